@@ -1,0 +1,68 @@
+/**
+ * The allergen vocabulary: which words of a food or packet a child's concern meets.
+ * Ids and hierarchy: core/data/allergens.json (EU 1169/2011 Annex II, FALCPA 2004, FASTER Act 2021; from memory).
+ */
+import data from '../../data/allergens.json'
+
+export interface Allergen {
+  id: string
+  name: string
+  parent: string | null
+  kind: string
+  uk14: boolean
+  us9: boolean
+  note: string
+  confidence: string
+  source: string
+}
+
+export const ALLERGENS: readonly Allergen[] = data.allergens
+const BY_ID = new Map(ALLERGENS.map((a) => [a.id, a]))
+
+export const allergenOf = (id: string): Allergen | undefined => BY_ID.get(id)
+
+/** The word people read: `soya`, `milk`; free words stay as they are. */
+export const allergenName = (id: string): string => (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
+
+/** Nuts that are all but the same to the immune system: a child with one is treated as having both. Source: IUIS. */
+const PAIRS: Record<string, string> = {
+  cashew: 'pistachio',
+  pistachio: 'cashew',
+  walnut: 'pecan',
+  pecan: 'walnut',
+}
+
+/** Groups within which an unnamed or a sibling member is a reason to ask. Source: IUIS, from memory. */
+const CROSS_REACTING = new Set(['tree-nuts', 'fish', 'crustaceans', 'molluscs'])
+
+export const parentOf = (id: string): string | null => BY_ID.get(id)?.parent?.split(' ')[0] ?? null
+
+const isOrUnder = (id: string, group: string): boolean => {
+  for (let at: string | null = id; at !== null; at = parentOf(at)) if (at === group) return true
+  return false
+}
+
+/** How a list of allergen ids meets one allergen. `unsure` is a reason to ask, never a clearance. */
+export type ListMatch = 'yes' | 'unsure' | 'no'
+
+/**
+ * Does a list of ids (what a food contains) hold this allergen?
+ * A group named alone ("nuts") holds every member that could be meant. A sibling of a cross-reacting group is `unsure`.
+ */
+export function listHolds(ids: readonly string[], allergen: string): ListMatch {
+  const wanted = [allergen, PAIRS[allergen]].filter((x): x is string => x !== undefined)
+  if (ids.some((id) => wanted.some((w) => isOrUnder(id, w)))) return 'yes'
+  if (allergen === 'coeliac') {
+    const gluten = ids.filter((id) => isOrUnder(id, 'gluten-cereals'))
+    if (gluten.length === 0) return 'no'
+    return gluten.some((id) => id !== 'oats' && id !== 'gluten-cereals') || !gluten.includes('oats')
+      ? 'yes'
+      : 'unsure'
+  }
+  if (allergen === 'lactose-intolerance') return ids.some((id) => isOrUnder(id, 'milk')) ? 'yes' : 'no'
+  const group = parentOf(allergen)
+  if (group === null || !ids.includes(group)) return 'no'
+  const named = ids.filter((id) => id !== group && isOrUnder(id, group))
+  if (named.length === 0) return 'yes'
+  return CROSS_REACTING.has(group) ? 'unsure' : 'no'
+}

@@ -1,0 +1,121 @@
+/**
+ * A child's concern against one food: *lists it*, *may contain*, *ask*, or *nothing found: check the packet*.
+ * Lea never says that a food is safe. Levels: allergens.md E1 (NHS, EYFS, clinical guidelines; from memory).
+ */
+import { allergenName, allergenOf, listHolds } from './allergens'
+import { isUnknown, type Food } from './foods'
+
+export const LEVELS = [
+  'preference',
+  'intolerance',
+  'contact-skin',
+  'allergy-eats-baked',
+  'allergy-ingredient',
+  'allergy-strict',
+  'anaphylaxis-risk',
+  'not-in-room',
+  'coeliac',
+  'fpies',
+  'unknown',
+] as const
+export type Level = (typeof LEVELS)[number]
+
+export interface Concern {
+  /** An id of core/data/allergens.json, or free words for anything else. */
+  allergen: string
+  level: Level
+}
+
+/** What adults read on one real package today. */
+export interface Packet {
+  food: string
+  lists: string[]
+  may: string[]
+  /** Every allergen they looked for; one that was not looked for is still *ask*. */
+  lookedFor: string[]
+  readBy: string[]
+}
+
+export type Meeting = 'lists' | 'may' | 'ask' | 'nothing'
+export const MEETING_WORDS: Record<Meeting, string> = {
+  lists: 'lists it',
+  may: 'may contain',
+  ask: 'ask',
+  nothing: 'nothing found: check the packet',
+}
+
+const plain = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
+const stem = (word: string): string => word.replace(/(ies|es|s)$/, '')
+
+/** Free words against the names of a food: "peaches" meets "tinned peach". */
+function wordsMeet(words: string, food: Food): boolean {
+  const wanted = plain(words).split(' ').filter((w) => w.length > 2).map(stem)
+  const names = isUnknown(food) ? [food.name] : [food.name, food.plural ?? '', ...food.aliases, ...food.extras]
+  const have = new Set(plain(names.join(' ')).split(' ').map(stem))
+  return wanted.length > 0 && wanted.some((w) => have.has(w))
+}
+
+/**
+ * How a food meets one concern. An unknown food, and a compound food whose packet nobody read for this allergen,
+ * is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
+ */
+export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
+  const known = allergenOf(allergen) !== undefined
+  if (packet && packet.lookedFor.includes(allergen)) {
+    if (listHolds(packet.lists, allergen) === 'yes' || packet.lists.includes(allergen)) return 'lists'
+    const isPlainAllergen = !isUnknown(food) && !food.compound && typicalMeeting(allergen, known, food) === 'lists'
+    if (isPlainAllergen) return 'lists'
+    if (listHolds(packet.lists, allergen) === 'unsure') return 'ask'
+    if (listHolds(packet.may, allergen) !== 'no' || packet.may.includes(allergen)) return 'may'
+    return 'nothing'
+  }
+  if (isUnknown(food)) return wordsMeet(known ? allergenName(allergen) : allergen, food) ? 'lists' : 'ask'
+  return typicalMeeting(allergen, known, food)
+}
+
+function typicalMeeting(allergen: string, known: boolean, food: Exclude<Food, { unknown: true }>): Meeting {
+  const inside = listHolds([...food.contains, ...food.extras], allergen)
+  if (inside === 'yes' || (!known && wordsMeet(allergen, food))) return 'lists'
+  if (inside === 'unsure') return 'ask'
+  if (listHolds(food.mayContain, allergen) !== 'no') return 'may'
+  return food.compound ? 'ask' : 'nothing'
+}
+
+export type Grade = 'stop' | 'adult' | 'know'
+
+/**
+ * The grade of a meeting for a level.
+ * *lists it* is stop (know for a preference); *may contain* is stop, unless the child's plan allows it (the level
+ * `allergy-ingredient` says so: adult) or it is an intolerance or a preference (know); *ask* is stop until asked or read (know for a preference).
+ * An intolerance that a food lists is stop as well: the child's own portion or a swap settles it.
+ * @returns null where nothing was found.
+ */
+export function gradeOf(meeting: Meeting, concern: Concern): Grade | null {
+  if (meeting === 'nothing') return null
+  if (concern.level === 'preference') return 'know'
+  if (meeting === 'may') {
+    if (concern.level === 'intolerance') return 'know'
+    if (concern.level === 'allergy-ingredient') return 'adult'
+  }
+  return 'stop'
+}
+
+/** May a child with this concern touch a food it meets? A dislike or an intolerance does not bar the hands. */
+export function barsHandling(meeting: Meeting, concern: Concern): boolean {
+  if (meeting === 'nothing' || concern.level === 'preference' || concern.level === 'intolerance') return false
+  return !(meeting === 'may' && concern.level === 'allergy-ingredient')
+}
+
+export const LEVEL_WORDS: Record<Level, string> = {
+  preference: 'family would rather not',
+  intolerance: 'intolerance',
+  'contact-skin': 'skin reacts to touch',
+  'allergy-eats-baked': 'allergy, eats it baked by clinic plan',
+  'allergy-ingredient': 'allergy, plan allows may-contain',
+  'allergy-strict': 'allergy, no traces',
+  'anaphylaxis-risk': 'anaphylaxis risk, own care plan',
+  'not-in-room': 'anaphylaxis plan: not in the room',
+  coeliac: 'coeliac disease',
+  fpies: 'delayed reaction (FPIES)',
+  unknown: 'not clear yet, treated as strict',
+}

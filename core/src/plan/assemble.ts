@@ -1,0 +1,100 @@
+/**
+ * Assembles the request of a plan from what a setting stores. Server and browser both use it, so that the same stored
+ * inputs give the same plan on either side.
+ */
+import type { FoodFact } from '../food/foods'
+import type { Recipe } from '../recipe/recipe'
+import type { Decision } from './decision'
+import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from './request'
+
+export interface StoredProfile {
+  nickname: string
+  concerns: PlanChild['concerns']
+  diets: PlanChild['diets']
+  languages: string[]
+  hand?: 'left' | 'right' | undefined
+  needs: PlanChild['needs']
+  carePlan?: string | undefined
+}
+export interface StoredChild extends StoredProfile {
+  id: string
+  birth: string
+}
+export interface StoredGuest extends StoredProfile {
+  id: string
+  months: number
+}
+export interface StoredAdult extends PlanAdult {
+  name: string
+  role?: string | undefined
+}
+export interface StoredSession {
+  id: string
+  date: string
+  start: string
+  until?: string | undefined
+  recipe: string
+  children: string[]
+  guests: StoredGuest[]
+  adults: string[]
+  seats: string[]
+  decisions: Decision[]
+  state: 'planned' | 'cooking' | 'finished'
+}
+export interface StoredSetting {
+  name: string
+  rules: HouseRules
+  kit: Kit
+  foods: FoodFact[]
+}
+
+/** Seats decide the order of the table; whoever has no seat follows in the order of the list. */
+function seated(ids: readonly string[], seats: readonly string[]): string[] {
+  const present = new Set(ids)
+  const first = seats.filter((id) => present.has(id))
+  return [...new Set([...first, ...ids])]
+}
+
+const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
+  id: c.id,
+  ...('birth' in c ? { birth: c.birth } : { months: c.months }),
+  concerns: c.concerns,
+  diets: c.diets,
+  languages: c.languages,
+  ...(c.hand && { hand: c.hand }),
+  needs: c.needs,
+})
+
+export function assemble(
+  session: StoredSession,
+  stored: { setting: StoredSetting; recipe: Recipe; children: readonly StoredChild[]; adults: readonly StoredAdult[] },
+): PlanRequest {
+  const people = new Map<string, StoredChild | StoredGuest>()
+  for (const child of stored.children) if (session.children.includes(child.id)) people.set(child.id, child)
+  for (const guest of session.guests) people.set(guest.id, guest)
+  const order = seated([...session.children, ...session.guests.map((g) => g.id)], session.seats)
+  return {
+    version: 1,
+    session: {
+      id: session.id,
+      date: session.date,
+      start: session.start,
+      ...(session.until && { until: session.until }),
+    },
+    recipe: stored.recipe,
+    children: order.flatMap((id) => {
+      const person = people.get(id)
+      return person ? [planChild(person)] : []
+    }),
+    adults: session.adults.flatMap((id) => {
+      const adult = stored.adults.find((a) => a.id === id)
+      return adult ? [{ id: adult.id, leads: adult.leads }] : []
+    }),
+    kit: stored.setting.kit,
+    foods: stored.setting.foods,
+    rules: stored.setting.rules,
+    decisions: session.decisions,
+    seed: 1,
+    effort: 'draft',
+  }
+}

@@ -1,0 +1,86 @@
+/**
+ * The independent checker: asks every hard rule again of the finished plan, from the request, without the passes.
+ * A plan that fails it is not shown as one.
+ */
+import { foodBook } from '../food/foods'
+import { barsHandling, meet, type Packet } from '../food/concerns'
+import { formFor, techniqueOf } from '../craft/techniques'
+import { monthsOn } from '../craft/ages'
+import { ratio } from '../amount/ratio'
+import { toBase } from '../amount/units'
+import { TOLERANCE } from '../recipe/recipe'
+import type { Plan, Task } from './plan'
+import type { PlanRequest } from './request'
+
+/** Every breach in words; an empty list where the plan keeps the hard rules. */
+export function breaches(plan: Plan, request: PlanRequest): string[] {
+  return [...handsRules(plan, request), ...timeRules(plan), ...amountRules(plan), ...bowlRules(plan, request)]
+}
+
+function handsRules(plan: Plan, request: PlanRequest): string[] {
+  const foods = foodBook(request.foods)
+  const packets = new Map(
+    request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : [])),
+  )
+  const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
+  return plan.turns.flatMap((turn) => {
+    const task = tasks.get(turn.task)
+    const child = request.children.find((c) => c.id === turn.child)
+    const technique = task && techniqueOf(task.technique)
+    if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
+    const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
+    const out: string[] = []
+    if (formFor(technique, age, request.rules.knives).kind !== 'do') out.push(`${turn.id}: ${turn.child} is too young`)
+    for (const food of task.handles) {
+      const bad = child.concerns.find((c) => barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c))
+      if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
+    }
+    if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
+    return out
+  })
+}
+
+function timeRules(plan: Plan): string[] {
+  const out: string[] = []
+  const sitting = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
+  const stepOf = new Map(plan.tasks.map((t) => [t.id, t.step]))
+  const byChild = new Map<string, Plan['turns']>()
+  for (const turn of plan.turns) {
+    const key = `${turn.child}/${sitting.get(stepOf.get(turn.task) ?? '') ?? 1}`
+    byChild.set(key, [...(byChild.get(key) ?? []), turn])
+  }
+  for (const [who, list] of byChild) {
+    const sorted = [...list].sort((a, b) => a.start - b.start)
+    for (let i = 1; i < sorted.length; i++) {
+      const before = sorted[i - 1]
+      const after = sorted[i]
+      if (before && after && after.start < before.end) out.push(`${who} is at ${before.id} and ${after.id} at once`)
+    }
+  }
+  return out
+}
+
+/** Scoops make the amount, exactly or within the tolerance of the line's role; every turn of a task is dealt. */
+function amountRules(plan: Plan): string[] {
+  return plan.tasks.flatMap((task: Task) => {
+    const out: string[] = []
+    const dealt = plan.turns.filter((t) => t.task === task.id).length
+    if ((task.mode === 'TURNS' || task.mode === 'EACH') && dealt !== task.n) {
+      out.push(`${task.id}: ${dealt} of ${task.n} turns are dealt`)
+    }
+    const line = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
+    if (line && task.measured?.by === 'scoop') {
+      const made = toBase(task.measured.size, task.measured.unit).mul(task.measured.n)
+      const whole = toBase(line.amount, line.unit)
+      const share = ratio(made).div(whole)
+      if (share.compare(ratio(TOLERANCE[line.role]).add(1)) > 0) out.push(`${task.id}: scoops make too much`)
+    }
+    return out
+  })
+}
+
+function bowlRules(plan: Plan, request: PlanRequest): string[] {
+  const placed = plan.bowls.flatMap((b) => b.children).sort()
+  const present = request.children.map((c) => c.id).sort()
+  return placed.join() === present.join() ? [] : ['the bowls do not hold exactly the children who are present']
+}

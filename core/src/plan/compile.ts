@@ -1,0 +1,133 @@
+/**
+ * compile(request) -> Plan: pure and deterministic. Inputs and decisions in, the whole plan out; the nine passes in their
+ * order, then the independent checker.
+ */
+import { ageText, monthsOn } from '../craft/ages'
+import { foodBook } from '../food/foods'
+import type { Packet } from '../food/concerns'
+import { swapOf } from '../food/swaps'
+import { adapt } from './adapt'
+import { breaches } from './check'
+import { clock } from './clock'
+import type { Decision } from './decision'
+import { digest } from './digest'
+import type { Gathered, Person, Start } from './draft'
+import { byGrade, type Cleared, type Finding } from './finding'
+import { gather } from './gather'
+import type { Plan } from './plan'
+import { portion } from './portion'
+import { MAX_CHILDREN, type PlanRequest } from './request'
+import { scoop } from './scoop'
+import { shape } from './shape'
+import { split } from './split'
+import { talk } from './talk'
+import { turns } from './turns'
+
+/** A request that no plan can be made from, with the field at fault. */
+export class PlanError extends Error {
+  readonly field: string
+  constructor(field: string, says: string) {
+    super(says)
+    this.field = field
+  }
+}
+
+/**
+ * Compiles a request into a plan.
+ * @param request validated inputs and decisions (`schema/plan-request`)
+ * @throws PlanError where there is nobody to plan for, nothing to do, or the checker finds a broken hard rule
+ */
+export function compile(request: PlanRequest): Plan {
+  const start = begin(request)
+  const findings: Finding[] = []
+  const keep = <D>(out: { draft: D; findings: Finding[] }): D => {
+    findings.push(...out.findings)
+    return out.draft
+  }
+  const adapted = keep(adapt(start, request))
+  const shaped = keep(shape(adapted, request))
+  const portioned = keep(portion(shaped, request))
+  const parted = keep(split(portioned, request))
+  const scooped = keep(scoop(parted, request))
+  const dealt = keep(turns(scooped, request))
+  const clocked = keep(clock(dealt, request))
+  const talked = keep(talk(clocked, request))
+  const gathered = keep(gather(talked, request))
+  const plan = finish(gathered, findings, request)
+  const broken = breaches(plan, request)
+  if (broken.length > 0) throw new PlanError('plan', `the plan breaks a hard rule: ${broken[0] ?? ''}`)
+  return plan
+}
+
+function begin(request: PlanRequest): Start {
+  const { children, recipe, session } = request
+  if (children.length === 0) throw new PlanError('children', 'nobody is in this session yet: choose who comes')
+  if (children.length > MAX_CHILDREN) {
+    throw new PlanError('children', `${children.length} children: a session holds ${MAX_CHILDREN}`)
+  }
+  if (recipe.steps.length === 0) throw new PlanError('recipe.steps', 'this recipe has no steps yet: add at least one')
+  const people = children.map((c): Person => ({ ...c, age: c.birth ? monthsOn(c.birth, session.date) : (c.months ?? 0) }))
+  return {
+    recipe,
+    people,
+    youngest: Math.min(...people.map((p) => p.age)),
+    foods: foodBook(request.foods),
+    packets: new Map(request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : []))),
+  }
+}
+
+function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest): Plan {
+  const clears = request.decisions.filter((d) => d.kind === 'clear')
+  const cleared: Cleared[] = []
+  const open = found.filter((f) => {
+    const by = clears.find((c) => c.finding === f.id && c.cause === f.cause)
+    if (by) cleared.push({ finding: f, who: by.who, why: by.why })
+    return !by
+  })
+  const { recipe } = draft
+  const plan: Omit<Plan, 'digest'> = {
+    version: 1,
+    session: request.session.id,
+    recipe: { id: recipe.id, title: recipe.title, serves: recipe.serves, ...(recipe.pieces && { pieces: recipe.pieces }) },
+    children: draft.people.map((p) => ({ id: p.id, months: p.age, ageText: ageText(p.age) })),
+    adults: request.adults.map((a) => a.id),
+    bowls: draft.bowls,
+    checks: draft.checks,
+    findings: open.sort(byGrade),
+    cleared,
+    tasks: draft.tasks,
+    turns: draft.turns,
+    schedule: draft.schedule,
+    talk: draft.talk,
+    watch: draft.watch,
+    kit: draft.kit,
+    ahead: draft.ahead,
+    shopping: draft.shopping,
+    bounds: draft.bounds,
+    totals: draft.totals,
+    idle: request.decisions.filter((d) => isIdle(d, draft, found)),
+  }
+  return { ...plan, digest: digest(plan) }
+}
+
+/** A decision whose subject is gone. */
+function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolean {
+  switch (d.kind) {
+    case 'swap':
+      return !draft.recipe.lines.some((l) => l.id === d.line && l.food === swapOf(d.swap)?.food)
+    case 'leave-out':
+      return !draft.recipe.lines.some((l) => l.id === d.line && l.optional)
+    case 'shape':
+    case 'measure':
+      return !draft.recipe.lines.some((l) => l.id === d.line)
+    case 'packet':
+      return !draft.lines.some((l) => l.food === d.food)
+    case 'pin':
+      return !draft.tasks.some((t) => t.id === d.task && t.forms.some((f) => f.children.includes(d.child)))
+    case 'clear':
+      return !found.some((f) => f.id === d.finding && f.cause === d.cause)
+  }
+}
+
+/** The stops that are still open: cooking does not begin while there is one. */
+export const openStops = (plan: Plan): Finding[] => plan.findings.filter((f) => f.grade === 'stop')

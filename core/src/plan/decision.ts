@@ -1,0 +1,39 @@
+/** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
+
+export type Decision =
+  | { kind: 'swap'; line: string; swap: string }
+  | { kind: 'leave-out'; line: string }
+  | { kind: 'shape'; line: string; shape: string }
+  | { kind: 'measure'; line: string; measure: string }
+  | { kind: 'packet'; food: string; lists: string[]; may: string[]; lookedFor: string[]; readBy: string[]; at: string }
+  | { kind: 'pin'; task: string; child: string }
+  | { kind: 'clear'; finding: string; cause: string; who: string; why: string }
+
+/** Two decisions of the same key replace each other. */
+export function decisionKey(d: Decision): string {
+  switch (d.kind) {
+    case 'swap':
+    case 'leave-out':
+      return `line:${d.line}`
+    case 'shape':
+      return `shape:${d.line}`
+    case 'measure':
+      return `measure:${d.line}`
+    case 'packet':
+      return `packet:${d.food}`
+    case 'pin':
+      return `pin:${d.task}:${d.child}`
+    case 'clear':
+      return `clear:${d.finding}`
+  }
+}
+
+/** The list with one decision added, in place of an earlier one about the same thing. */
+export const decide = (list: readonly Decision[], next: Decision): Decision[] => [
+  ...list.filter((d) => decisionKey(d) !== decisionKey(next)),
+  next,
+]
+
+/** The list without the decision of a key. */
+export const undecide = (list: readonly Decision[], key: string): Decision[] =>
+  list.filter((d) => decisionKey(d) !== key)

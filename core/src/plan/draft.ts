@@ -1,0 +1,54 @@
+/** What each pass receives and hands on. A pass is `(draft, request) -> draft + findings`; later fields build on earlier. */
+import type { FoodBook } from '../food/foods'
+import type { Packet } from '../food/concerns'
+import type { Recipe } from '../recipe/recipe'
+import type { Finding } from './finding'
+import type { Bowl, Check, Plan, PlanLine, StepTalk, StepTime, Task, Turn, WatchNote } from './plan'
+import type { PlanChild, PlanRequest } from './request'
+
+export interface Person extends PlanChild {
+  age: number
+}
+
+/** What stands before the first pass: the people with their ages, and what is known of foods. */
+export interface Start {
+  recipe: Recipe
+  people: Person[]
+  youngest: number
+  foods: FoodBook
+  packets: ReadonlyMap<string, Packet>
+}
+/** A line as decided, not yet scaled. */
+export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText'>
+export interface Adapted extends Start {
+  bowls: { id: string; name: string; children: string[] }[]
+  lines: AdaptedLine[]
+  checks: Check[]
+}
+export interface Shaped extends Adapted {
+  watch: WatchNote[]
+}
+export interface Portioned extends Omit<Shaped, 'bowls'> {
+  bowls: Bowl[]
+}
+export interface Split extends Portioned {
+  tasks: Task[]
+}
+export type Scooped = Split
+export interface Dealt extends Scooped {
+  turns: Turn[]
+}
+export interface Clocked extends Dealt {
+  schedule: StepTime[]
+  totals: Plan['totals']
+}
+export interface Talked extends Clocked {
+  talk: StepTalk[]
+}
+export type Gathered = Talked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'bounds'>
+
+export interface Out<D> {
+  draft: D
+  findings: Finding[]
+}
+export type Pass<A, B> = (draft: A, request: PlanRequest) => Out<B>

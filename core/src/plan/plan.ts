@@ -1,0 +1,155 @@
+/** The plan: plain JSON, derived from a request, frozen when cooking starts. */
+import type { Ratio } from '../amount/ratio'
+import type { Meeting } from '../food/concerns'
+import type { Fact } from '../learn/facts'
+import type { Prompt, SupportLevel } from '../learn/prompts'
+import type { StepWord } from '../learn/words'
+import type { Mode, Place, Role } from '../recipe/recipe'
+import type { Decision } from './decision'
+import type { Cleared, Finding } from './finding'
+
+/** How a line is measured. */
+export type Measured =
+  | { by: 'scoop'; measure: string; measureName: string; size: Ratio; unit: string; n: number; errPct: string }
+  | { by: 'pieces'; n: number }
+  | { by: 'weight'; why: string }
+
+export interface PlanLine {
+  /** The recipe line, or `line>food` for a food that a swap brought in. */
+  id: string
+  line: string
+  food: string
+  name: string
+  role: Role
+  amount: Ratio
+  unit: string
+  /** The amount with its unit, for a person. */
+  text: string
+  swappedFrom?: string
+  method?: string
+  prep?: string
+  shape?: string
+  /** Seen from the recipe: what one batch as written holds. */
+  recipeText: string
+}
+
+/** One vessel's share of the recipe and the children it is for. */
+export interface Bowl {
+  id: string
+  name: string
+  children: string[]
+  lines: PlanLine[]
+}
+
+export interface TaskForm {
+  technique: string
+  name: string
+  tool: string
+  children: string[]
+  supervision: 'B' | 'O'
+  perAdult: number
+}
+
+export interface Task {
+  id: string
+  step: string
+  bowl: string
+  technique: string
+  name: string
+  uses: string[]
+  /** Ids of every food the hands meet here. */
+  handles: string[]
+  forms: TaskForm[]
+  barred: { child: string; why: string }[]
+  mode: Mode
+  /** Turns, places or 1. */
+  n: number
+  seconds: number
+  place: Place
+  hazard?: 'heat' | 'blade'
+  /** The adult who does it (ADULT) or stands beside (blade, heat, beside). */
+  adult?: string
+  measured?: Measured
+  counts?: { what: string; n: number }
+}
+
+export interface Turn {
+  id: string
+  task: string
+  number: number
+  measure?: string
+  child: string
+  /** Seconds from the start of the session. */
+  start: number
+  end: number
+}
+
+export interface StepTime {
+  step: string
+  title: string
+  picture: string
+  says?: string
+  sitting: number
+  /** Seconds from the start of its sitting. */
+  start: number
+  seconds: number
+  /** Clock time of the start, `HH:MM`. */
+  at: string
+  passive: boolean
+  place: Place
+}
+
+export interface StepTalk {
+  step: string
+  fact: Fact | null
+  child: string | null
+  prompts: Prompt[]
+  start: SupportLevel
+  words: StepWord[]
+}
+
+export interface WatchNote {
+  step: string
+  grade: 'stop' | 'adult' | 'know'
+  says: string
+  source: string
+}
+
+export interface Check {
+  line: string
+  child: string
+  about: string
+  meeting: Meeting
+}
+
+export interface Plan {
+  version: 1
+  session: string
+  recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
+  children: { id: string; months: number; ageText: string }[]
+  adults: string[]
+  bowls: Bowl[]
+  checks: Check[]
+  findings: Finding[]
+  cleared: Cleared[]
+  tasks: Task[]
+  turns: Turn[]
+  schedule: StepTime[]
+  talk: StepTalk[]
+  watch: WatchNote[]
+  kit: { measures: string[]; tools: string[]; equipment: string[] }
+  ahead: { when: string; says: string }[]
+  shopping: { food: string; name: string; amount: Ratio; unit: string; text: string }[]
+  bounds: { leastTurns: number; mostTurns: number }
+  totals: {
+    seconds: number
+    startsAt: string
+    endsAt: string
+    sittings: number
+    perChild: { child: string; turns: number; jobs: number; longestWait: number }[]
+  }
+  /** Decisions whose subject is gone: kept, without effect. */
+  idle: Decision[]
+  /** Digest of the whole plan without this field. */
+  digest: string
+}

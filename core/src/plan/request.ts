@@ -1,0 +1,66 @@
+/** Everything a plan is derived from. Children are ids: a nickname is filled in where it is shown. */
+import type { Measure } from '../amount/scoops'
+import type { Country } from '../craft/ratios'
+import type { KnifeRule } from '../craft/techniques'
+import type { Concern } from '../food/concerns'
+import type { Diet } from '../food/diets'
+import type { FoodFact } from '../food/foods'
+import type { Recipe } from '../recipe/recipe'
+import type { Decision } from './decision'
+
+export const NEEDS = ['wheelchair', 'limited-grip', 'no-wet-food'] as const
+export type Need = (typeof NEEDS)[number]
+
+export interface PlanChild {
+  id: string
+  /** `YYYY-MM`; of the month the last day counts. */
+  birth?: string
+  /** Age of a guest in completed months. Either this or `birth`. */
+  months?: number
+  concerns: Concern[]
+  diets: Diet[]
+  languages: string[]
+  hand?: 'left' | 'right'
+  needs: Need[]
+}
+
+export interface PlanAdult {
+  id: string
+  /** What this adult may lead. */
+  leads: ('knives' | 'heat')[]
+}
+
+export interface Kit {
+  measures: Measure[]
+  /** `oven`, `hob`, `fridge`, `scale`, ... that the room has. */
+  equipment: string[]
+}
+
+export interface HouseRules {
+  kind: 'nursery' | 'library' | 'home'
+  country: Country
+  grouping: 'together' | 'groups'
+  /** Children to a bowl where the group is split. */
+  groupSize: number
+  knives: KnifeRule
+  /** The most scoops anyone should have to count for one line. */
+  maxScoops: number
+}
+
+export interface PlanRequest {
+  version: 1
+  session: { id: string; date: string; start: string; until?: string }
+  recipe: Recipe
+  children: PlanChild[]
+  adults: PlanAdult[]
+  kit: Kit
+  /** The setting's own foods; they stand over Lea's. */
+  foods: FoodFact[]
+  rules: HouseRules
+  decisions: Decision[]
+  seed: number
+  effort: 'draft' | 'refined'
+}
+
+/** The most children a session holds. */
+export const MAX_CHILDREN = 30

@@ -1,0 +1,125 @@
+/**
+ * Pass 2, shape: choking shapes and too-early foods for the youngest who may eat, raw flour and egg, adult numbers.
+ *
+ * Does little yet: of hygiene order and heat it knows the raw-flour and raw-egg caution; prepared shapes are taken from
+ * the recipe's words, not guessed.
+ */
+import { adultsNeeded, RATIO_SOURCE } from '../craft/ratios'
+import { ageText } from '../craft/ages'
+import { PREPARATIONS, shapeBreach } from '../food/choking'
+import { isUnknown } from '../food/foods'
+import type { Adapted, Pass, Shaped } from './draft'
+import { finding, nameToken, type Finding, type Fix } from './finding'
+import type { WatchNote } from './plan'
+import type { PlanRequest } from './request'
+
+export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
+  draft: { ...draft, watch: rawNotes(draft) },
+  findings: [...shapeFindings(draft), ...ratioFindings(draft, request)],
+})
+
+function shapeFindings(draft: Adapted): Finding[] {
+  return draft.lines.flatMap((line) => {
+    const food = draft.foods.of(line.food)
+    if (isUnknown(food)) return []
+    const breach = shapeBreach(food.shape, line.shape, draft.youngest)
+    if (!breach) return []
+    const { row, rule } = breach
+    const limit = rule.below ?? 0
+    const under = draft.people.filter((p) => p.age < limit)
+    const fixes: Fix[] = []
+    if (row.offer && rule.unless.includes(row.offer)) {
+      fixes.push({
+        label: `Serve it ${PREPARATIONS[row.offer] ?? row.offer}`,
+        cost: 'an adult checks each piece',
+        action: { do: 'decide', decision: { kind: 'shape', line: line.line, shape: row.offer } },
+      })
+    }
+    if (draft.recipe.lines.find((l) => l.id === line.line)?.optional) {
+      fixes.push({
+        label: `Leave out the ${line.name}`,
+        cost: 'nothing stands in for it',
+        action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
+      })
+    }
+    fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
+    return [
+      finding({
+        rule: 'shape',
+        pass: 'shape',
+        grade: 'stop',
+        subject: { line: line.id, food: line.food },
+        touches: under.map((p) => ({ child: p.id, about: row.id })),
+        says: `${line.name[0]?.toUpperCase() ?? ''}${line.name.slice(1)}: ${row.hazard}, and ${under
+          .map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`)
+          .join(', ')}. ${row.says}`,
+        because: line.shape
+          ? `${PREPARATIONS[line.shape] ?? line.shape} is not enough under ${ageText(limit)}.`
+          : `The recipe does not say how it is prepared; under ${ageText(limit)} it matters.`,
+        source: row.source,
+        fixes,
+        restsOn: [line.food, line.shape, limit, under.map((p) => p.id)],
+      }),
+    ]
+  })
+}
+
+/** The steps at which something raw is on the table that nobody may taste: until heat comes. */
+function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
+  const rawFoods = new Set<string>()
+  const notes: WatchNote[] = []
+  for (const step of recipe.steps) {
+    if (step.tasks.some((t) => t.place === 'oven' || t.place === 'hob')) break
+    for (const use of step.uses) {
+      for (const line of lines.filter((l) => l.line === use.line)) {
+        const food = foods.of(line.food)
+        if (/(^|-)(flour|oatmeal|semolina)$/.test(food.id)) rawFoods.add('flour')
+        if (!isUnknown(food) && food.contains.includes('egg') && !food.compound) rawFoods.add('egg')
+      }
+    }
+    if (rawFoods.size > 0) {
+      notes.push({
+        step: step.id,
+        grade: 'know',
+        says: `No tasting yet: raw ${[...rawFoods].join(' and ')}.`,
+        source: 'FSA; FDA; CDC, from memory',
+      })
+    }
+  }
+  return recipeIsHeated(recipe.steps) ? notes : []
+}
+
+const recipeIsHeated = (steps: Adapted['recipe']['steps']): boolean =>
+  steps.some((s) => s.tasks.some((t) => t.place === 'oven' || t.place === 'hob'))
+
+function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[] {
+  const have = adults.length
+  const needed =
+    rules.kind === 'nursery'
+      ? adultsNeeded(
+          draft.people.map((p) => p.age),
+          rules.country,
+        )
+      : 1
+  if (have >= needed) return []
+  return [
+    finding({
+      rule: 'ratio',
+      pass: 'shape',
+      grade: 'stop',
+      subject: { tool: 'adults' },
+      touches: [],
+      says:
+        have === 0
+          ? 'No adult is in this session.'
+          : `${draft.people.length} children of these ages need ${needed} adults; ${have} ${have === 1 ? 'is' : 'are'} here.`,
+      because: 'The least number of adults by published minimum. Cooking usually wants more.',
+      source: RATIO_SOURCE[rules.country],
+      fixes: [
+        { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
+        { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+      ],
+      restsOn: [have, needed, draft.people.map((p) => p.id)],
+    }),
+  ]
+}

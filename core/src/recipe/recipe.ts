@@ -1,0 +1,116 @@
+/**
+ * A recipe: lines with amounts and roles, and steps with what goes in and what hands do.
+ * Own recipes of a setting and Lea's shipped ones have the same shape (`schema: 1`).
+ */
+import type { Ratio } from '../amount/ratio'
+
+/** What a food does in the recipe. It decides the swaps and how exact the measuring has to be. */
+export const ROLES = [
+  'structure',
+  'liquid',
+  'acid-liquid',
+  'raising',
+  'binder',
+  'glaze',
+  'fat',
+  'fat-rubbed',
+  'fat-melted',
+  'frying',
+  'sweet',
+  'salt',
+  'seasoning',
+  'topping',
+  'savour',
+  'moisture',
+  'dressing',
+  'main',
+] as const
+export type Role = (typeof ROLES)[number]
+
+/**
+ * How far off a measured amount may be, by role. Source: measures.md B2, common practice, from memory; a setting
+ * may be stricter.
+ */
+export const TOLERANCE: Record<Role, Ratio> = {
+  structure: '1/20',
+  liquid: '1/20',
+  'acid-liquid': '1/20',
+  raising: '1/20',
+  binder: '1/10',
+  glaze: '1/4',
+  fat: '1/20',
+  'fat-rubbed': '1/20',
+  'fat-melted': '1/20',
+  frying: '3/20',
+  sweet: '1/10',
+  salt: '1/10',
+  seasoning: '1/4',
+  topping: '1/5',
+  savour: '1/5',
+  moisture: '1/10',
+  dressing: '3/20',
+  main: '1/5',
+}
+
+export interface RecipeLine {
+  id: string
+  food: string
+  amount: Ratio
+  unit: string
+  role: Role
+  /** Preparation in words: "grated by an adult". */
+  prep?: string
+  /** Preparation code of the choking rules (`GRATE`, `QL`, ...). */
+  shape?: string
+  optional?: boolean
+}
+
+/** EACH child does it · TURNS of a shared task · an ADULT does it · WAIT. */
+export const MODES = ['EACH', 'TURNS', 'ADULT', 'WAIT'] as const
+export type Mode = (typeof MODES)[number]
+
+export const PLACES = ['table', 'sink', 'hob', 'oven', 'fridge', 'freezer'] as const
+export type Place = (typeof PLACES)[number]
+
+export interface RecipeTask {
+  technique: string
+  mode: Mode
+  /** The lines that are measured here, one task each; turns are then scoops. */
+  measures?: boolean
+  /** Turns of a shared task that is not measured (say, 24 stirs); default one for each child. */
+  turns?: number
+  /** One turn, one child's go, the adult's work or the wait: whole seconds. */
+  seconds: number
+  place?: Place
+  /** What is there to count, where it is not scoops: "stirs", "snips". */
+  counts?: { what: string; n: number }
+}
+
+export interface RecipeStep {
+  id: string
+  /** Five words or fewer. */
+  title: string
+  picture: string
+  uses: { line: string; part: Ratio }[]
+  tasks: RecipeTask[]
+  /** One sentence for the adult. */
+  says?: string
+  /** The step is done at a later sitting (after a night in the fridge). */
+  nextSitting?: boolean
+}
+
+export interface Recipe {
+  schema: 1
+  id: string
+  title: string
+  about: string
+  /** Children's portions that the amounts as written make. */
+  serves: number
+  /** Pieces that can be counted and shared, for as many as it serves. */
+  pieces?: { what: string; n: number }
+  themes: string[]
+  equipment: string[]
+  storage: string
+  lines: RecipeLine[]
+  steps: RecipeStep[]
+}

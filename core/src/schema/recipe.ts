@@ -1,0 +1,132 @@
+/** Recipes, foods, measures and house rules as they cross a boundary. */
+import * as yup from 'yup'
+import { TECHNIQUES } from '../craft/techniques'
+import { PREPARATIONS } from '../food/choking'
+import { MODES, PLACES, ROLES } from '../recipe/recipe'
+import { amount, id, line, listOf, oneOf, required, whole } from './text'
+
+const seconds = whole('Seconds', 1, 7 * 24 * 3600)
+const place = yup.string().oneOf([...PLACES], `Place must be one of: ${PLACES.join(', ')}`)
+
+export const recipeLineSchema = yup
+  .object({
+    id: id('Line id'),
+    food: id('Food'),
+    amount: amount('Amount'),
+    unit: required('Unit', 30),
+    role: oneOf(ROLES, 'Role'),
+    prep: line('Preparation', 120).optional(),
+    shape: yup.string().oneOf(Object.keys(PREPARATIONS), 'Shape is not one Lea knows').optional(),
+    optional: yup.boolean().optional(),
+  })
+  .noUnknown()
+
+const taskSchema = yup
+  .object({
+    technique: oneOf(
+      TECHNIQUES.map((t) => t.id),
+      'Technique',
+    ),
+    mode: oneOf(MODES, 'Mode'),
+    measures: yup.boolean().optional(),
+    turns: whole('Turns', 1, 200).notRequired(),
+    seconds,
+    place: place.optional(),
+    counts: yup
+      .object({ what: required('What is counted', 40), n: whole('Number to count', 1, 200) })
+      .default(undefined)
+      .optional(),
+  })
+  .noUnknown()
+
+export const stepSchema = yup
+  .object({
+    id: id('Step id'),
+    title: required('Title of the step', 60),
+    picture: required('Picture', 30),
+    uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
+    tasks: listOf(taskSchema, 'Tasks', 12, 1),
+    says: line('What the adult reads', 300).optional(),
+    nextSitting: yup.boolean().optional(),
+  })
+  .noUnknown()
+
+const unique = (ids: (string | undefined)[]): boolean => new Set(ids).size === ids.length
+
+export const recipeSchema = yup
+  .object({
+    schema: yup.number<1>().oneOf([1], 'This recipe is of a version that Lea does not read').required(),
+    id: id('Recipe id'),
+    title: required('Title', 80),
+    about: line('About', 300),
+    serves: whole('Serves', 1, 200),
+    pieces: yup
+      .object({ what: required('Pieces', 30), n: whole('Number of pieces', 1, 500) })
+      .default(undefined)
+      .optional(),
+    themes: listOf(required('Theme', 40), 'Themes', 12),
+    equipment: listOf(required('Equipment', 60), 'Equipment', 30),
+    storage: line('Storage', 200),
+    lines: listOf(recipeLineSchema, 'Lines', 40).test('ids', 'Two lines have the same id', (l) =>
+      unique((l ?? []).map((x) => x.id)),
+    ),
+    steps: listOf(stepSchema, 'Steps', 40).test('ids', 'Two steps have the same id', (l) =>
+      unique((l ?? []).map((x) => x.id)),
+    ),
+  })
+  .noUnknown()
+  .test('uses', '', (recipe, context) => {
+    const known = new Set(recipe.lines.map((l) => l.id))
+    for (const step of recipe.steps) {
+      const missing = step.uses.find((u) => !known.has(u.line))
+      if (missing) {
+        return context.createError({ path: 'steps', message: `Step '${step.title}' uses a line that is not there: ${missing.line}` })
+      }
+    }
+    return true
+  })
+
+const verdict = oneOf(['yes', 'no', 'check'] as const, 'Diet flag')
+export const foodSchema = yup
+  .object({
+    id: yup.string().matches(/^own:[\p{L}\p{N}-]{1,60}$/u, 'Food id must begin with own:').required('Food id is missing'),
+    name: required('Name', 60),
+    aliases: listOf(required('Other name', 60), 'Other names', 12),
+    contains: listOf(required('Allergen', 60), 'Contains', 40),
+    extras: listOf(required('Allergen', 60), 'Also holds', 40),
+    mayContain: listOf(required('Allergen', 60), 'May contain', 40),
+    compound: yup.boolean().required(),
+    diets: yup.object({ vegetarian: verdict, vegan: verdict, halal: verdict, 'no-pork': verdict }),
+    note: line('Note', 200).optional(),
+    confidence: line('Confidence', 10),
+    source: line('Source', 120),
+  })
+  .noUnknown()
+
+export const measureSchema = yup
+  .object({
+    id: id('Measure id'),
+    name: required('Name of the measure', 40),
+    size: amount('Size'),
+    unit: required('Unit', 20),
+    count: whole('How many', 0, 50),
+  })
+  .noUnknown()
+
+export const kitSchema = yup
+  .object({
+    measures: listOf(measureSchema, 'Measures', 40),
+    equipment: listOf(required('Equipment', 40), 'Equipment', 40),
+  })
+  .noUnknown()
+
+export const rulesSchema = yup
+  .object({
+    kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
+    country: oneOf(['uk', 'us'] as const, 'Country'),
+    grouping: oneOf(['together', 'groups'] as const, 'Grouping'),
+    groupSize: whole('Group size', 1, 12),
+    knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
+    maxScoops: whole('Most scoops', 1, 60),
+  })
+  .noUnknown()

@@ -1,0 +1,143 @@
+/** Sessions, decisions, events and whole plan requests as they cross a boundary. */
+import * as yup from 'yup'
+import type { Decision } from '../plan/decision'
+import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
+import { DIETS } from '../food/diets'
+import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
+import { concernSchema, guestSchema } from './people'
+import { kitSchema, recipeSchema, rulesSchema } from './recipe'
+import { birthMonth, clockTime, id, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
+
+const ids = (label: string, most: number) => listOf(id(label), label, most)
+
+const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
+  swap: yup.object({ line: id('Line'), swap: required('Swap', 80) }),
+  'leave-out': yup.object({ line: id('Line') }),
+  shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
+  measure: yup.object({ line: id('Line'), measure: id('Measure') }),
+  packet: yup.object({
+    food: id('Food'),
+    lists: listOf(required('Allergen', 60), 'Lists', 60),
+    may: listOf(required('Allergen', 60), 'May contain', 60),
+    lookedFor: listOf(required('Allergen', 60), 'Looked for', 120),
+    readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),
+    at: required('Time', 40),
+  }),
+  pin: yup.object({ task: required('Task', 200), child: id('Child') }),
+  clear: yup.object({
+    finding: required('Finding', 200),
+    cause: required('Cause', 40),
+    who: id('Adult'),
+    why: required('Reason', 400),
+  }),
+}
+const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
+
+export const decisionSchema = yup.lazy((value: unknown) => {
+  const kind = (value as { kind?: Decision['kind'] } | null)?.kind
+  const parts = kind && Object.hasOwn(decisionParts, kind) ? decisionParts[kind] : yup.object({})
+  return parts.shape({ kind: oneOf(DECISION_KINDS, 'Decision') }).noUnknown()
+})
+
+export const sessionSchema = yup
+  .object({
+    date: isoDate('Day'),
+    start: clockTime('Start'),
+    until: clockTime('Families come at')
+      .optional()
+      .when('start', ([start], schema) =>
+        schema.test('after', 'Families come before the start', (v: string | undefined) => !v || v > String(start)),
+      ),
+    recipe: uuid('Recipe'),
+    children: ids('Children', MAX_CHILDREN),
+    guests: listOf(guestSchema, 'Guests', MAX_CHILDREN),
+    adults: ids('Adults', 12),
+    seats: listOf(yup.string().defined().max(60), 'Seats', 40),
+  })
+  .noUnknown()
+  .test('count', `A session holds ${MAX_CHILDREN} children`, (s, context) =>
+    s.children.length + s.guests.length > MAX_CHILDREN
+      ? context.createError({
+          path: 'children',
+          message: `${s.children.length + s.guests.length} children: a session holds ${MAX_CHILDREN}`,
+        })
+      : true,
+  )
+export type SessionInput = yup.InferType<typeof sessionSchema>
+
+const word = (label: string) => required(label, 300)
+const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
+  begin: yup.object({}),
+  finish: yup.object({}),
+  gate: yup.object({ gate: oneOf(GATES, 'Gate'), step: line('Step', 120).optional(), by: listOf(id('Adult'), 'By', 4, 1) }),
+  step: yup.object({ step: word('Step') }),
+  turn: yup.object({ turn: word('Turn'), child: word('Child') }),
+  skip: yup.object({ turn: word('Turn'), child: word('Child') }),
+  undo: yup.object({ event: uuid('Event') }),
+  timer: yup.object({ name: word('Timer'), seconds: whole('Seconds', 1, 86400) }),
+  'timer-seen': yup.object({ timer: uuid('Timer') }),
+  note: yup.object({ text: required('Note', 500), child: line('Child', 120).optional() }),
+  taste: yup.object({ child: word('Child'), taste: oneOf(TASTES, 'Taste') }),
+  memo: yup.object({ lines: listOf(line('Line', 300), 'Lines', 3) }),
+}
+
+/** The body of an event, by its kind; a field that does not belong there is refused. */
+const eventBody = (kind: unknown): yup.ObjectSchema<object> =>
+  typeof kind === 'string' && Object.hasOwn(eventBodies, kind) ? eventBodies[kind as EventKind] : yup.object({})
+
+export const eventSchema = yup
+  .object({
+    id: uuid('Event id'),
+    device: required('Device', 60),
+    lamport: whole('Lamport number', 0, 1_000_000_000),
+    at: required('Time', 40),
+    kind: oneOf(EVENT_KINDS, 'Event'),
+    body: yup.object().when('kind', ([kind]) => eventBody(kind)).required('Event body is missing'),
+  })
+  .noUnknown()
+export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()
+
+const planChild = yup
+  .object({
+    id: id('Child id'),
+    birth: birthMonth('Birth month').optional(),
+    months: yup.number().typeError('Age must be a number').integer('Age must be whole months').min(0).max(216).optional(),
+    concerns: listOf(concernSchema, 'Allergies', 20),
+    diets: listOf(oneOf(DIETS, 'Diet'), 'Diets', 8),
+    languages: listOf(line('Language', 8), 'Languages', 8),
+    hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
+    needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
+  })
+  .test('age', 'A child needs a birth month, or an age in months', (c) => c.birth !== undefined || c.months !== undefined)
+
+export const planRequestSchema = yup
+  .object({
+    version: yup.number<1>().oneOf([1], 'version must be 1').required('version is missing: 1'),
+    session: yup.object({
+      id: id('Session id'),
+      date: isoDate('Day'),
+      start: clockTime('Start'),
+      until: clockTime('Until').optional(),
+    }),
+    recipe: recipeSchema,
+    children: listOf(planChild, 'Children', MAX_CHILDREN).test('future', 'A birth month lies after the day of the session', (list, ctx) => {
+      const day = String(ctx.from?.[0]?.value?.session?.date ?? '').slice(0, 7)
+      return !day || (list ?? []).every((c) => !c.birth || c.birth <= day)
+    }),
+    adults: listOf(
+      yup.object({ id: id('Adult id'), leads: listOf(oneOf(['knives', 'heat'] as const, 'Leads'), 'Leads', 2) }),
+      'Adults',
+      12,
+    ),
+    kit: kitSchema,
+    foods: listOf(yup.object(), 'Foods', 500),
+    rules: rulesSchema,
+    decisions: listOf(decisionSchema as unknown as yup.Schema<object>, 'Decisions', 400),
+    seed: whole('Seed', 0, 2 ** 31),
+    effort: oneOf(['draft', 'refined'] as const, 'Effort'),
+  })
+  .test('ids', 'Two children have the same id', (r) => new Set(r.children.map((c) => c.id)).size === r.children.length)
+
+/** @throws yup.ValidationError whose `path` names the field. */
+export const readPlanRequest = (value: unknown): PlanRequest =>
+  planRequestSchema.validateSync(value, { abortEarly: true }) as unknown as PlanRequest

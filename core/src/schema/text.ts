@@ -1,0 +1,88 @@
+/** Yup pieces that every schema is made of. A message names the field and says what would be right. */
+import * as yup from 'yup'
+import { AmountError, parseRatio, toText } from '../amount/ratio'
+
+/** One line of plain text. Control characters are refused; markup is only text and is shown as text. */
+export const line = (label: string, max: number): yup.StringSchema<string> =>
+  yup
+    .string()
+    .typeError(`${label} must be text`)
+    .trim()
+    .max(max, `${label} may hold at most ${max} characters`)
+    // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused here
+    .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, `${label} holds characters that are not text`)
+    .defined()
+
+export const required = (label: string, max: number): yup.StringSchema<string> =>
+  line(label, max).required(`${label} is missing: write at least one character`)
+
+export const id = (label: string): yup.StringSchema<string> =>
+  required(label, 120).matches(/^[\p{L}\p{N}:._>/#-]+$/u, `${label} is not an id`)
+
+export const uuid = (label: string): yup.StringSchema<string> =>
+  yup.string().typeError(`${label} must be text`).uuid(`${label} is not a known id`).required(`${label} is missing`)
+
+export const isoDate = (label: string): yup.StringSchema<string> =>
+  required(label, 10).test('date', `${label} must be a day such as 2026-11-26`, (v) => isCalendarDay(v))
+
+export const clockTime = (label: string): yup.StringSchema<string> =>
+  required(label, 5).matches(/^([01]\d|2[0-3]):[0-5]\d$/, `${label} must be a time such as 10:15`)
+
+export const birthMonth = (label: string): yup.StringSchema<string> =>
+  required(label, 7).matches(/^(19|20)\d\d-(0[1-9]|1[0-2])$/, `${label} must be a month such as 2022-04`)
+
+/** An amount as text; more than 0 and at most 100 000. Anything else is named. */
+export const amount = (label: string): yup.StringSchema<string> =>
+  required(label, 40)
+    .transform((value: unknown) => canonicalAmount(value))
+    .test('amount', '', (value, context) => {
+    try {
+      const r = parseRatio(value)
+      if (r.compare(0) <= 0) return context.createError({ message: `${label} must be more than 0` })
+      if (r.compare(100000) > 0) return context.createError({ message: `${label} is too large: at most 100 000` })
+      return true
+    } catch (fault) {
+      const says = fault instanceof AmountError ? fault.message : 'is not an amount'
+      return context.createError({ message: `${label} ${says}` })
+    }
+  })
+
+export const whole = (label: string, least: number, most: number): yup.NumberSchema<number> =>
+  yup
+    .number()
+    .typeError(`${label} must be a whole number`)
+    .integer(`${label} must be a whole number`)
+    .min(least, `${label} must be at least ${least}`)
+    .max(most, `${label} may be at most ${most}`)
+    .required(`${label} is missing`)
+
+/** A list with a limit; every fault names its place. */
+export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least = 0) =>
+  yup
+    .array()
+    .typeError(`${label} must be a list`)
+    .of(of as yup.Schema<T>)
+    .min(least, `${label} must hold at least ${least}`)
+    .max(most, `${label} may hold at most ${most}`)
+    .required(`${label} is missing`)
+
+export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
+  yup.string<T>().oneOf([...values], `${label} must be one of: ${values.join(', ')}`).required(`${label} is missing`)
+
+/** In lowest terms where it can be read; as it stands, for the message, where it cannot. */
+function canonicalAmount(value: unknown): string {
+  const text = String(value)
+  try {
+    return toText(parseRatio(text))
+  } catch {
+    return text
+  }
+}
+
+function isCalendarDay(text: string | undefined): boolean {
+  const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text ?? '')
+  if (!m) return false
+  const [y, mo, d] = [Number(m[1]), Number(m[2]), Number(m[3])]
+  const days = mo === 2 ? (y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0) ? 29 : 28) : [4, 6, 9, 11].includes(mo) ? 30 : 31
+  return mo >= 1 && mo <= 12 && d >= 1 && d <= days
+}

@@ -1,0 +1,53 @@
+/** What happened at the table: an append-only log. A tap taken back is an event too. */
+
+export const EVENT_KINDS = [
+  'begin',
+  'gate',
+  'step',
+  'turn',
+  'skip',
+  'undo',
+  'timer',
+  'timer-seen',
+  'note',
+  'taste',
+  'memo',
+  'finish',
+] as const
+export type EventKind = (typeof EVENT_KINDS)[number]
+
+export const GATES = ['hands', 'packets', 'stand'] as const
+export type Gate = (typeof GATES)[number]
+
+export const TASTES = ['more', 'tried', 'not-today'] as const
+export type Taste = (typeof TASTES)[number]
+export const TASTE_WORDS: Record<Taste, string> = {
+  more: 'more please',
+  tried: 'tried it',
+  'not-today': 'not today',
+}
+
+export type EventBody =
+  | { kind: 'begin'; body: Record<string, never> }
+  | { kind: 'gate'; body: { gate: Gate; step?: string; by: string[] } }
+  | { kind: 'step'; body: { step: string } }
+  | { kind: 'turn'; body: { turn: string; child: string } }
+  | { kind: 'skip'; body: { turn: string; child: string } }
+  | { kind: 'undo'; body: { event: string } }
+  | { kind: 'timer'; body: { name: string; seconds: number } }
+  | { kind: 'timer-seen'; body: { timer: string } }
+  | { kind: 'note'; body: { text: string; child?: string } }
+  | { kind: 'taste'; body: { child: string; taste: Taste } }
+  | { kind: 'memo'; body: { lines: string[] } }
+  | { kind: 'finish'; body: Record<string, never> }
+
+export type TableEvent = EventBody & {
+  /** uuid made on the device */
+  id: string
+  device: string
+  lamport: number
+  /** ISO time of the device's clock */
+  at: string
+  /** Who was signed in. */
+  by?: string
+}

@@ -1,0 +1,96 @@
+/** What remains of sessions: for a session, and for one child over all of them. */
+import { techniqueOf } from '../craft/techniques'
+import type { Plan } from '../plan/plan'
+import type { TableEvent, Taste } from './event'
+import { replay, type TableState } from './replay'
+
+export interface PastSession {
+  id: string
+  date: string
+  title: string
+  plan: Plan
+  events: TableEvent[]
+}
+
+export interface SessionRecord {
+  id: string
+  date: string
+  title: string
+  begun: string | null
+  finished: string | null
+  children: { child: string; turns: number; jobs: number; techniques: string[]; taste: Taste | null }[]
+  gates: TableState['gates']
+  notes: TableState['notes']
+  memo: string[]
+  cleared: { says: string; who: string; why: string }[]
+  stepsDone: string[]
+}
+
+/** What happened in one session, per child. Only turns that were tapped count; nothing is inferred from the plan. */
+export function sessionRecord(past: PastSession): SessionRecord {
+  const state = replay(past.events)
+  const tasks = new Map(past.plan.tasks.map((t) => [t.id, t]))
+  const children = past.plan.children.map(({ id }) => {
+    const own = past.plan.turns.filter((t) => {
+      const did = state.turns[t.id]
+      return did && !did.skipped && did.child === id
+    })
+    const names = own.flatMap((t) => techniqueOf(tasks.get(t.task)?.technique ?? '')?.name ?? [])
+    return {
+      child: id,
+      turns: own.filter((t) => tasks.get(t.task)?.mode === 'TURNS').length,
+      jobs: own.length,
+      techniques: [...new Set(names)],
+      taste: state.tastes[id] ?? null,
+    }
+  })
+  return {
+    id: past.id,
+    date: past.date,
+    title: past.title,
+    begun: state.begun,
+    finished: state.finished,
+    children,
+    gates: state.gates,
+    notes: state.notes,
+    memo: state.memo,
+    cleared: past.plan.cleared.map((c) => ({ says: c.finding.says, who: c.who, why: c.why })),
+    stepsDone: state.stepsSeen,
+  }
+}
+
+export interface ChildRecord {
+  sessions: { id: string; date: string; title: string; turns: number; jobs: number; taste: Taste | null }[]
+  techniques: { name: string; times: number; last: string }[]
+  tastes: Record<Taste, number>
+  turns: number
+  notes: { text: string; date: string }[]
+}
+
+/** A child's turns, techniques and tastes over past sessions, newest first. */
+export function childRecord(child: string, past: readonly PastSession[]): ChildRecord {
+  const techniques = new Map<string, { times: number; last: string }>()
+  const record: ChildRecord = {
+    sessions: [],
+    techniques: [],
+    tastes: { more: 0, tried: 0, 'not-today': 0 },
+    turns: 0,
+    notes: [],
+  }
+  for (const one of [...past].sort((a, b) => (a.date < b.date ? 1 : -1))) {
+    const session = sessionRecord(one)
+    const own = session.children.find((c) => c.child === child)
+    if (!own) continue
+    const { turns, jobs, taste } = own
+    record.sessions.push({ id: one.id, date: one.date, title: one.title, turns, jobs, taste })
+    record.turns += turns
+    if (taste) record.tastes[taste] += 1
+    for (const name of own.techniques) {
+      const known = techniques.get(name)
+      techniques.set(name, { times: (known?.times ?? 0) + 1, last: known?.last ?? one.date })
+    }
+    record.notes.push(...session.notes.filter((n) => n.child === child).map((n) => ({ text: n.text, date: one.date })))
+  }
+  record.techniques = [...techniques].map(([name, t]) => ({ name, ...t })).sort((a, b) => b.times - a.times)
+  return record
+}

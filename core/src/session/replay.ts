@@ -1,0 +1,110 @@
+/**
+ * replay(events) -> state. The same state for every order of arrival and for repeats: events are put in the order
+ * (lamport, device, id) first, and one id counts once.
+ */
+import type { Gate, TableEvent, Taste } from './event'
+
+export interface TimerState {
+  id: string
+  name: string
+  /** ISO time of the start; it rings `seconds` later. */
+  started: string
+  seconds: number
+  seen: boolean
+}
+export interface TurnState {
+  event: string
+  child: string
+  at: string
+  skipped: boolean
+}
+export interface TableState {
+  begun: string | null
+  finished: string | null
+  /** The step the table is at; null before the first. */
+  step: string | null
+  stepsSeen: string[]
+  gates: { gate: Gate; step?: string; by: string[]; at: string; event: string }[]
+  turns: Record<string, TurnState>
+  timers: TimerState[]
+  notes: { text: string; child?: string; at: string; by?: string }[]
+  tastes: Record<string, Taste>
+  memo: string[]
+  /** Events that still count, in order; the last one is what 'undo' takes back. */
+  order: string[]
+  lamport: number
+}
+
+export function inOrder(events: readonly TableEvent[]): TableEvent[] {
+  const byId = new Map(events.map((e) => [e.id, e]))
+  return [...byId.values()].sort(
+    (a, b) => a.lamport - b.lamport || compare(a.device, b.device) || compare(a.id, b.id),
+  )
+}
+
+const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
+
+export function replay(events: readonly TableEvent[]): TableState {
+  const sorted = inOrder(events)
+  const undone = new Set(sorted.flatMap((e) => (e.kind === 'undo' ? [e.body.event] : [])))
+  const state: TableState = {
+    begun: null,
+    finished: null,
+    step: null,
+    stepsSeen: [],
+    gates: [],
+    turns: {},
+    timers: [],
+    notes: [],
+    tastes: {},
+    memo: [],
+    order: [],
+    lamport: sorted.reduce((max, e) => Math.max(max, e.lamport), 0),
+  }
+  for (const event of sorted) {
+    if (event.kind === 'undo' || undone.has(event.id)) continue
+    apply(state, event)
+    state.order.push(event.id)
+  }
+  return state
+}
+
+function apply(state: TableState, e: TableEvent): void {
+  switch (e.kind) {
+    case 'begin':
+      state.begun ??= e.at
+      break
+    case 'finish':
+      state.finished = e.at
+      break
+    case 'gate':
+      state.gates.push({ ...e.body, at: e.at, event: e.id })
+      break
+    case 'step':
+      state.step = e.body.step
+      if (!state.stepsSeen.includes(e.body.step)) state.stepsSeen.push(e.body.step)
+      break
+    case 'turn':
+    case 'skip':
+      // Two devices that tap the same turn agree: the first in order stands.
+      state.turns[e.body.turn] ??= { event: e.id, child: e.body.child, at: e.at, skipped: e.kind === 'skip' }
+      break
+    case 'timer':
+      state.timers.push({ id: e.id, name: e.body.name, started: e.at, seconds: e.body.seconds, seen: false })
+      break
+    case 'timer-seen':
+      state.timers = state.timers.map((t) => (t.id === e.body.timer ? { ...t, seen: true } : t))
+      break
+    case 'note':
+      state.notes.push({ ...e.body, at: e.at, ...(e.by && { by: e.by }) })
+      break
+    case 'taste':
+      state.tastes[e.body.child] = e.body.taste
+      break
+    case 'memo':
+      state.memo = e.body.lines
+      break
+    case 'undo':
+      break
+  }
+}

@@ -1,0 +1,95 @@
+/** What the table view shows: the frozen plan with what has happened, step by step. */
+import { ratio, toMixed } from '../amount/ratio'
+import { numberText } from '../amount/show'
+import { unitOf } from '../amount/units'
+import type { Plan, Task, Turn } from '../plan/plan'
+import type { TableState } from './replay'
+
+export interface TableTurn extends Turn {
+  done: boolean
+  skipped: boolean
+  /** The child who did it, or whose turn it is. */
+  who: string
+}
+export interface TableTask {
+  task: Task
+  turns: TableTurn[]
+  next: TableTurn | null
+  /** Running total of scoops as a number and in the measure's unit: 5 scoops, `"1 1/4"`, `"cups"`. */
+  count: number
+  running: string
+  unitWord: string
+  /** Labels of the scale, one under each end of a scoop. */
+  marks: string[]
+  /** How full the bowl's share is, 0 to 1 (display only). */
+  fullness: number
+}
+
+/** The tasks of a step with their turns as they stand. */
+export function tableTasks(plan: Plan, state: TableState, step: string): TableTask[] {
+  return plan.tasks
+    .filter((t) => t.step === step)
+    .map((task) => {
+      const turns = plan.turns
+        .filter((t) => t.task === task.id)
+        .map((turn): TableTurn => {
+          const did = state.turns[turn.id]
+          return { ...turn, done: did !== undefined, skipped: did?.skipped ?? false, who: did?.child ?? turn.child }
+        })
+      const count = turns.filter((t) => t.done && !t.skipped).length
+      return { task, turns, next: turns.find((t) => !t.done) ?? null, count, ...scaleOf(task, count, turns.length) }
+    })
+}
+
+function scaleOf(task: Task, count: number, all: number): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'fullness'> {
+  const fullness = all === 0 ? 0 : count / all
+  if (task.measured?.by !== 'scoop') {
+    return { running: '', unitWord: task.counts?.what ?? '', marks: [], fullness }
+  }
+  const { size, unit, n } = task.measured
+  const total = ratio(size).mul(count)
+  const word = unitOf(unit)
+  return {
+    running: numberText(total),
+    unitWord: total.compare(1) > 0 ? word.many : word.one,
+    marks: Array.from({ length: n + 1 }, (_, i) => toMixed(ratio(size).mul(i))),
+    fullness,
+  }
+}
+
+/** The next turn of the step, over all its tasks in order, or null when all are done. */
+export const nextTurn = (tasks: readonly TableTask[]): { task: TableTask; turn: TableTurn } | null => {
+  for (const task of tasks) if (task.next) return { task, turn: task.next }
+  return null
+}
+
+export type GateNeed =
+  | { gate: 'hands'; says: string }
+  | { gate: 'packets'; says: string; foods: string[] }
+  | { gate: 'stand'; step: string; says: string; adults: string[] }
+
+/** The gates that stand before a step and have not been passed. Hands and packets stand before the first step. */
+export function openGates(plan: Plan, state: TableState, step: string): GateNeed[] {
+  const passed = (gate: string, at?: string): boolean => state.gates.some((g) => g.gate === gate && (!at || g.step === at))
+  const needs: GateNeed[] = []
+  const foods = [...new Set(plan.bowls.flatMap((b) => b.lines.map((l) => l.name)))].filter((f) => f !== 'water')
+  const first = plan.schedule[0]?.step
+  if (step !== first && !passed('hands')) needs.push({ gate: 'hands', says: 'Hands washed: every child, every adult.' })
+  if (step !== first && !passed('packets')) {
+    needs.push({ gate: 'packets', says: 'Every packet on the table read today, by two adults.', foods })
+  }
+  const risky = plan.tasks.filter((t) => t.step === step && t.hazard)
+  if (risky.length > 0 && !passed('stand', step)) {
+    const hazard = risky.some((t) => t.hazard === 'heat') ? 'heat' : 'blades'
+    const adults = [...new Set(risky.flatMap((t) => t.adult ?? []))]
+    needs.push({ gate: 'stand', step, says: `An adult is in place for ${hazard}.`, adults })
+  }
+  return needs
+}
+
+/** Minutes ahead (+) or behind (−) the plan, from whole seconds since the start. */
+export function againstPlan(plan: Plan, step: string, secondsSinceStart: number): { behind: number; left: number } {
+  const at = plan.schedule.find((s) => s.step === step)
+  const behind = Math.round((secondsSinceStart - ((at?.start ?? 0) + (at?.seconds ?? 0))) / 60)
+  return { behind: Math.max(0, behind), left: Math.max(0, Math.round((plan.totals.seconds - (at?.start ?? 0)) / 60)) }
+}

@@ -1,0 +1,48 @@
+/** The database door: one pool, and transactions in which the setting is set. */
+import pg from 'pg'
+
+export type Db = pg.PoolClient
+
+/** Dates come as text (`YYYY-MM-DD`) and bigints as numbers: counts of events stay far below 2^53. */
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text)
+pg.types.setTypeParser(pg.types.builtins.INT8, Number)
+
+/** A pool whose connections act as the role that owns nothing. */
+export function openPool(url: string): pg.Pool {
+  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 })
+  pool.on('connect', (client) => {
+    // Queued before any query of a caller; a pool connection never acts as another role.
+    client.query('set role lea_app').catch(() => client.end())
+  })
+  pool.on('error', () => {
+    // An idle connection was lost (a restarted database): the pool opens another one when asked.
+  })
+  return pool
+}
+
+async function transaction<T>(pool: pg.Pool, key: string, value: string, work: (db: Db) => Promise<T>): Promise<T> {
+  const db = await pool.connect()
+  let broken: Error | undefined
+  try {
+    await db.query('begin')
+    await db.query('select set_config($1, $2, true)', [key, value])
+    const result = await work(db)
+    await db.query('commit')
+    return result
+  } catch (fault) {
+    await db.query('rollback').catch((lost: unknown) => {
+      broken = lost instanceof Error ? lost : new Error('connection lost')
+    })
+    throw fault
+  } finally {
+    db.release(broken)
+  }
+}
+
+/** Runs work as one setting: every query inside sees that setting's rows and no others. */
+export const inSetting = <T>(pool: pg.Pool, setting: string, work: (db: Db) => Promise<T>): Promise<T> =>
+  transaction(pool, 'app.setting_id', setting, work)
+
+/** Runs work at the door: only the adult of this sign-in name can be seen. */
+export const atDoor = <T>(pool: pg.Pool, signIn: string, work: (db: Db) => Promise<T>): Promise<T> =>
+  transaction(pool, 'app.sign_in', signIn, work)

@@ -1,0 +1,107 @@
+/** Sessions, their decisions, frozen plans and events. */
+import type { Decision, Plan, SessionInput, StoredSession, TableEvent } from '@lea/core'
+import type { Db } from './pool'
+
+interface SessionRow {
+  id: string
+  recipe: string
+  date: string
+  start: string
+  state: StoredSession['state']
+  inputs: Omit<SessionInput, 'date' | 'start' | 'recipe'>
+  decisions: Decision[]
+}
+
+const COLUMNS = 'id, recipe_id as recipe, date, start, state, inputs, decisions'
+const toSession = ({ inputs, ...row }: SessionRow): StoredSession => ({ ...row, ...inputs })
+
+export async function listSessions(db: Db, day?: string): Promise<StoredSession[]> {
+  const { rows } = await db.query<SessionRow>(
+    `select ${COLUMNS} from sessions where $1::date is null or date = $1::date order by date, start, id`,
+    [day ?? null],
+  )
+  return rows.map(toSession)
+}
+
+export async function getSession(db: Db, id: string, lock = false): Promise<StoredSession | null> {
+  const { rows } = await db.query<SessionRow>(
+    `select ${COLUMNS} from sessions where id = $1 ${lock ? 'for update' : ''}`,
+    [id],
+  )
+  return rows[0] ? toSession(rows[0]) : null
+}
+
+export async function saveSession(db: Db, setting: string, id: string, input: SessionInput): Promise<void> {
+  const { date, start, recipe, ...inputs } = input
+  await db.query(
+    `insert into sessions (id, setting_id, recipe_id, date, start, inputs) values ($1, $2, $3, $4, $5, $6)
+     on conflict (id) do update set
+       recipe_id = excluded.recipe_id, date = excluded.date, start = excluded.start, inputs = excluded.inputs`,
+    [id, setting, recipe, date, start, JSON.stringify(inputs)],
+  )
+}
+
+export async function saveDecisions(db: Db, id: string, decisions: readonly Decision[]): Promise<void> {
+  await db.query('update sessions set decisions = $2 where id = $1', [id, JSON.stringify(decisions)])
+}
+
+export async function freeze(db: Db, id: string, plan: Plan): Promise<void> {
+  await db.query("update sessions set plan = $2, state = 'cooking' where id = $1", [id, JSON.stringify(plan)])
+}
+
+export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
+  const { rows } = await db.query<{ plan: Plan | null }>('select plan from sessions where id = $1', [id])
+  return rows[0]?.plan ?? null
+}
+
+export async function setState(db: Db, id: string, state: 'cooking' | 'finished'): Promise<void> {
+  await db.query('update sessions set state = $2 where id = $1', [id, state])
+}
+
+/**
+ * Appends events under the session's lock, so that their numbers have no gap that is filled later and 'all after n'
+ * misses none. An event that is already there is left as it is.
+ * @returns the number of the last event of the session
+ */
+export async function appendEvents(
+  db: Db,
+  setting: string,
+  session: string,
+  by: string,
+  events: readonly TableEvent[],
+): Promise<number> {
+  const { rows } = await db.query<{ last: number }>('select last_event as last from sessions where id = $1 for update', [
+    session,
+  ])
+  let last = rows[0]?.last ?? 0
+  for (const e of events) {
+    const { rowCount } = await db.query(
+      `insert into events (id, setting_id, session_id, number, device, lamport, at, by_adult, kind, body)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict do nothing`,
+      [e.id, setting, session, last + 1, e.device, e.lamport, e.at, by, e.kind, JSON.stringify(e.body)],
+    )
+    if (rowCount === 1) last += 1
+  }
+  await db.query('update sessions set last_event = $2 where id = $1', [session, last])
+  return last
+}
+
+export async function listEvents(db: Db, session: string, after = 0): Promise<{ events: TableEvent[]; last: number }> {
+  const { rows } = await db.query<TableEvent & { number: number }>(
+    `select number, id, device, lamport, at, by_adult as by, kind, body from events
+     where session_id = $1 and number > $2 order by number`,
+    [session, after],
+  )
+  return { events: rows.map(({ number: _, ...e }) => e as TableEvent), last: rows.at(-1)?.number ?? after }
+}
+
+export async function listPast(db: Db): Promise<{ id: string; date: string; title: string; plan: Plan; events: TableEvent[] }[]> {
+  const { rows } = await db.query<{ id: string; date: string; plan: Plan; events: TableEvent[] }>(
+    `select s.id, s.date, s.plan, coalesce(json_agg(json_build_object(
+       'id', e.id, 'device', e.device, 'lamport', e.lamport, 'at', e.at, 'by', e.by_adult, 'kind', e.kind, 'body', e.body
+     ) order by e.number) filter (where e.id is not null), '[]') as events
+     from sessions s left join events e on e.session_id = s.id
+     where s.plan is not null group by s.id order by s.date desc, s.start desc`,
+  )
+  return rows.map((r) => ({ ...r, title: r.plan.recipe.title }))
+}

@@ -1,0 +1,67 @@
+/** A setting with its house rules, kit, own foods and recipes. */
+import type { FoodFact, HouseRules, Kit, Recipe, StoredSetting } from '@lea/core'
+import type { Db } from './pool'
+import type { Pool } from 'pg'
+
+/** Asked before anybody is signed in: is there a setting at all? */
+export async function anySetting(pool: Pool): Promise<boolean> {
+  const { rows } = await pool.query<{ any_setting: boolean }>('select any_setting()')
+  return rows[0]?.any_setting === true
+}
+
+export async function createSetting(db: Db, id: string, name: string, rules: HouseRules, kit: Kit): Promise<void> {
+  await db.query('insert into settings (id, name, rules, kit) values ($1, $2, $3, $4)', [
+    id,
+    name,
+    JSON.stringify(rules),
+    JSON.stringify(kit),
+  ])
+  await db.query('insert into door (setting_id) values ($1)', [id])
+}
+
+export async function getSetting(db: Db): Promise<StoredSetting> {
+  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit }>('select name, rules, kit from settings')
+  const row = rows[0]
+  if (!row) throw new Error('the setting is gone')
+  const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
+  return { ...row, foods: foods.rows.map((f) => f.body) }
+}
+
+export async function saveRules(db: Db, rules: HouseRules): Promise<void> {
+  await db.query('update settings set rules = $1', [JSON.stringify(rules)])
+}
+
+export async function saveKit(db: Db, kit: Kit): Promise<void> {
+  await db.query('update settings set kit = $1', [JSON.stringify(kit)])
+}
+
+export async function saveFood(db: Db, setting: string, food: FoodFact): Promise<void> {
+  await db.query(
+    `insert into foods (setting_id, id, body) values ($1, $2, $3)
+     on conflict (setting_id, id) do update set body = excluded.body`,
+    [setting, food.id, JSON.stringify(food)],
+  )
+}
+
+export interface RecipeRow {
+  id: string
+  recipe: Recipe
+}
+
+export async function listRecipes(db: Db): Promise<RecipeRow[]> {
+  const { rows } = await db.query<RecipeRow>('select id, body as recipe from recipes order by lower(title), id')
+  return rows
+}
+
+export async function getRecipe(db: Db, id: string): Promise<Recipe | null> {
+  const { rows } = await db.query<{ body: Recipe }>('select body from recipes where id = $1', [id])
+  return rows[0]?.body ?? null
+}
+
+export async function saveRecipe(db: Db, setting: string, id: string, recipe: Recipe): Promise<void> {
+  await db.query(
+    `insert into recipes (id, setting_id, title, body) values ($1, $2, $3, $4)
+     on conflict (id) do update set title = excluded.title, body = excluded.body`,
+    [id, setting, recipe.title, JSON.stringify(recipe)],
+  )
+}
