@@ -43,7 +43,9 @@ function measure(line: PlanLine, part: string, bowl: Bowl, draft: Split, request
   }
   if (!isScoopable(line.unit)) return { by: 'weight', why: 'the recipe gives a weight' }
   const chosen = request.decisions.find((d) => d.kind === 'measure' && d.line === line.line)
-  const wanted = request.kit.measures.filter((m) => chosen?.kind === 'measure' && m.id === chosen.measure)
+  // A measure of which none is in the box is lost.
+  const box = request.kit.measures.filter((m) => m.count > 0)
+  const wanted = box.filter((m) => chosen?.kind === 'measure' && m.id === chosen.measure)
   const youngest = Math.min(...bowl.children.flatMap((id) => draft.people.find((p) => p.id === id)?.age ?? []))
   const options = {
     children: bowl.children.length,
@@ -53,7 +55,7 @@ function measure(line: PlanLine, part: string, bowl: Bowl, draft: Split, request
   }
   const best =
     bestSingleMeasure(amount, line.unit, wanted, options) ??
-    bestSingleMeasure(amount, line.unit, request.kit.measures, options)
+    bestSingleMeasure(amount, line.unit, box, options)
   if (!best) return { by: 'weight', why: 'no measure in the box comes near enough' }
   return scoopsOf(best.measure, best.n, best.errPct)
 }

@@ -1,0 +1,34 @@
+# `./lea test`: everything that must hold before a change lands. Sourced by ../lea.
+need_node && need_packages
+need_postgres
+need_chromium
+
+cd "$ROOT"
+TEST_BASE="$(mktemp -d /var/tmp/lea-test-XXXXXX)"
+REPORTS="$STATE/reports"
+rm -rf "$REPORTS" && mkdir -p "$REPORTS"
+end_test() {
+  pg_stop "$TEST_BASE"
+  rm -rf "$TEST_BASE" "$STATE/$(basename "$TEST_BASE").secrets"
+}
+trap end_test EXIT
+
+# One check with a name: its output is shown, its outcome is counted.
+check() {
+  local name="$1" code=0
+  shift
+  echo "── $name"
+  "$@" || code=$?
+  echo "$name $code" >>"$REPORTS/checks"
+}
+
+check lint npm run --silent lint
+check types npm run --silent types
+need_build
+npx --no -- vitest run --project core --project web --reporter=default --reporter=json --outputFile="$REPORTS/unit.json" || true
+pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
+export LEA_OWNER_URL LEA_APP_URL
+npx --no -- vitest run --project server --reporter=default --reporter=json --outputFile="$REPORTS/server.json" || true
+PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list,json || true
+
+node bin/tally.mjs "$REPORTS"

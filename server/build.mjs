@@ -1,0 +1,22 @@
+/** Bundles the server and the calculations; node_modules stay outside, core is taken in. */
+import { build } from 'esbuild'
+
+await build({
+  entryPoints: { main: 'src/main.ts', 'compile-worker': 'src/plan/compile-worker.ts', calc: 'src/calc/main.ts', bench: 'src/bench/main.ts' },
+  outdir: 'dist',
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: 'linked',
+  logLevel: 'warning',
+  plugins: [
+    {
+      name: 'packages-stay-outside',
+      setup: ({ onResolve }) =>
+        onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+          kind === 'entry-point' || path.startsWith('@lea/') ? undefined : { path, external: true },
+        ),
+    },
+  ],
+})

@@ -1,0 +1,122 @@
+/** The Express application: security first, then the routes, then the pages, then clear faults. */
+import connectPgSimple from 'connect-pg-simple'
+import express, { type Express } from 'express'
+import session from 'express-session'
+import helmet from 'helmet'
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import type { Pool } from 'pg'
+import { sameOrigin } from './door'
+import { onFault, unknownRoute } from './fault'
+import type { PlanThread } from './plan/thread'
+import { recordRoutes } from './routes/record'
+import { sessionRoutes } from './routes/sessions'
+import { settingRoutes } from './routes/setting'
+import { signInRoutes } from './routes/sign-in'
+
+/** What the routes are given: the database, the plan thread and the settings of this server. */
+export interface House {
+  pool: Pool
+  plans: PlanThread
+  log: Logger
+  cookieSecret: string
+  /** Failed sign-ins from one address in a quarter of an hour. */
+  signInsAllowed: number
+  /** Served over https (a proxy in front): cookies are then Secure. */
+  https: boolean
+  /** Folder of the built pages, or null for the interface of the server alone. */
+  pages: string | null
+}
+
+const DAY = 24 * 3600 * 1000
+
+export function makeApp(house: House): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  if (house.https) app.set('trust proxy', 1)
+  app.use(
+    pinoHttp({
+      logger: house.log,
+      // Nothing of a child or a sign-in is logged: method, path, status and time are enough.
+      serializers: {
+        req: (req: { method: string; url: string }) => ({ method: req.method, url: req.url.split('?')[0] }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      },
+      customLogLevel: (_req, res, fault) => (fault || res.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  )
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: house.https,
+      // Only over https do browsers heed it; on plain http it is a warning in every console.
+      crossOriginOpenerPolicy: house.https,
+      originAgentCluster: house.https,
+    }),
+  )
+  app.get('/healthz', async (_req, res) => {
+    await house.pool.query('select 1')
+    res.json({ ok: true })
+  })
+  app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(house), api(house))
+  if (house.pages && existsSync(house.pages)) servePages(app, house.pages)
+  app.use(unknownRoute)
+  app.use(onFault)
+  return app
+}
+
+function signIns({ pool, cookieSecret, https }: House): express.RequestHandler {
+  const Store = connectPgSimple(session)
+  return session({
+    name: 'lea',
+    store: new Store({ pool, tableName: 'sign_ins', pruneSessionInterval: 3600 }),
+    secret: cookieSecret,
+    resave: false,
+    saveUninitialized: false,
+    rolling: true,
+    // Long enough to last through any session at the table.
+    cookie: { httpOnly: true, sameSite: 'strict', secure: https, maxAge: DAY },
+  })
+}
+
+function api(house: House): express.Router {
+  const router = express.Router()
+  router.use((_req, res, next) => {
+    res.set('cache-control', 'no-store')
+    next()
+  })
+  router.use(signInRoutes(house))
+  router.use('/sessions', sessionRoutes(house))
+  router.use('/record', recordRoutes(house))
+  router.use(settingRoutes(house))
+  router.use(unknownRoute)
+  return router
+}
+
+function servePages(app: Express, pages: string): void {
+  app.use(
+    '/assets',
+    express.static(join(pages, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+  )
+  app.use(express.static(pages, { index: false, maxAge: 0 }))
+  app.get('/{*path}', (_req, res) => {
+    res.set('cache-control', 'no-cache').sendFile(join(pages, 'index.html'))
+  })
+}

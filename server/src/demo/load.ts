@@ -1,0 +1,107 @@
+/** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
+import { randomUUID } from 'node:crypto'
+import type { Pool } from 'pg'
+import { SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
+import { saveAdult, saveChild } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
+import { anySetting, createSetting, saveRecipe } from '../db/settings'
+import { hashPassword } from '../password'
+import { requestOf } from '../routes/sessions'
+import { startingKit, startingRules } from '../starting'
+import { daysFrom } from '../words'
+import { DEMO_PASSWORD, DEMO_SETTINGS, type DemoSetting } from './people'
+import { cooked, settled } from './past'
+
+/** Birth month of a child who is this many completed months old on a day (of a month the last day counts). */
+function birthFor(day: string, months: number): string {
+  const [y, m] = day.split('-').map(Number)
+  const at = (y ?? 0) * 12 + (m ?? 1) - 1 - months - 1
+  return `${Math.floor(at / 12)}-${String((at % 12) + 1).padStart(2, '0')}`
+}
+
+/** Loads the demo into an empty database. @param day the day that counts as today, `YYYY-MM-DD` */
+export async function loadDemo(pool: Pool, day: string): Promise<void> {
+  const hash = await hashPassword(DEMO_PASSWORD)
+  for (const demo of DEMO_SETTINGS) {
+    const setting = randomUUID()
+    await inSetting(pool, setting, (db) => loadSetting(db, setting, demo, day, hash))
+  }
+}
+
+async function loadSetting(db: Db, setting: string, demo: DemoSetting, day: string, hash: string): Promise<void> {
+  const kit = startingKit(demo.kind)
+  kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
+  await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit)
+  const adults: string[] = []
+  for (const a of demo.adults) {
+    const id = randomUUID()
+    adults.push(id)
+    await saveAdult(db, setting, { id, ...a, hash: a.signIn ? hash : undefined })
+  }
+  const children: StoredChild[] = demo.children.map((c) => ({
+    id: randomUUID(),
+    nickname: c.nickname,
+    birth: birthFor(day, c.months),
+    ...c.profile,
+  }))
+  for (const child of children) await saveChild(db, setting, child)
+  const recipes = new Map<string, string>()
+  for (const recipe of SHIPPED_RECIPES) {
+    const id = randomUUID()
+    recipes.set(recipe.id, id)
+    await saveRecipe(db, setting, id, recipe)
+  }
+  const session = (recipe: string, date: string, start: string, until: string): StoredSession => ({
+    id: randomUUID(),
+    recipe: recipes.get(recipe) ?? '',
+    date,
+    start,
+    until,
+    children: children.map((c) => c.id),
+    guests: [],
+    adults,
+    seats: children.map((c) => c.id),
+    decisions: [],
+    state: 'planned',
+  })
+  for (const p of demo.past) {
+    await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
+  }
+  for (const a of demo.ahead) {
+    const { id, decisions: _, state: __, ...input } = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
+    await saveSession(db, setting, id, input)
+  }
+}
+
+async function loadPast(db: Db, setting: string, session: StoredSession, memo: string[]): Promise<void> {
+  const { id, decisions: _, state: __, ...input } = session
+  await saveSession(db, setting, id, input)
+  const { plan, decisions } = settled(await requestOf(db, session))
+  await saveDecisions(db, id, decisions)
+  await freeze(db, id, plan)
+  const by = session.adults[0] ?? ''
+  await appendEvents(db, setting, id, by, cooked(plan, session, memo))
+  await setState(db, id, 'finished')
+}
+
+/**
+ * Takes the demo's settings out, so that they can be put in afresh.
+ * @returns what stands against it, or null: a setting beside the demo's is never touched.
+ */
+export async function removeDemo(pool: Pool): Promise<string | null> {
+  if (!(await anySetting(pool))) return null
+  const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
+  const names = new Set(DEMO_SETTINGS.map((d) => d.name))
+  const found: string[] = []
+  for (const { setting_id: id } of rows) {
+    const name = await inSetting(pool, id, async (db) => {
+      const one = await db.query<{ name: string }>('select name from settings')
+      return one.rows[0]?.name ?? ''
+    })
+    if (!names.has(name)) return `'${name}' is not of the demo: nothing was reset`
+    found.push(id)
+  }
+  for (const id of found) await inSetting(pool, id, (db) => db.query('delete from settings'))
+  return null
+}

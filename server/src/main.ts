@@ -1,0 +1,95 @@
+/** `node dist/main.js`: migrates, loads the demo where asked and empty, and serves until it is told to stop. */
+import { createServer, type Server } from 'node:http'
+import { fileURLToPath } from 'node:url'
+import pino from 'pino'
+import { makeApp } from './app'
+import { openPool } from './db/pool'
+import { migrate } from './db/migrate'
+import { anySetting } from './db/settings'
+import { DEMO_SIGN_INS } from './demo/people'
+import { loadDemo, removeDemo } from './demo/load'
+import { startPlanThread } from './plan/thread'
+import { today } from './words'
+
+const env = (name: string): string => process.env[name] ?? ''
+const need = (name: string): string => {
+  const value = env(name)
+  if (!value) fail(`${name} is not set: start with ./lea start`)
+  return value
+}
+function fail(says: string): never {
+  process.stderr.write(`lea: ${says}\n`)
+  process.exit(2)
+}
+const say = (text: string): void => void process.stdout.write(`${text}\n`)
+
+const migrations = fileURLToPath(new URL('../migrations', import.meta.url))
+const pages = fileURLToPath(new URL('../../web/dist', import.meta.url))
+
+/** Listens; where no port was asked for, the next free one is taken. */
+async function listen(server: Server, host: string, port: number, exact: boolean): Promise<number> {
+  for (let at = port; at < port + 30; at++) {
+    const fault = await new Promise<NodeJS.ErrnoException | null>((done) => {
+      server.once('error', done)
+      server.listen(at, host, () => {
+        server.off('error', done)
+        done(null)
+      })
+    })
+    if (!fault) return at
+    if (fault.code !== 'EADDRINUSE') fail(`cannot listen on ${host}:${at}: ${fault.message}`)
+    if (exact) fail(`port ${at} is in use: choose another with PORT=, or leave PORT out`)
+  }
+  fail(`no free port from ${port} on`)
+}
+
+async function main(): Promise<void> {
+  const pool = openPool(need('LEA_APP_URL'))
+  await migrate(need('LEA_OWNER_URL'), migrations).catch((fault: unknown) => {
+    fail(fault instanceof Error ? fault.message : String(fault))
+  })
+  if (process.argv.includes('--reset')) {
+    const says = await removeDemo(pool)
+    if (says) fail(says)
+  }
+  let hasDemo = false
+  if (process.argv.includes('--demo')) {
+    if (!(await anySetting(pool))) await loadDemo(pool, today())
+    hasDemo = true
+  }
+  if (process.argv.includes('--no-serve')) {
+    await pool.end()
+    return
+  }
+  const log = pino({ level: env('LEA_LOG') || 'warn' })
+  const plans = startPlanThread(new URL('./compile-worker.js', import.meta.url))
+  const app = makeApp({
+    pool,
+    plans,
+    log,
+    cookieSecret: need('LEA_SECRET'),
+    signInsAllowed: Number(env('LEA_SIGN_INS') || 20),
+    https: env('LEA_HTTPS') === '1',
+    pages,
+  })
+  const server = createServer(app)
+  const host = env('HOST') || '127.0.0.1'
+  const port = await listen(server, host, Number(env('PORT') || 4680), env('PORT') !== '')
+  say(`\nLea is at http://${host.includes(':') ? `[${host}]` : host}:${port}/`)
+  if (hasDemo) {
+    say('Demo sign-ins (made up, known to all):')
+    for (const [signIn, password, who] of DEMO_SIGN_INS) say(`  ${signIn.padEnd(10)} ${password}   ${who}`)
+  }
+  say('Ctrl-C stops it.')
+  const stop = (): void => {
+    server.close(() => {
+      void Promise.all([pool.end(), plans.close()]).then(() => process.exit(0))
+    })
+    server.closeIdleConnections()
+    setTimeout(() => server.closeAllConnections(), 3000).unref()
+  }
+  process.once('SIGINT', stop)
+  process.once('SIGTERM', stop)
+}
+
+await main()

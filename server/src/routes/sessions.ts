@@ -1,0 +1,165 @@
+import { Router, type Request } from 'express'
+import { randomUUID } from 'node:crypto'
+import {
+  assemble,
+  decisionSchema,
+  eventsSchema,
+  openStops,
+  sessionSchema,
+  type Decision,
+  type PlanRequest,
+  type StoredSession,
+  type TableEvent,
+} from '@lea/core'
+import * as yup from 'yup'
+import type { House } from '../app'
+import { listAdults, listChildren, writeAudit } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import { getRecipe, getSetting } from '../db/settings'
+import * as store from '../db/sessions'
+import { atLeast, personOf } from '../door'
+import { Fault, notFound, read } from '../fault'
+import { isUuid, today } from '../words'
+
+const decisionsSchema = yup.object({
+  decisions: yup
+    .array()
+    .of(decisionSchema as unknown as yup.Schema<Decision>)
+    .max(400, 'Decisions may hold at most 400')
+    .required('Decisions are missing'),
+})
+const cookSchema = yup.object({ digest: yup.string().max(40).optional() })
+
+/** Sessions: inputs and decisions; the frozen plan once cooking starts; the events of the table. */
+export function sessionRoutes({ pool, plans }: House): Router {
+  const router = Router()
+  const leader = atLeast('leader')
+  const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
+    inSetting(pool, personOf(req).settingId, work)
+
+  /** The session of the path; a helper sees today's only. */
+  const find = async (db: Db, req: Request, lock = false): Promise<StoredSession> => {
+    const id = String(req.params['id'])
+    const session = isUuid(id) ? await store.getSession(db, id, lock) : null
+    if (!session || (personOf(req).role === 'helper' && session.date !== today())) throw notFound('this session')
+    return session
+  }
+  const planned = (session: StoredSession): StoredSession => {
+    if (session.state !== 'planned') throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
+    return session
+  }
+
+  router.get('/', async (req, res) => {
+    const day = personOf(req).role === 'helper' ? today() : undefined
+    res.json(await run(req, (db) => store.listSessions(db, day)))
+  })
+  router.post('/', leader, async (req, res) => {
+    const input = await read(sessionSchema, req.body)
+    const id = randomUUID()
+    const session = await run(req, async (db) => {
+      await mustExist(db, input)
+      await store.saveSession(db, personOf(req).settingId, id, input)
+      return store.getSession(db, id)
+    })
+    res.status(201).json(session)
+  })
+  router.get('/:id', async (req, res) => {
+    const result = await run(req, async (db) => {
+      const session = await find(db, req)
+      return { session, plan: await store.frozenPlan(db, session.id) }
+    })
+    res.json(result)
+  })
+  router.put('/:id', leader, async (req, res) => {
+    const input = await read(sessionSchema, req.body)
+    const session = await run(req, async (db) => {
+      const { id } = planned(await find(db, req, true))
+      await mustExist(db, input)
+      await store.saveSession(db, personOf(req).settingId, id, input)
+      return store.getSession(db, id)
+    })
+    res.json(session)
+  })
+  router.put('/:id/decisions', leader, async (req, res) => {
+    const { decisions } = await read(decisionsSchema, req.body)
+    await run(req, async (db) => {
+      const session = planned(await find(db, req, true))
+      await store.saveDecisions(db, session.id, decisions)
+      const cleared = decisions.filter((d) => d.kind === 'clear').length
+      const before = session.decisions.filter((d) => d.kind === 'clear').length
+      if (cleared > before) {
+        await writeAudit(db, personOf(req).settingId, personOf(req).id, 'cleared a finding', session.id)
+      }
+    })
+    res.json({ decisions })
+  })
+
+  // Cooking starts: the plan is compiled once more here, and frozen with the session.
+  router.post('/:id/cook', async (req, res) => {
+    const { digest } = await read(cookSchema, req.body)
+    const request = await run(req, async (db) => {
+      const session = await find(db, req)
+      return session.state === 'planned' ? requestOf(db, session) : null
+    })
+    if (request) {
+      const plan = await plans.compile(request)
+      const stops = openStops(plan)
+      if (stops.length > 0) {
+        throw new Fault(409, `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`, 'findings', { stops })
+      }
+      if (digest && digest !== plan.digest) {
+        throw new Fault(409, 'the plan has changed since it was shown: look at it again, then start', 'digest', { plan })
+      }
+      await run(req, async (db) => {
+        const session = await find(db, req, true)
+        // Another device may have started while this one compiled; its frozen plan stands.
+        if (session.state === 'planned') await store.freeze(db, session.id, plan)
+      })
+    }
+    res.json(await run(req, async (db) => ({ session: await find(db, req), plan: await store.frozenPlan(db, String(req.params['id'])) })))
+  })
+
+  router.get('/:id/events', async (req, res) => {
+    const after = Number.parseInt(String(req.query['after'] ?? '0'), 10)
+    if (!Number.isSafeInteger(after) || after < 0) throw new Fault(400, 'after must be a whole number', 'after')
+    res.json(
+      await run(req, async (db) => {
+        const session = await find(db, req)
+        return store.listEvents(db, session.id, after)
+      }),
+    )
+  })
+  router.post('/:id/events', async (req, res) => {
+    const { events } = await read(eventsSchema, req.body)
+    const last = await run(req, async (db) => {
+      const session = await find(db, req, true)
+      if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
+      const list = events as unknown as TableEvent[]
+      const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
+      if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
+      return number
+    })
+    res.json({ last })
+  })
+  return router
+}
+
+async function mustExist(db: Db, input: { recipe: string; children: string[]; adults: string[] }): Promise<void> {
+  if (!(await getRecipe(db, input.recipe))) throw new Fault(400, 'this recipe is not there (any more)', 'recipe')
+  const children = new Set((await listChildren(db)).map((c) => c.id))
+  if (input.children.some((id) => !children.has(id))) throw new Fault(400, 'a child is not there (any more)', 'children')
+  const adults = new Set((await listAdults(db)).map((a) => a.id))
+  if (input.adults.some((id) => !adults.has(id))) throw new Fault(400, 'an adult is not there (any more)', 'adults')
+}
+
+/** The request of a stored session, from the same inputs that the browser has. */
+export async function requestOf(db: Db, session: StoredSession): Promise<PlanRequest> {
+  const recipe = await getRecipe(db, session.recipe)
+  if (!recipe) throw notFound('the recipe of this session')
+  return assemble(session, {
+    setting: await getSetting(db),
+    recipe,
+    children: await listChildren(db),
+    adults: await listAdults(db),
+  })
+}

@@ -1,0 +1,87 @@
+import { Router } from 'express'
+import rateLimit from 'express-rate-limit'
+import { randomUUID } from 'node:crypto'
+import { firstVisitSchema, SHIPPED_RECIPES, signInSchema } from '@lea/core'
+import type { House } from '../app'
+import { accountAtDoor, saveAdult, writeAudit } from '../db/people'
+import { atDoor, inSetting } from '../db/pool'
+import { anySetting, createSetting, getSetting, saveRecipe } from '../db/settings'
+import { personOf, type Person } from '../door'
+import { Fault, read } from '../fault'
+import { hashPassword, passwordFits } from '../password'
+import { startingKit, startingRules } from '../starting'
+
+export function signInRoutes({ pool, signInsAllowed }: House): Router {
+  const router = Router()
+  const limit = rateLimit({
+    windowMs: 15 * 60 * 1000,
+    limit: signInsAllowed,
+    skipSuccessfulRequests: true,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: () => {
+      throw new Fault(429, 'too many tries: wait a quarter of an hour, or ask the owner for a new password')
+    },
+  })
+
+  router.get('/first-visit', async (_req, res) => {
+    res.json({ needed: !(await anySetting(pool)) })
+  })
+
+  router.post('/first-visit', limit, async (req, res) => {
+    const input = await read(firstVisitSchema, req.body)
+    if (await anySetting(pool)) throw new Fault(409, 'this house has a setting already: sign in')
+    const setting = randomUUID()
+    const owner: Person = { id: randomUUID(), settingId: setting, name: input.owner, role: 'owner' }
+    const hash = await hashPassword(input.password)
+    await inSetting(pool, setting, async (db) => {
+      await createSetting(db, setting, input.setting, startingRules(input.kind, input.country), startingKit(input.kind))
+      await saveAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })
+      if (input.recipes) for (const recipe of SHIPPED_RECIPES) await saveRecipe(db, setting, randomUUID(), recipe)
+      await writeAudit(db, setting, owner.id, 'made the setting', setting)
+    })
+    await enter(req, owner)
+    res.status(201).json({ person: owner, setting: { name: input.setting } })
+  })
+
+  router.post('/sign-in', limit, async (req, res) => {
+    const { signIn, password } = await read(signInSchema, req.body)
+    const account = await atDoor(pool, signIn, (db) => accountAtDoor(db, signIn))
+    if (!(await passwordFits(account?.hash, password)) || !account) {
+      throw new Fault(401, 'this name and password do not go together')
+    }
+    const { id, settingId, name, role } = account
+    const person: Person = { id, settingId, name, role }
+    await enter(req, person)
+    const setting = await inSetting(pool, settingId, async (db) => {
+      await writeAudit(db, settingId, id, 'signed in', id)
+      return getSetting(db)
+    })
+    res.json({ person, setting: { name: setting.name } })
+  })
+
+  router.post('/sign-out', async (req, res) => {
+    await new Promise<void>((done) => req.session.destroy(() => done()))
+    res.clearCookie('lea').status(204).end()
+  })
+
+  router.get('/me', async (req, res) => {
+    const person = personOf(req)
+    const setting = await inSetting(pool, person.settingId, getSetting)
+    res.json({ person, setting: { name: setting.name } })
+  })
+  return router
+}
+
+/** A new sign-in gets a new session id, so that one known before is worth nothing. */
+const enter = (req: Parameters<typeof personOf>[0], person: Person): Promise<void> =>
+  new Promise((done, fail) => {
+    req.session.regenerate((fault: unknown) => {
+      if (fault) {
+        fail(fault instanceof Error ? fault : new Error('sign-in failed'))
+        return
+      }
+      req.session.person = person
+      req.session.save((lost: unknown) => (lost ? fail(lost instanceof Error ? lost : new Error('lost')) : done()))
+    })
+  })
