@@ -51,14 +51,14 @@ pg_running() { pg_as "$1" "$PG_BIN/pg_ctl" -D "$1/data" status >/dev/null 2>&1; 
 pg_start() {
   local base="$1" options="$2" port try owner=()
   [ "$(id -u)" -eq 0 ] && owner=(-o postgres -g postgres)
-  install -d "${owner[@]}" -m 0755 "$base" "$base/sock"
+  # Only the user who runs the cluster may reach its socket, so trust there is trust in oneself.
+  install -d "${owner[@]}" -m 0755 "$base"
+  install -d "${owner[@]}" -m 0700 "$base/sock"
   if [ ! -s "$base/data/PG_VERSION" ]; then
     rm -rf "$base/data"
     install -d "${owner[@]}" -m 0700 "$base/data"
     pg_as "$base" "$PG_BIN/initdb" -D "$base/data" -U postgres --auth-local=trust --auth-host=scram-sha-256 \
       --encoding=UTF8 --locale=C.UTF-8 >"$STATE/initdb.log" 2>&1 || fail "initdb failed: see .lea/initdb.log"
-    # Only the user who runs the cluster may reach its socket, so trust there is trust in oneself.
-    chmod 0700 "$base/sock"
   fi
   if ! pg_running "$base"; then
     pg_drop_stale_lock "$base"

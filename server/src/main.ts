@@ -1,4 +1,5 @@
 /** `node dist/main.js`: migrates, loads the demo where asked and empty, and serves until it is told to stop. */
+import { writeFileSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
@@ -75,7 +76,9 @@ async function main(): Promise<void> {
   const server = createServer(app)
   const host = env('HOST') || '127.0.0.1'
   const port = await listen(server, host, Number(env('PORT') || 4680), env('PORT') !== '')
-  say(`\nLea is at http://${host.includes(':') ? `[${host}]` : host}:${port}/`)
+  const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`
+  if (env('LEA_ADDRESS_FILE')) writeFileSync(env('LEA_ADDRESS_FILE'), address)
+  say(`\nLea is at ${address}`)
   if (hasDemo) {
     say('Demo sign-ins (made up, known to all):')
     for (const [signIn, password, who] of DEMO_SIGN_INS) say(`  ${signIn.padEnd(10)} ${password}   ${who}`)

@@ -15,6 +15,8 @@ export interface StoredProfile {
   hand?: 'left' | 'right' | undefined
   needs: PlanChild['needs']
   carePlan?: string | undefined
+  /** The place mat: weave and colour. */
+  mat?: number | undefined
 }
 export interface StoredChild extends StoredProfile {
   id: string

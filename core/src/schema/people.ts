@@ -21,6 +21,8 @@ const profile = {
   hand: yup.string<'left' | 'right'>().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
   needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', NEEDS.length),
   carePlan: line('Care plan', 600).optional(),
+  /** The child's place mat: weave and colour. The server gives the first one that is free. */
+  mat: yup.number().integer('Mat must be a whole number').min(0).max(999).optional(),
 }
 
 /** A child of the roster. `today` (YYYY-MM-DD) is given by the boundary, for core has no clock. */

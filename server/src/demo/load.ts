@@ -39,11 +39,12 @@ async function loadSetting(db: Db, setting: string, demo: DemoSetting, day: stri
     adults.push(id)
     await saveAdult(db, setting, { id, ...a, hash: a.signIn ? hash : undefined })
   }
-  const children: StoredChild[] = demo.children.map((c) => ({
+  const children: StoredChild[] = demo.children.map((c, mat) => ({
     id: randomUUID(),
     nickname: c.nickname,
     birth: birthFor(day, c.months),
     ...c.profile,
+    mat,
   }))
   for (const child of children) await saveChild(db, setting, child)
   const recipes = new Map<string, string>()

@@ -77,6 +77,7 @@ export function settingRoutes({ pool }: House): Router {
   router.post('/children', leader, async (req, res) => {
     const child = { ...(await read(childSchema(today()), req.body)), id: randomUUID() } as StoredChild
     await run(req, async (db) => {
+      child.mat = firstFree((await listChildren(db)).map((c) => c.mat))
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'added a child', child.id)
     })
@@ -86,7 +87,9 @@ export function settingRoutes({ pool }: House): Router {
     const id = key(String(req.params['id']))
     const child = { ...(await read(childSchema(today()), req.body)), id } as StoredChild
     await run(req, async (db) => {
-      if (!(await getChild(db, id))) throw notFound('this child')
+      const known = await getChild(db, id)
+      if (!known) throw notFound('this child')
+      child.mat ??= known.mat
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'changed a child', id)
     })
@@ -130,4 +133,11 @@ export function settingRoutes({ pool }: House): Router {
     res.json({ id, recipe })
   })
   return router
+}
+
+/** The least whole number that nobody has. */
+function firstFree(taken: readonly (number | undefined)[]): number {
+  let n = 0
+  while (taken.includes(n)) n += 1
+  return n
 }

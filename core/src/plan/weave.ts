@@ -1,0 +1,187 @@
+/** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
+import { numberText } from '../amount/show'
+import { toMixed, ratio } from '../amount/ratio'
+import type { Grade as GradeName } from '../food/concerns'
+import type { Measured, Plan, PlanLine, StepTalk, Task } from './plan'
+
+export interface HandsCell {
+  task: string
+  /** "snip with scissors", with the tool where one is named. */
+  job: string
+  children: string[]
+  adult: string | null
+  mode: Task['mode']
+}
+export interface MeasureCell {
+  line: string
+  food: string
+  amount: string
+  swapped: boolean
+  /** "6 × 1/4 cup", "3 pieces", "weigh". */
+  how: string
+  /** The child of each scoop, in order; empty where it is not scooped. */
+  strip: string[]
+  /** Labels under the ends of the scoops, 0 first. */
+  marks: string[]
+  near: string | null
+}
+export interface WatchCell {
+  grade: GradeName
+  says: string
+  because: string
+}
+export interface WeaveColumn {
+  step: string
+  title: string
+  picture: string
+  says: string
+  at: string
+  minutes: number
+  passive: boolean
+  sitting: number
+  hands: HandsCell[]
+  measure: MeasureCell[]
+  count: { says: string; answer: string; child: string | null } | null
+  talk: StepTalk | null
+  watch: WatchCell[]
+}
+
+/** The columns of the weave for one bowl. */
+export function weave(plan: Plan, bowl: string): WeaveColumn[] {
+  const lines = plan.bowls.find((b) => b.id === bowl)?.lines ?? []
+  return plan.schedule.map((s) => {
+    const tasks = plan.tasks.filter((t) => t.step === s.step && t.bowl === bowl)
+    const talk = plan.talk.find((t) => t.step === s.step) ?? null
+    const prompt = talk?.prompts.find((p) => p.level === talk.start) ?? talk?.prompts[0]
+    return {
+      step: s.step,
+      title: s.title,
+      picture: s.picture,
+      says: s.says ?? '',
+      at: s.at,
+      minutes: Math.max(1, Math.round(s.seconds / 60)),
+      passive: s.passive,
+      sitting: s.sitting,
+      hands: tasks.filter((t) => t.mode !== 'WAIT').map((t) => handsCell(t, plan)),
+      measure: tasks.flatMap((t) => measureCell(t, lines, plan)),
+      count: prompt && talk ? { says: prompt.says, answer: prompt.answer, child: talk.child } : null,
+      talk,
+      watch: watchCells(plan, s.step, tasks, lines),
+    }
+  })
+}
+
+function handsCell(task: Task, plan: Plan): HandsCell {
+  const children = [...new Set(plan.turns.filter((t) => t.task === task.id).map((t) => t.child))]
+  const tool = task.forms[0]?.tool
+  return {
+    task: task.id,
+    job: tool && task.forms.length === 1 ? `${task.name}: ${tool}` : task.name,
+    children,
+    adult: task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B') ? (task.adult ?? null) : null,
+    mode: task.mode,
+  }
+}
+
+/** "6 × 1/4 cup", "2 pieces", "weigh it". */
+export function howText(measured: Measured): string {
+  if (measured.by === 'scoop') return `${measured.n} × ${measured.measureName}`
+  return measured.by === 'pieces' ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}` : 'weigh it, or fill by eye'
+}
+
+function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
+  const line = lines.find((l) => l.id === task.uses[0])
+  if (!task.measured || !line) return []
+  const m = task.measured
+  const turns = plan.turns.filter((t) => t.task === task.id)
+  return [
+    {
+      line: line.line,
+      food: line.name,
+      amount: line.text,
+      swapped: line.swappedFrom !== undefined,
+      how: howText(m),
+      strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
+      marks: m.by === 'scoop' ? Array.from({ length: m.n + 1 }, (_, i) => numberText(ratio(m.size).mul(i))) : [],
+      near: m.by === 'scoop' && m.errPct !== '0' ? nearText(m.errPct) : null,
+    },
+  ]
+}
+
+/** "3.5 % more" */
+export function nearText(errPct: string): string {
+  const size = errPct.replace('-', '').replace(/(\.\d)\d*$/, '$1').replace(/\.0$/, '')
+  return `${size} % ${errPct.startsWith('-') ? 'less' : 'more'}`
+}
+
+function watchCells(plan: Plan, step: string, tasks: readonly Task[], lines: readonly PlanLine[]): WatchCell[] {
+  const used = new Set(lines.filter((l) => tasks.some((t) => t.uses.includes(l.id))).map((l) => l.id))
+  const open = plan.findings.filter(
+    (f) => f.grade === 'stop' && ((f.subject.line !== undefined && used.has(f.subject.line)) || f.subject.step === step),
+  )
+  const here = new Set(tasks.flatMap((t) => [...t.barred.map((b) => b.child), ...t.forms.flatMap((f) => f.children)]))
+  const notes = plan.watch.filter((w) => {
+    const named = /^\{\{([^}]+)\}\} does not touch/.exec(w.says)?.[1]
+    return w.step === step && (named === undefined || here.has(named))
+  })
+  return [
+    ...open.map((f): WatchCell => ({ grade: 'stop', says: f.says, because: f.because })),
+    ...notes.map((w): WatchCell => ({ grade: w.grade, says: w.says, because: w.source })),
+  ]
+}
+
+/** Rows of the Check view: every line against every child with a concern, worst meeting first where there are several. */
+export function checkRows(plan: Plan): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
+  const rank = { lists: 0, may: 1, ask: 2, nothing: 3 } as const
+  const lines = plan.bowls[0]?.lines ?? []
+  return lines.map((line) => {
+    const meetings: Record<string, Plan['checks'][number]> = {}
+    for (const check of plan.checks.filter((c) => c.line === line.id)) {
+      const known = meetings[check.child]
+      if (!known || rank[check.meeting] < rank[known.meeting]) meetings[check.child] = check
+    }
+    return { line: line.id, name: line.name, meetings }
+  })
+}
+
+export interface SettleRow {
+  grade: GradeName
+  /** Findings that are alike stand in one row. */
+  findings: Plan['findings']
+  title: string
+}
+
+/** The rows of the Settle panel: what is alike is one row. */
+export function settleRows(plan: Plan): SettleRow[] {
+  const rows: SettleRow[] = []
+  for (const f of plan.findings) {
+    const alike = f.grade === 'know' && f.rule === 'near-measure'
+    const row = alike ? rows.find((r) => r.grade === 'know' && r.findings[0]?.rule === f.rule) : undefined
+    if (row) {
+      row.findings.push(f)
+      row.title = `${row.findings.length} amounts no measure makes exactly.`
+    } else rows.push({ grade: f.grade, findings: [f], title: f.says })
+  }
+  return rows
+}
+
+/** Share of a bar for each stretch of the clock ribbon, in per cent of the first sitting. */
+export function ribbon(plan: Plan): { step: string; at: string; label: string; share: number; passive: boolean }[] {
+  const first = plan.schedule.filter((s) => s.sitting === 1 && s.seconds < 6 * 3600)
+  const all = first.reduce((sum, s) => sum + s.seconds, 0) || 1
+  return first.map((s) => ({
+    step: s.step,
+    at: s.at,
+    label: s.passive ? `${s.title} ${Math.round(s.seconds / 60)} min` : '',
+    share: (100 * s.seconds) / all,
+    passive: s.passive,
+  }))
+}
+
+/** One turn's words for the table view: "one scoop with the 1/4 cup". */
+export function turnText(task: Task): string {
+  if (task.measured?.by === 'scoop') return `one level scoop with the ${task.measured.measureName}`
+  if (task.measured?.by === 'pieces') return 'one piece in'
+  if (task.measured?.by === 'weight') return 'a spoonful, while the scale counts'
+  return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
+}

@@ -1,0 +1,40 @@
+/** The one way to the server: JSON in, JSON out; a refusal becomes an `ApiFault` in plain words. */
+
+export class ApiFault extends Error {
+  readonly status: number
+  readonly field: string | undefined
+  readonly more: Record<string, unknown>
+  constructor(status: number, says: string, field?: string, more: Record<string, unknown> = {}) {
+    super(says)
+    this.status = status
+    this.field = field
+    this.more = more
+  }
+}
+
+/** No answer at all: the network or the server is away. */
+export const isOffline = (fault: unknown): boolean => fault instanceof ApiFault && (fault.status === 0 || fault.status === 503)
+
+export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')
+  }
+  if (response.status === 204) return undefined as T
+  const data: unknown = await response.json().catch(() => null)
+  if (response.ok) return data as T
+  const error = (data as { error?: { says?: string; field?: string } } | null)?.error
+  const { says, field, ...more } = error ?? {}
+  throw new ApiFault(response.status, says ?? `the server answered ${response.status}`, field, more)
+}
+
+export const inWords = (fault: unknown): string => {
+  const text = fault instanceof Error ? fault.message : String(fault)
+  return `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}.`
+}

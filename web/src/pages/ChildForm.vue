@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** A child: nickname, birth month, allergies with their level, diets, languages, hand and needs. */
+import { toTypedSchema } from '@vee-validate/yup'
+import { Trash2 } from '@lucide/vue'
+import { useFieldArray, useForm } from 'vee-validate'
+import { ref } from 'vue'
+import { ALLERGENS, childSchema, DIETS, LANGUAGES, LEVEL_WORDS, LEVELS, NEEDS, type Concern, type StoredChild } from '@lea/core'
+import { inWords } from '../api'
+import Notice from '../parts/Notice.vue'
+import Sheet from '../parts/Sheet.vue'
+import TextField from '../parts/TextField.vue'
+import { useHouse } from '../stores/house'
+import { todayText } from '../words'
+
+const props = defineProps<{ child: StoredChild | null }>()
+const emit = defineEmits<{ close: [] }>()
+const house = useHouse()
+const fault = ref('')
+const { handleSubmit, isSubmitting, defineField, errors } = useForm({
+  validationSchema: toTypedSchema(childSchema(todayText())),
+  initialValues: {
+    nickname: props.child?.nickname ?? '',
+    birth: props.child?.birth ?? '',
+    concerns: (props.child?.concerns ?? []).map((c) => ({ ...c })),
+    diets: [...(props.child?.diets ?? [])],
+    languages: [...(props.child?.languages ?? [])],
+    hand: props.child?.hand,
+    needs: [...(props.child?.needs ?? [])],
+    carePlan: props.child?.carePlan ?? '',
+    mat: props.child?.mat,
+  },
+})
+const [diets] = defineField('diets')
+const [languages] = defineField('languages')
+const [hand] = defineField('hand')
+const [needs] = defineField('needs')
+const [carePlan] = defineField('carePlan')
+const { fields, push, remove } = useFieldArray<Concern>('concerns')
+const NEED_WORDS = { wheelchair: 'uses a wheelchair', 'limited-grip': 'limited grip', 'no-wet-food': 'does not touch wet food' }
+
+const save = handleSubmit(async (values) => {
+  fault.value = ''
+  try {
+    await house.saveChild(values as Omit<StoredChild, 'id'>, props.child?.id)
+    emit('close')
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+})
+</script>
+
+<template>
+  <Sheet open wide :title="child ? child.nickname : 'A child'" @close="emit('close')">
+    <form class="grid gap-4" novalidate @submit="save">
+      <div class="grid gap-3 sm:grid-cols-2">
+        <TextField name="nickname" label="Nickname" hint="as the group calls the child" />
+        <TextField name="birth" label="Birth month" type="month" hint="such as 2022-04; no day is kept" />
+      </div>
+      <fieldset>
+        <legend class="font-semibold">Allergies and intolerances</legend>
+        <datalist id="allergens"><option v-for="a in ALLERGENS" :key="a.id" :value="a.id">{{ a.name }}</option></datalist>
+        <div v-for="(f, i) in fields" :key="f.key" class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]">
+          <label class="text-sm"
+            >To what<input v-model="f.value.allergen" class="field mt-1" list="allergens" placeholder="milk, or free words" maxlength="60"
+          /></label>
+          <label class="text-sm"
+            >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
+              <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>
+            </select></label
+          >
+          <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)"><Trash2 class="size-4" aria-hidden="true" /></button>
+        </div>
+        <p v-for="(text, key) in errors" v-show="String(key).startsWith('concerns')" :key="key" class="text-sm font-semibold text-paprika">{{ text }}</p>
+        <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">Add an allergy</button>
+      </fieldset>
+      <div class="grid gap-4 sm:grid-cols-3">
+        <fieldset>
+          <legend class="font-semibold">Diet</legend>
+          <label v-for="d in DIETS" :key="d" class="flex items-center gap-2"><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{ d }}</label>
+        </fieldset>
+        <fieldset>
+          <legend class="font-semibold">Spoken at home</legend>
+          <label v-for="(word, code) in LANGUAGES" :key="code" class="flex items-center gap-2"
+            ><input v-model="languages" type="checkbox" :value="code" class="size-5" />{{ word }}</label
+          >
+        </fieldset>
+        <fieldset>
+          <legend class="font-semibold">Hands</legend>
+          <label class="block"
+            ><span class="sr-only">Hand</span>
+            <select v-model="hand" class="field">
+              <option :value="undefined">either hand</option>
+              <option value="left">left-handed</option>
+              <option value="right">right-handed</option>
+            </select></label
+          >
+          <label v-for="n in NEEDS" :key="n" class="mt-1 flex items-center gap-2"><input v-model="needs" type="checkbox" :value="n" class="size-5" />{{ NEED_WORDS[n] }}</label>
+        </fieldset>
+      </div>
+      <label class="font-semibold"
+        >Care plan, what an adult must know at once<textarea v-model="carePlan" class="field mt-1 font-normal" rows="2" maxlength="600" />
+      </label>
+      <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
+      <button type="submit" class="btn btn-main justify-self-start" :disabled="isSubmitting">Save</button>
+    </form>
+  </Sheet>
+</template>

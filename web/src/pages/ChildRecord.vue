@@ -1,0 +1,100 @@
+<script setup lang="ts">
+/** A child over all sessions: turns, techniques, tastes. No scores, no ranks. */
+import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { Bar } from 'vue-chartjs'
+import { useRoute } from 'vue-router'
+import { TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
+import { api, inWords } from '../api'
+import Mat from '../parts/Mat.vue'
+import Notice from '../parts/Notice.vue'
+import { useMats } from '../parts/useMats'
+import { useHouse } from '../stores/house'
+import { dayText, monthText } from '../words'
+
+Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
+const route = useRoute()
+const house = useHouse()
+const { matOf } = useMats()
+const record = shallowRef<(ChildRecord & { child: StoredChild }) | null>(null)
+const fault = ref('')
+onMounted(async () => {
+  await house.load()
+  try {
+    record.value = await api('GET', `/record/children/${String(route.params['id'])}`)
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+})
+const oldestFirst = computed(() => [...(record.value?.sessions ?? [])].reverse())
+const chart = computed(() => ({
+  labels: oldestFirst.value.map((s) => s.date.slice(5).split('-').reverse().join('/')),
+  datasets: [{ label: 'turns', data: oldestFirst.value.map((s) => s.turns), backgroundColor: '#0e6e74' }],
+}))
+const options = {
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false as const,
+  scales: { y: { beginAtZero: true, ticks: { precision: 0 } } },
+}
+const chartWords = computed(() => `Turns: ${oldestFirst.value.map((s) => `${dayText(s.date)} ${s.turns}`).join(', ')}`)
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-6xl px-5 py-4">
+    <Notice v-if="fault" tone="fault">{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice>
+    <p v-else-if="!record" role="status">Opening the record …</p>
+    <template v-else>
+      <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
+      <div class="mb-4 flex items-center gap-4">
+        <Mat :name="record.child.nickname" :mat="matOf(record.child.id)" size="turn" />
+        <div>
+          <h1 class="text-3xl">{{ record.child.nickname }}</h1>
+          <p class="text-soft">
+            born {{ monthText(record.child.birth) }} · {{ record.sessions.length }} {{ record.sessions.length === 1 ? 'session' : 'sessions' }},
+            {{ record.turns }} turns
+          </p>
+        </div>
+      </div>
+      <Notice v-if="record.sessions.length === 0">No session yet. After the first one, what the hands did stands here.</Notice>
+      <div v-else class="grid items-start gap-5 lg:grid-cols-3">
+        <section class="patch p-4 lg:col-span-2">
+          <h2 class="mb-2 text-xl">Sessions</h2>
+          <div class="mb-3 h-40" role="img" :aria-label="chartWords"><Bar :data="chart" :options="options" /></div>
+          <table class="w-full border-collapse text-left">
+            <thead>
+              <tr class="text-sm"><th scope="col" class="p-1">Day</th><th scope="col" class="p-1">Recipe</th><th scope="col" class="p-1">Turns</th><th scope="col" class="p-1">Jobs</th><th scope="col" class="p-1">Taste</th></tr>
+            </thead>
+            <tbody>
+              <tr v-for="s in record.sessions" :key="s.id" class="border-t border-line">
+                <td class="p-1">{{ dayText(s.date) }}</td>
+                <td class="p-1"><RouterLink class="underline" :to="`/record/sessions/${s.id}`">{{ s.title }}</RouterLink></td>
+                <td class="p-1">{{ s.turns }}</td>
+                <td class="p-1">{{ s.jobs }}</td>
+                <td class="p-1">{{ s.taste ? TASTE_WORDS[s.taste] : '–' }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <div class="grid gap-4">
+          <section class="patch p-4">
+            <h2 class="mb-1 text-xl">What the hands did</h2>
+            <ul>
+              <li v-for="t in record.techniques" :key="t.name" class="flex justify-between border-t border-line py-1">
+                <span>{{ t.name }}</span><span class="text-soft">{{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}</span>
+              </li>
+            </ul>
+          </section>
+          <section class="patch p-4">
+            <h2 class="mb-1 text-xl">Tastes</h2>
+            <p v-for="t in TASTES" :key="t" class="flex justify-between"><span>{{ TASTE_WORDS[t] }}</span><span>{{ record.tastes[t] }}</span></p>
+          </section>
+          <section v-if="record.notes.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-xl">Notes</h2>
+            <p v-for="n in record.notes" :key="n.date + n.text"><span class="text-soft">{{ dayText(n.date) }}</span> {{ n.text }}</p>
+          </section>
+        </div>
+      </div>
+    </template>
+  </main>
+</template>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/** Sessions by day, with what is still to settle; a new one in under a minute. */
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { StoredSession } from '@lea/core'
+import Notice from '../parts/Notice.vue'
+import { useDoor } from '../stores/door'
+import { useHouse } from '../stores/house'
+import { useUpcoming } from '../stores/upcoming'
+import { dayText } from '../words'
+import NewSession from './NewSession.vue'
+
+const door = useDoor()
+const house = useHouse()
+const upcoming = useUpcoming()
+const router = useRouter()
+const making = ref(false)
+
+onMounted(() => void house.load())
+
+const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
+  const map = new Map<string, StoredSession[]>()
+  for (const s of list) map.set(s.date, [...(map.get(s.date) ?? []), s])
+  return [...map]
+}
+const ahead = computed(() => days(upcoming.ahead))
+const behind = computed(() => {
+  const here = new Set(upcoming.ahead.map((s) => s.id))
+  const list = house.sessions.filter((s) => !here.has(s.id))
+  return days([...list].sort((a, b) => (a.date < b.date ? 1 : -1)).slice(0, 12))
+})
+const titleOf = (s: StoredSession): string => house.recipe(s.recipe)?.title ?? 'a recipe that is gone'
+const count = (s: StoredSession): string => {
+  const n = s.children.length + s.guests.length
+  return `${n} ${n === 1 ? 'child' : 'children'}, ${s.adults.length} ${s.adults.length === 1 ? 'adult' : 'adults'}`
+}
+const left = (s: StoredSession): string => {
+  if (s.state === 'cooking') return 'at the table now'
+  const standing = upcoming.standing[s.id]
+  if (!standing) return 'working it out …'
+  if (standing.fault) return standing.fault
+  const stops = standing.stops === 0 ? 'no stop' : `${standing.stops} ${standing.stops === 1 ? 'stop' : 'stops'} to settle`
+  return standing.adults > 0 ? `${stops} · ${standing.adults} for an adult` : stops
+}
+
+async function made(id: string): Promise<void> {
+  making.value = false
+  await router.push(`/session/${id}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-5xl px-5 py-4">
+    <div class="mb-4 flex items-center justify-between gap-4">
+      <h1 class="text-3xl">Diary</h1>
+      <button v-if="door.isLeader()" type="button" class="btn btn-main" :disabled="!house.loaded" @click="making = true">
+        New session
+      </button>
+    </div>
+    <Notice v-if="house.fault" tone="fault">
+      {{ house.fault }} <button type="button" class="underline" @click="house.load()">Try again</button>
+    </Notice>
+    <p v-else-if="!house.loaded" role="status">Opening the diary …</p>
+    <template v-else>
+      <section aria-labelledby="ahead" class="mb-8">
+        <h2 id="ahead" class="mb-2 text-xl">To come</h2>
+        <Notice v-if="ahead.length === 0">
+          No session ahead. A new one needs a day, who comes and a recipe: under a minute.
+          <template v-if="house.children.length === 0 && door.isLeader()">
+            Begin with <RouterLink class="underline" to="/children">the children</RouterLink>.</template
+          >
+        </Notice>
+        <ol>
+          <li v-for="[day, list] in ahead" :key="day" class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[12rem_1fr]">
+            <h3 class="text-lg">{{ dayText(day) }}</h3>
+            <ul class="grid gap-2">
+              <li v-for="s in list" :key="s.id">
+                <RouterLink :to="`/session/${s.id}/weave`" class="patch flex flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]">
+                  <span class="numeral text-lg">{{ s.start }}</span>
+                  <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
+                  <span class="text-soft">{{ count(s) }}</span>
+                  <span
+                    class="ml-auto rounded-sm border px-2 py-0.5 text-sm"
+                    :class="(upcoming.standing[s.id]?.stops ?? 0) > 0 ? 'border-paprika font-bold text-paprika' : 'border-line'"
+                    >{{ left(s) }}</span
+                  >
+                </RouterLink>
+              </li>
+            </ul>
+          </li>
+        </ol>
+      </section>
+      <section v-if="behind.length > 0" aria-labelledby="behind">
+        <h2 id="behind" class="mb-2 text-xl">Behind us</h2>
+        <ol>
+          <li v-for="[day, list] in behind" :key="day" class="grid gap-2 border-t border-line py-2 sm:grid-cols-[12rem_1fr]">
+            <h3 class="font-sans text-base font-normal">{{ dayText(day) }}</h3>
+            <ul>
+              <li v-for="s in list" :key="s.id">
+                <RouterLink :to="s.state === 'finished' ? `/record/sessions/${s.id}` : `/session/${s.id}/weave`" class="flex flex-wrap gap-x-4 underline-offset-4 hover:underline">
+                  <span class="numeral">{{ s.start }}</span><span class="font-semibold">{{ titleOf(s) }}</span><span class="text-soft">{{ count(s) }}</span>
+                  <span v-if="s.state !== 'finished'" class="text-soft">{{ s.state === 'planned' ? 'was not cooked' : 'was not closed' }}</span>
+                </RouterLink>
+              </li>
+            </ul>
+          </li>
+        </ol>
+      </section>
+    </template>
+    <NewSession v-if="making" @close="making = false" @made="made" />
+  </main>
+</template>

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+/** What happened in one session. Only what was tapped; nothing is inferred from the plan. */
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useRoute } from 'vue-router'
+import { fillNames, TASTE_WORDS, type SessionRecord } from '@lea/core'
+import { api, inWords } from '../api'
+import Mat from '../parts/Mat.vue'
+import Notice from '../parts/Notice.vue'
+import { useMats } from '../parts/useMats'
+import { useHouse } from '../stores/house'
+import { dayText, timeText } from '../words'
+
+const route = useRoute()
+const house = useHouse()
+const { matOf } = useMats()
+const record = shallowRef<SessionRecord | null>(null)
+const guests = ref(new Map<string, string>())
+const fault = ref('')
+onMounted(async () => {
+  const id = String(route.params['id'])
+  await house.load()
+  guests.value = new Map(house.sessions.find((s) => s.id === id)?.guests.map((g) => [g.id, g.nickname]) ?? [])
+  try {
+    record.value = await api<SessionRecord>('GET', `/record/sessions/${id}`)
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+})
+const nameOf = (id: string): string => house.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
+const say = (text: string): string => fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
+const GATES = { hands: 'Hands washed', packets: 'Packets read', stand: 'Adult in place' }
+const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-6xl px-5 py-4">
+    <Notice v-if="fault" tone="fault">{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice>
+    <p v-else-if="!record" role="status">Opening the record …</p>
+    <template v-else>
+      <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
+      <h1 class="text-3xl">{{ record.title }}</h1>
+      <p class="mb-4 text-soft">
+        {{ dayText(record.date) }}<template v-if="record.begun">, begun {{ timeText(record.begun) }}</template
+        ><template v-if="record.finished">, closed {{ timeText(record.finished) }}</template>
+      </p>
+      <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
+        <div class="patch overflow-x-auto p-3" tabindex="0" role="region" aria-label="Children of this session">
+          <table class="w-full border-collapse text-left">
+            <thead>
+              <tr class="text-sm">
+                <th scope="col" class="p-1.5">Child</th>
+                <th scope="col" class="p-1.5">Turns</th>
+                <th scope="col" class="p-1.5">What the hands did</th>
+                <th scope="col" class="p-1.5">Taste</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="c in record.children" :key="c.child" class="border-t border-line align-top">
+                <th scope="row" class="p-1.5">
+                  <span class="flex items-center gap-2 font-semibold"
+                    ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" />
+                    <RouterLink v-if="onRoster.has(c.child)" class="underline" :to="`/record/children/${c.child}`">{{ nameOf(c.child) }}</RouterLink
+                    ><template v-else>{{ nameOf(c.child) }}</template></span
+                  >
+                </th>
+                <td class="numeral p-1.5 text-lg">{{ c.turns }}</td>
+                <td class="p-1.5 text-sm">{{ c.techniques.join(', ') || 'nothing tapped' }}</td>
+                <td class="p-1.5 text-sm">{{ c.taste ? TASTE_WORDS[c.taste] : '–' }}</td>
+              </tr>
+            </tbody>
+          </table>
+        </div>
+        <div class="grid gap-4">
+          <section v-if="record.memo.some((m) => m)" class="patch p-4">
+            <h2 class="mb-1 text-lg">To remember</h2>
+            <p v-for="m in record.memo.filter((x) => x)" :key="m">{{ m }}</p>
+          </section>
+          <section class="patch p-4">
+            <h2 class="mb-1 text-lg">Checked</h2>
+            <p v-if="record.gates.length === 0" class="text-soft">No gate was passed.</p>
+            <ul>
+              <li v-for="g in record.gates" :key="g.event">{{ timeText(g.at) }} {{ GATES[g.gate] }}: {{ g.by.map(nameOf).join(' and ') }}</li>
+            </ul>
+            <template v-if="record.cleared.length > 0">
+              <h3 class="mt-2 text-sm">Cleared by an adult</h3>
+              <ul class="text-sm">
+                <li v-for="c in record.cleared" :key="c.says">{{ say(c.says) }} {{ nameOf(c.who) }}: {{ c.why }}</li>
+              </ul>
+            </template>
+          </section>
+          <section v-if="record.notes.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-lg">Notes</h2>
+            <p v-for="n in record.notes" :key="n.at + n.text"><strong v-if="n.child">{{ nameOf(n.child) }}: </strong>{{ n.text }}</p>
+          </section>
+        </div>
+      </div>
+    </template>
+  </main>
+</template>

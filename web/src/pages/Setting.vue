@@ -1,0 +1,127 @@
+<script setup lang="ts">
+/** Adults and house rules. */
+import { onMounted, ref, watch } from 'vue'
+import { adultSchema, type HouseRules } from '@lea/core'
+import { inWords } from '../api'
+import Notice from '../parts/Notice.vue'
+import { useDoor } from '../stores/door'
+import { useHouse } from '../stores/house'
+
+const house = useHouse()
+const door = useDoor()
+const rules = ref<HouseRules | null>(null)
+const fault = ref('')
+const said = ref('')
+const blank = { name: '', knives: false, heat: false, role: '', signIn: '', password: '' }
+const adult = ref({ ...blank })
+onMounted(() => void house.load())
+watch(
+  () => house.setting,
+  (s) => {
+    rules.value = s ? { ...s.rules } : null
+  },
+  { immediate: true },
+)
+
+async function attempt(work: () => Promise<void>, done: string): Promise<void> {
+  fault.value = ''
+  said.value = ''
+  try {
+    await work()
+    said.value = done
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+}
+const saveRules = (): Promise<void> =>
+  attempt(async () => {
+    if (rules.value) await house.saveRules(rules.value)
+  }, 'House rules saved.')
+const addAdult = (): Promise<void> =>
+  attempt(async () => {
+    const a = adult.value
+    const input = await adultSchema.validate({
+      name: a.name,
+      leads: [...(a.knives ? ['knives'] : []), ...(a.heat ? ['heat'] : [])],
+      role: a.role || undefined,
+      signIn: a.signIn || undefined,
+      password: a.password || undefined,
+    })
+    await house.saveAdult(input)
+    adult.value = { ...blank }
+  }, 'Added.')
+const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
+  attempt(async () => {
+    const known = house.adults.find((a) => a.id === id)
+    if (!known) return
+    const leads = known.leads.includes(lead) ? known.leads.filter((l) => l !== lead) : [...known.leads, lead]
+    await house.saveAdult({ name: known.name, leads }, id)
+  }, 'Saved.')
+</script>
+
+<template>
+  <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-2">
+    <div class="lg:col-span-2">
+      <h1 class="text-3xl">Setting</h1>
+      <p class="text-soft">{{ door.setting }}</p>
+      <Notice v-if="fault || house.fault" tone="fault" class="mt-2">{{ fault || house.fault }}</Notice>
+      <p v-if="said" role="status">{{ said }}</p>
+    </div>
+    <section class="patch p-4" aria-labelledby="adults">
+      <h2 id="adults" class="mb-2 text-xl">Adults</h2>
+      <ul>
+        <li v-for="a in house.adults" :key="a.id" class="flex flex-wrap items-center gap-3 border-t border-line py-2">
+          <span class="flex-1 font-semibold">{{ a.name }}<span class="block text-sm font-normal text-soft">{{ a.role ?? 'no sign-in' }}{{ a.signIn ? `, ${a.signIn}` : '' }}</span></span>
+          <label v-for="l in ['knives', 'heat'] as const" :key="l" class="flex items-center gap-1"
+            ><input type="checkbox" class="size-5" :checked="a.leads.includes(l)" :disabled="!door.isOwner()" @change="toggleLead(a.id, l)" />leads {{ l }}</label
+          >
+        </li>
+      </ul>
+      <form v-if="door.isOwner()" class="mt-4 grid gap-2 sm:grid-cols-2" @submit.prevent="addAdult">
+        <label class="font-semibold">Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60" /></label>
+        <label class="font-semibold"
+          >Role<select v-model="adult.role" class="field mt-1 font-normal">
+            <option value="">no sign-in</option>
+            <option value="leader">leader: plans, runs, records</option>
+            <option value="helper">helper: the table of today</option>
+          </select></label
+        >
+        <label class="font-semibold">Sign-in name<input v-model="adult.signIn" class="field mt-1 font-normal" autocomplete="off" :disabled="!adult.role" /></label>
+        <label class="font-semibold">Password<input v-model="adult.password" type="password" class="field mt-1 font-normal" autocomplete="new-password" :disabled="!adult.role" /></label>
+        <span class="flex gap-4">
+          <label class="flex items-center gap-1"><input v-model="adult.knives" type="checkbox" class="size-5" />leads knives</label>
+          <label class="flex items-center gap-1"><input v-model="adult.heat" type="checkbox" class="size-5" />leads heat</label>
+        </span>
+        <button type="submit" class="btn btn-main justify-self-end">Add an adult</button>
+      </form>
+    </section>
+    <section v-if="rules" class="patch p-4" aria-labelledby="rules">
+      <h2 id="rules" class="mb-2 text-xl">House rules</h2>
+      <form class="grid gap-3" @submit.prevent="saveRules">
+        <fieldset class="grid gap-3" :disabled="!door.isOwner()">
+          <label class="font-semibold"
+            >The group<select v-model="rules.grouping" class="field mt-1 font-normal">
+              <option value="together">all together, one bowl</option>
+              <option value="groups">small groups, a bowl each</option>
+            </select></label
+          >
+          <label class="font-semibold">Children to a bowl, at most<input v-model.number="rules.groupSize" type="number" min="1" max="12" class="field mt-1 font-normal" /></label>
+          <label class="font-semibold"
+            >Knives<select v-model="rules.knives" class="field mt-1 font-normal">
+              <option value="soft-first">soft tools first</option>
+              <option value="real-early">the real small knife early, adult beside</option>
+            </select></label
+          >
+          <label class="font-semibold">Most scoops to count for one line<input v-model.number="rules.maxScoops" type="number" min="1" max="60" class="field mt-1 font-normal" /></label>
+          <label class="font-semibold"
+            >Country, for limits and ratios<select v-model="rules.country" class="field mt-1 font-normal">
+              <option value="uk">United Kingdom</option>
+              <option value="us">United States</option>
+            </select></label
+          >
+          <button type="submit" class="btn btn-main justify-self-start">Save the rules</button>
+        </fieldset>
+      </form>
+    </section>
+  </main>
+</template>

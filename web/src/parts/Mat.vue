@@ -1,0 +1,33 @@
+<script setup lang="ts">
+/** A child's place mat with the name on it: small in the weave, large at the table. */
+import { computed } from 'vue'
+import { matLook } from './mats'
+import Weft from './Weft.vue'
+
+const props = withDefaults(defineProps<{ name: string; mat: number; size?: 'small' | 'seat' | 'turn'; done?: boolean }>(), {
+  size: 'small',
+})
+const look = computed(() => matLook(props.mat))
+const label = computed(() => (props.size === 'small' ? props.name.slice(0, 2) : props.name))
+const box = computed(
+  () => ({ small: 'h-6 w-6 text-[0.68rem]', seat: 'h-14 w-14 text-xs', turn: 'h-24 w-24 text-lg' })[props.size],
+)
+</script>
+
+<template>
+  <span
+    class="relative inline-flex shrink-0 items-center justify-center overflow-hidden rounded-patch border-2 align-middle font-bold"
+    :class="box"
+    :style="{ borderColor: look.colour, color: look.colour }"
+    :title="name"
+  >
+    <span class="absolute inset-0"><Weft :mat="mat" /></span>
+    <span
+      class="relative max-w-full truncate bg-white px-0.5 leading-tight"
+      :class="size === 'small' ? 'rounded-sm' : 'w-full py-0.5 text-center'"
+      aria-hidden="true"
+      >{{ label }}</span
+    >
+    <span class="sr-only">{{ name }}</span>
+  </span>
+</template>

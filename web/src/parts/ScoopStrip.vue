@@ -1,0 +1,41 @@
+<script setup lang="ts">
+/** A bar as long as the amount, cut into scoops, each in the weave of its child; labels stand exactly under the ends. */
+import { computed } from 'vue'
+import Weft from './Weft.vue'
+
+const props = withDefaults(
+  defineProps<{ children: string[]; mats: (id: string) => number; names: (id: string) => string; marks?: string[]; size?: 'small' | 'large' }>(),
+  { marks: () => [], size: 'small' },
+)
+const n = computed(() => props.children.length)
+/** Labels that have room: the first, the last, and between them every one, second, fourth, ... */
+const shown = computed(() => {
+  const every = Math.max(1, Math.ceil(n.value / (props.size === 'small' ? 4 : 8)))
+  return props.marks.flatMap((text, i) =>
+    i === 0 || i === n.value || (i % every === 0 && n.value - i >= every) ? [{ text, i, left: (100 * i) / n.value }] : [],
+  )
+})
+const label = computed(
+  () => `${n.value} scoops: ${props.children.map((c) => props.names(c)).join(', ')}`,
+)
+</script>
+
+<template>
+  <div role="img" :aria-label="label">
+    <div class="flex" :class="size === 'small' ? 'h-6' : 'h-12'">
+      <div v-for="(child, i) in children" :key="i" class="min-w-0 flex-1 overflow-hidden border border-ink/60" :class="i > 0 ? '-ml-px' : ''">
+        <Weft :mat="mats(child)" />
+      </div>
+    </div>
+    <div v-if="marks.length > 0" class="relative mt-0.5 h-4 text-xs" aria-hidden="true">
+      <span
+        v-for="m in shown"
+        :key="m.i"
+        class="frac absolute whitespace-nowrap"
+        :class="m.i === 0 ? '' : m.i === n ? '-translate-x-full' : '-translate-x-1/2'"
+        :style="{ left: `${m.left}%` }"
+        >{{ m.text }}</span
+      >
+    </div>
+  </div>
+</template>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { LogOut } from '@lucide/vue'
+import { computed } from 'vue'
+import { useDoor } from '../stores/door'
+import { useUpcoming } from '../stores/upcoming'
+
+const door = useDoor()
+const upcoming = useUpcoming()
+const places = computed(() => [
+  { to: '/diary', name: 'Diary' },
+  { to: '/recipes', name: 'Recipes' },
+  ...(door.isLeader()
+    ? [
+        { to: '/children', name: 'Children' },
+        { to: '/cupboard', name: 'Cupboard' },
+        { to: '/record', name: 'Record' },
+        { to: '/setting', name: 'Setting' },
+      ]
+    : []),
+])
+</script>
+
+<template>
+  <header class="bg-ink text-white">
+    <div class="flex flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2">
+      <RouterLink to="/diary" class="font-title text-2xl font-bold">Lea</RouterLink>
+      <nav aria-label="Places" class="flex flex-wrap gap-x-1">
+        <RouterLink
+          v-for="p in places"
+          :key="p.to"
+          :to="p.to"
+          class="border-b-4 border-transparent px-2 py-1"
+          active-class="!border-[#d68bb0] font-semibold [border-bottom-style:dashed]"
+          >{{ p.name }}</RouterLink
+        >
+      </nav>
+      <p class="ml-auto text-sm" aria-live="polite">{{ upcoming.next }}</p>
+      <p class="text-sm">{{ door.setting }} · {{ door.person?.name }}</p>
+      <button type="button" class="rounded-patch p-1.5 hover:bg-white/15" title="Sign out" @click="door.signOut()">
+        <LogOut class="size-5" aria-hidden="true" /><span class="sr-only">Sign out</span>
+      </button>
+    </div>
+  </header>
+</template>

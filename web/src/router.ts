@@ -1,0 +1,52 @@
+import { createRouter, createWebHistory, type Router } from 'vue-router'
+import { useDoor } from './stores/door'
+
+export function makeRouter(): Router {
+  const router = createRouter({
+    history: createWebHistory(),
+    routes: [
+      { path: '/', redirect: '/diary' },
+      { path: '/sign-in', component: () => import('./pages/SignIn.vue'), meta: { open: true, title: 'Sign in' } },
+      { path: '/first-visit', component: () => import('./pages/FirstVisit.vue'), meta: { open: true, title: 'First visit' } },
+      { path: '/emergency', component: () => import('./pages/EmergencyPage.vue'), meta: { open: true, title: 'Emergency' } },
+      { path: '/diary', component: () => import('./pages/Diary.vue'), meta: { title: 'Diary' } },
+      { path: '/recipes', component: () => import('./pages/Recipes.vue'), meta: { title: 'Recipes' } },
+      { path: '/recipes/:id', component: () => import('./pages/RecipePage.vue'), meta: { title: 'Recipe' } },
+      { path: '/children', component: () => import('./pages/Children.vue'), meta: { title: 'Children' } },
+      { path: '/cupboard', component: () => import('./pages/Cupboard.vue'), meta: { title: 'Cupboard' } },
+      { path: '/record', component: () => import('./pages/Record.vue'), meta: { title: 'Record' } },
+      { path: '/record/sessions/:id', component: () => import('./pages/SessionRecord.vue'), meta: { title: 'Record of a session' } },
+      { path: '/record/children/:id', component: () => import('./pages/ChildRecord.vue'), meta: { title: 'Record of a child' } },
+      { path: '/setting', component: () => import('./pages/Setting.vue'), meta: { title: 'Setting' } },
+      {
+        path: '/session/:id',
+        component: () => import('./session/SessionPage.vue'),
+        children: [
+          { path: '', redirect: (to) => `/session/${String(to.params['id'])}/weave` },
+          { path: 'weave', component: () => import('./weave/Weave.vue'), meta: { title: 'Weave' } },
+          { path: 'who', component: () => import('./session/Who.vue'), meta: { title: 'Who' } },
+          { path: 'check', component: () => import('./session/Check.vue'), meta: { title: 'Check' } },
+          { path: 'amounts', component: () => import('./session/Amounts.vue'), meta: { title: 'Amounts' } },
+          { path: 'jobs', component: () => import('./session/Jobs.vue'), meta: { title: 'Jobs' } },
+          { path: 'talk', component: () => import('./session/Talk.vue'), meta: { title: 'Talk' } },
+          { path: 'ready', component: () => import('./session/Ready.vue'), meta: { title: 'Ready' } },
+        ],
+      },
+      { path: '/session/:id/cook', component: () => import('./table/Cook.vue'), meta: { title: 'Cook', table: true } },
+      { path: '/session/:id/finish', component: () => import('./table/Finish.vue'), meta: { title: 'Finish' } },
+      { path: '/:path(.*)*', component: () => import('./pages/Nowhere.vue'), meta: { title: 'Not here' } },
+    ],
+  })
+  router.beforeEach(async (to) => {
+    if (to.meta['open']) return true
+    const door = useDoor()
+    await door.look()
+    if (door.person) return true
+    return door.firstVisit ? '/first-visit' : { path: '/sign-in', query: { to: to.fullPath } }
+  })
+  router.afterEach((to) => {
+    const title = to.meta['title']
+    document.title = typeof title === 'string' ? `${title} · Lea` : 'Lea'
+  })
+  return router
+}

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import Notice from '../parts/Notice.vue'
+import { useDoor } from '../stores/door'
+import { useHouse } from '../stores/house'
+import { useSession } from '../stores/session'
+import { dayText } from '../words'
+import Settle from '../weave/Settle.vue'
+
+const route = useRoute()
+const router = useRouter()
+const door = useDoor()
+const house = useHouse()
+const session = useSession()
+const refusal = ref('')
+
+const id = computed(() => String(route.params['id']))
+watch(id, (next) => void session.open(next), { immediate: true })
+
+const title = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : ''))
+const views = ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']
+const people = computed(() => {
+  const s = session.stored
+  if (!s) return ''
+  const n = s.children.length + s.guests.length
+  const count = (k: number, one: string, many: string): string => `${k} ${k === 1 ? one : many}`
+  return `${count(n, 'child', 'children')}, ${count(s.adults.length, 'adult', 'adults')}`
+})
+
+async function cook(): Promise<void> {
+  refusal.value = ''
+  if (session.stored?.state === 'planned') {
+    const says = await session.cook()
+    if (says) {
+      refusal.value = says
+      return
+    }
+  }
+  await router.push(`/session/${id.value}/${session.stored?.state === 'finished' ? 'finish' : 'cook'}`)
+}
+</script>
+
+<template>
+  <main id="main" class="px-5 py-4">
+    <Notice v-if="session.planFault && !session.stored" tone="fault">
+      {{ session.planFault }} <RouterLink class="underline" to="/diary">Back to the Diary</RouterLink>
+    </Notice>
+    <p v-else-if="!session.stored" role="status">Laying out the session …</p>
+    <template v-else>
+      <div class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div>
+          <h1 class="text-3xl leading-tight">{{ title }}</h1>
+          <p class="text-soft">
+            {{ dayText(session.stored.date) }}, {{ session.stored.start
+            }}<template v-if="session.plan"> to {{ session.plan.totals.endsAt }}</template> · {{ people }}
+            <span v-if="session.frozen"> · frozen: cooking has begun</span>
+          </p>
+        </div>
+        <nav aria-label="Views of the session" class="ml-auto flex flex-wrap items-center gap-1">
+          <RouterLink
+            v-for="v in views"
+            :key="v"
+            :to="`/session/${id}/${v}`"
+            class="rounded-patch border-2 border-transparent px-3 py-1.5 font-semibold capitalize"
+            active-class="!border-ink bg-white"
+            >{{ v }}</RouterLink
+          >
+          <button
+            type="button"
+            class="btn btn-main ml-2"
+            :disabled="session.stored.state === 'planned' && (!session.plan || session.stops.length > 0 || !door.isLeader())"
+            :title="session.stops.length > 0 ? `${session.stops.length} still to settle` : ''"
+            @click="cook"
+          >
+            {{ session.stored.state === 'finished' ? 'Finish' : 'Cook' }}
+          </button>
+        </nav>
+      </div>
+      <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
+      <Notice v-if="session.saveFault" tone="fault" class="mb-3">{{ session.saveFault }}</Notice>
+      <Notice v-if="session.planFault" tone="fault" class="mb-3">
+        No plan yet: {{ session.planFault }}.
+        <RouterLink class="underline" :to="`/session/${id}/who`">Choose who comes</RouterLink>
+      </Notice>
+      <div class="grid items-start gap-5" :class="session.plan ? 'lg:grid-cols-[minmax(0,1fr)_15rem]' : ''">
+        <RouterView />
+        <Settle v-if="session.plan" :plan="session.plan" />
+      </div>
+    </template>
+  </main>
+</template>

@@ -1,0 +1,116 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import {
+  foodBook,
+  type FoodFact,
+  type HouseRules,
+  type Kit,
+  type Recipe,
+  type StoredAdult,
+  type StoredChild,
+  type StoredSession,
+  type StoredSetting,
+} from '@lea/core'
+import { api, inWords } from '../api'
+
+export interface RecipeRow {
+  id: string
+  recipe: Recipe
+}
+export interface AdultRow extends StoredAdult {
+  signIn: string | null
+}
+type SettingAnswer = StoredSetting & { adults: AdultRow[] }
+
+/** What a setting keeps: rules, kit, foods, adults, children, recipes and sessions. */
+export const useHouse = defineStore('house', () => {
+  const setting = shallowRef<SettingAnswer | null>(null)
+  const children = shallowRef<StoredChild[]>([])
+  const recipes = shallowRef<RecipeRow[]>([])
+  const sessions = shallowRef<StoredSession[]>([])
+  const fault = ref('')
+  const loaded = ref(false)
+
+  async function load(): Promise<void> {
+    fault.value = ''
+    try {
+      const [s, c, r, d] = await Promise.all([
+        api<SettingAnswer>('GET', '/setting'),
+        api<StoredChild[]>('GET', '/children'),
+        api<RecipeRow[]>('GET', '/recipes'),
+        api<StoredSession[]>('GET', '/sessions'),
+      ])
+      setting.value = s
+      children.value = c
+      recipes.value = r
+      sessions.value = d
+      loaded.value = true
+    } catch (e) {
+      fault.value = inWords(e)
+    }
+  }
+
+  const adults = computed(() => setting.value?.adults ?? [])
+  const foods = computed(() => foodBook(setting.value?.foods ?? []))
+  const names = computed(
+    () => new Map([...children.value.map((c) => [c.id, c.nickname] as const), ...adults.value.map((a) => [a.id, a.name] as const)]),
+  )
+  const recipe = (id: string): Recipe | undefined => recipes.value.find((r) => r.id === id)?.recipe
+
+  const saveChild = async (input: Omit<StoredChild, 'id'>, id?: string): Promise<void> => {
+    await api(id ? 'PUT' : 'POST', id ? `/children/${id}` : '/children', input)
+    await load()
+  }
+  const eraseChild = async (id: string): Promise<void> => {
+    await api('DELETE', `/children/${id}`)
+    await load()
+  }
+  const saveAdult = async (input: object, id?: string): Promise<void> => {
+    await api(id ? 'PUT' : 'POST', id ? `/adults/${id}` : '/adults', input)
+    await load()
+  }
+  const saveRecipe = async (recipe: Recipe, id?: string): Promise<string> => {
+    const row = await api<RecipeRow>(id ? 'PUT' : 'POST', id ? `/recipes/${id}` : '/recipes', recipe)
+    await load()
+    return row.id
+  }
+  const saveKit = async (kit: Kit): Promise<void> => {
+    await api('PUT', '/setting/kit', kit)
+    await load()
+  }
+  const saveRules = async (rules: HouseRules): Promise<void> => {
+    await api('PUT', '/setting/rules', rules)
+    await load()
+  }
+  const saveFood = async (food: FoodFact): Promise<void> => {
+    await api('POST', '/setting/foods', food)
+    await load()
+  }
+  const addSession = async (input: object): Promise<string> => {
+    const session = await api<StoredSession>('POST', '/sessions', input)
+    sessions.value = [...sessions.value, session]
+    return session.id
+  }
+
+  return {
+    setting,
+    children,
+    recipes,
+    sessions,
+    fault,
+    loaded,
+    adults,
+    foods,
+    names,
+    load,
+    recipe,
+    saveChild,
+    eraseChild,
+    saveAdult,
+    saveRecipe,
+    saveKit,
+    saveRules,
+    saveFood,
+    addSession,
+  }
+})

@@ -1,0 +1,159 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import {
+  assemble,
+  decide,
+  decisionKey,
+  fillNames,
+  openStops,
+  undecide,
+  type Decision,
+  type Plan,
+  type PlanRequest,
+  type StoredSession,
+} from '@lea/core'
+import { api, ApiFault, inWords } from '../api'
+import { compileInWorker } from '../workers/planner'
+import { useHouse } from './house'
+
+type Inputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
+
+/** One session: its inputs and decisions, and the plan derived from them at each change. */
+export const useSession = defineStore('session', () => {
+  const house = useHouse()
+  const stored = shallowRef<StoredSession | null>(null)
+  const plan = shallowRef<Plan | null>(null)
+  const planFault = ref('')
+  const saveFault = ref('')
+  const working = ref(false)
+  const bowl = ref('')
+  let asked = 0
+
+  const names = computed(
+    () => new Map([...house.names, ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const)]),
+  )
+  const say = (text: string): string => fillNames(text, names.value, 'someone no longer here')
+  const nameOf = (id: string): string => names.value.get(id) ?? 'someone no longer here'
+  const stops = computed(() => (plan.value ? openStops(plan.value) : []))
+  const frozen = computed(() => stored.value !== null && stored.value.state !== 'planned')
+
+  function request(): PlanRequest | null {
+    const session = stored.value
+    const recipe = session && house.recipe(session.recipe)
+    if (!session || !recipe || !house.setting) return null
+    return assemble(session, { setting: house.setting, recipe, children: house.children, adults: house.adults })
+  }
+
+  async function recompute(): Promise<void> {
+    const wanted = request()
+    if (!wanted || frozen.value) return
+    asked += 1
+    const mine = asked
+    working.value = true
+    const answer = await compileInWorker(wanted)
+    if (mine !== asked) return
+    working.value = false
+    if ('plan' in answer) show(answer.plan)
+    else {
+      plan.value = null
+      planFault.value = answer.error.says
+    }
+  }
+
+  function show(next: Plan): void {
+    plan.value = next
+    planFault.value = ''
+    if (!next.bowls.some((b) => b.id === bowl.value)) bowl.value = next.bowls[0]?.id ?? ''
+  }
+
+  async function open(id: string): Promise<void> {
+    if (stored.value?.id !== id) {
+      stored.value = null
+      plan.value = null
+      planFault.value = ''
+      bowl.value = ''
+    }
+    saveFault.value = ''
+    await house.load()
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
+      stored.value = answer.session
+      if (answer.plan) show(answer.plan)
+      else await recompute()
+    } catch (fault) {
+      planFault.value = inWords(fault)
+    }
+  }
+
+  async function keepDecisions(decisions: Decision[]): Promise<void> {
+    const before = stored.value
+    if (!before) return
+    stored.value = { ...before, decisions }
+    await recompute()
+    saveFault.value = ''
+    try {
+      await api('PUT', `/sessions/${before.id}/decisions`, { decisions })
+    } catch (fault) {
+      saveFault.value = `Not saved: ${inWords(fault)}`
+    }
+  }
+  const choose = (decision: Decision): Promise<void> => keepDecisions(decide(stored.value?.decisions ?? [], decision))
+  const takeBack = (decision: Decision): Promise<void> =>
+    keepDecisions(undecide(stored.value?.decisions ?? [], decisionKey(decision)))
+
+  /** Changes inputs (who, when, seats); what could not be saved stays on the screen and is said. */
+  async function change(inputs: Partial<Inputs>): Promise<void> {
+    const before = stored.value
+    if (!before) return
+    stored.value = { ...before, ...inputs }
+    await recompute()
+    saveFault.value = ''
+    const { id, decisions: _, state: __, ...all } = stored.value
+    try {
+      await api('PUT', `/sessions/${id}`, all)
+    } catch (fault) {
+      saveFault.value = `Not saved: ${inWords(fault)}`
+      if (fault instanceof ApiFault && fault.status === 400) {
+        stored.value = before
+        await recompute()
+      }
+    }
+  }
+
+  /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
+  async function cook(): Promise<string | null> {
+    const session = stored.value
+    if (!session) return 'There is no session.'
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
+        digest: plan.value?.digest,
+      })
+      stored.value = answer.session
+      show(answer.plan)
+      return null
+    } catch (fault) {
+      if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
+      return inWords(fault)
+    }
+  }
+
+  return {
+    stored,
+    plan,
+    planFault,
+    saveFault,
+    working,
+    bowl,
+    names,
+    stops,
+    frozen,
+    say,
+    nameOf,
+    open,
+    choose,
+    takeBack,
+    change,
+    cook,
+    recompute,
+  }
+})

@@ -1,0 +1,55 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { assemble, type Plan, type StoredSession } from '@lea/core'
+import { compileInWorker } from '../workers/planner'
+import { dayText, todayText } from '../words'
+import { useHouse } from './house'
+
+export interface Standing {
+  stops: number
+  adults: number
+  fault: string
+}
+
+/** What each session to come still has to settle, compiled in the worker one after another. */
+export const useUpcoming = defineStore('upcoming', () => {
+  const house = useHouse()
+  const standing = shallowRef<Record<string, Standing>>({})
+  let round = 0
+
+  const ahead = computed(() =>
+    house.sessions.filter((s) => s.state !== 'finished' && s.date >= todayText()).sort((a, b) => order(a).localeCompare(order(b))),
+  )
+  const order = (s: StoredSession): string => `${s.date} ${s.start}`
+
+  async function look(): Promise<void> {
+    round += 1
+    const mine = round
+    for (const session of ahead.value) {
+      const recipe = house.recipe(session.recipe)
+      if (session.state !== 'planned' || !recipe || !house.setting) continue
+      const answer = await compileInWorker(
+        assemble(session, { setting: house.setting, recipe, children: house.children, adults: house.adults }),
+      )
+      if (mine !== round) return
+      standing.value = { ...standing.value, [session.id]: standingOf('plan' in answer ? answer.plan : null, 'error' in answer ? answer.error.says : '') }
+    }
+  }
+
+  const next = computed(() => {
+    const session = ahead.value[0]
+    if (!session) return ''
+    const left = standing.value[session.id]
+    const title = house.recipe(session.recipe)?.title ?? ''
+    const settle = left === undefined ? '' : left.stops === 0 ? ', nothing to settle' : `, ${left.stops} to settle`
+    return `Next: ${title}, ${dayText(session.date)} ${session.start}${session.state === 'cooking' ? ', at the table now' : settle}`
+  })
+
+  return { standing, ahead, look, next }
+})
+
+const standingOf = (plan: Plan | null, fault: string): Standing => ({
+  stops: plan?.findings.filter((f) => f.grade === 'stop').length ?? 0,
+  adults: plan?.findings.filter((f) => f.grade === 'adult').length ?? 0,
+  fault,
+})

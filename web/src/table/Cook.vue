@@ -1,0 +1,209 @@
+<script setup lang="ts">
+/** The table view: one step, whose turn, what to say, what to watch. No typing, no holding, every tap taken back. */
+import { useNow, useWakeLock } from '@vueuse/core'
+import { Undo2, UserX, NotebookPen } from '@lucide/vue'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { againstPlan, nextTurn, openGates, tableTasks, turnText } from '@lea/core'
+import Notice from '../parts/Notice.vue'
+import Picture from '../parts/Picture.vue'
+import { useMats } from '../parts/useMats'
+import { useSession } from '../stores/session'
+import { useTable } from '../stores/table'
+import CookStep from './CookStep.vue'
+import Emergency from './Emergency.vue'
+import GatePanel from './GatePanel.vue'
+import KeyHelp from './KeyHelp.vue'
+import NoteSheet from './NoteSheet.vue'
+import TableSay from './TableSay.vue'
+import TableTop from './TableTop.vue'
+import TableWatch from './TableWatch.vue'
+import Timer from './Timer.vue'
+import { useTableKeys } from './useTableKeys'
+
+const route = useRoute()
+const router = useRouter()
+const session = useSession()
+const table = useTable()
+const { matOf } = useMats()
+const id = computed(() => String(route.params['id']))
+const emergency = ref(false)
+const noting = ref(false)
+const keyHelp = ref(false)
+const heading = ref<HTMLElement | null>(null)
+const say = ref<InstanceType<typeof TableSay> | null>(null)
+const timer = ref<InstanceType<typeof Timer> | null>(null)
+const { request: keepAwake, isSupported: canKeepAwake } = useWakeLock()
+const now = useNow({ interval: 15000 })
+
+onMounted(async () => {
+  await session.open(id.value)
+  if (session.stored?.state === 'planned') {
+    await router.replace(`/session/${id.value}/weave`)
+    return
+  }
+  await table.open(id.value)
+  if (!table.state.begun) await table.add({ kind: 'begin', body: {} })
+  if (canKeepAwake.value) await keepAwake('screen').catch(() => undefined)
+})
+
+const plan = computed(() => session.plan)
+const step = computed(() => table.state.step ?? plan.value?.schedule[0]?.step ?? '')
+const index = computed(() => plan.value?.schedule.findIndex((s) => s.step === step.value) ?? -1)
+const time = computed(() => plan.value?.schedule[index.value])
+const bowl = computed(() => plan.value?.bowls.find((b) => b.id === session.bowl) ?? plan.value?.bowls[0])
+const tasks = computed(() =>
+  plan.value ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id) : [],
+)
+const gates = computed(() => (plan.value ? openGates(plan.value, table.state, step.value) : []))
+const turn = computed(() => nextTurn(tasks.value))
+const shown = computed(() => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null)
+const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
+const wait = computed(() => tasks.value.find((t) => t.task.mode === 'WAIT')?.task ?? null)
+const pace = computed(() => {
+  const begun = table.state.begun
+  if (!plan.value || !begun) return ''
+  const { behind, left } = againstPlan(plan.value, step.value, (now.value.getTime() - Date.parse(begun)) / 1000)
+  return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
+})
+const sending = computed(() =>
+  table.waiting === 0 ? 'all sent' : `${table.waiting} kept on this device, not sent yet`,
+)
+
+watch(step, () => heading.value?.focus())
+
+async function done(): Promise<void> {
+  if (!turn.value || gates.value.length > 0) return
+  await table.add({ kind: 'turn', body: { turn: turn.value.turn.id, child: turn.value.turn.child } })
+  heading.value?.focus()
+}
+async function notToday(): Promise<void> {
+  if (!turn.value) return
+  await table.add({ kind: 'skip', body: { turn: turn.value.turn.id, child: turn.value.turn.child } })
+  heading.value?.focus()
+}
+async function go(by: number): Promise<void> {
+  const to = plan.value?.schedule[index.value + by]
+  if (!to) {
+    if (by > 0) await router.push(`/session/${id.value}/finish`)
+    return
+  }
+  await table.add({ kind: 'step', body: { step: to.step } })
+}
+async function undo(): Promise<void> {
+  await table.undo()
+  heading.value?.focus()
+}
+
+const { on: keysOn } = useTableKeys({
+  next: () => void (turn.value ? done() : go(1)),
+  forward: () => void go(1),
+  back: () => void go(-1),
+  timer: () => void timer.value?.start(),
+  simpler: () => say.value?.simpler(),
+  harder: () => say.value?.harder(),
+  note: () => (noting.value = true),
+  help: () => (keyHelp.value = true),
+})
+const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0) - 1)
+</script>
+
+<template>
+  <main id="main" class="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0">
+    <p v-if="!plan || !time || !bowl || !table.opened" role="status" class="p-6 text-xl">
+      {{ session.planFault || 'Setting the table …' }}
+      <RouterLink v-if="session.planFault" class="underline" to="/diary">Diary</RouterLink>
+    </p>
+    <template v-else>
+      <header class="flex flex-wrap items-center gap-x-4 gap-y-1 bg-ink px-4 py-2 text-white">
+        <RouterLink :to="`/session/${id}/weave`" class="font-title text-lg font-bold">{{ plan.recipe.title }}</RouterLink>
+        <ol class="flex flex-wrap gap-1.5 text-sm" aria-label="Steps">
+          <li
+            v-for="(s, i) in plan.schedule"
+            :key="s.step"
+            class="rounded-full border px-2.5 py-0.5"
+            :class="s.step === step ? 'border-white bg-white font-bold text-ink' : i < index ? 'border-transparent bg-white/25' : 'border-white/60'"
+            :aria-current="s.step === step ? 'step' : undefined"
+          >
+            {{ s.title }}
+          </li>
+        </ol>
+        <p class="ml-auto text-sm" aria-live="polite">{{ pace }} · {{ sending }}</p>
+      </header>
+      <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
+        {{ table.fault }} Nothing that was tapped is lost; go on.
+      </Notice>
+      <div class="grid min-h-0 flex-1 gap-3 p-3 lg:grid-cols-[minmax(15rem,1fr)_minmax(20rem,1.4fr)_minmax(15rem,0.9fr)]">
+        <section class="patch min-h-0 overflow-y-auto p-2" aria-label="The table" tabindex="0">
+          <div v-if="plan.bowls.length > 1" class="mb-1 flex flex-wrap gap-1.5" role="group" aria-label="Which bowl this screen is at">
+            <button
+              v-for="b in plan.bowls"
+              :key="b.id"
+              type="button"
+              class="min-h-14 flex-1 rounded-patch border-2 px-2 font-semibold"
+              :class="b.id === bowl.id ? 'border-ink bg-ink text-white' : 'border-line bg-white'"
+              :aria-pressed="b.id === bowl.id"
+              @click="session.bowl = b.id"
+            >
+              {{ b.name }}
+            </button>
+          </div>
+          <TableTop
+            :seats="bowl.children"
+            :names="session.nameOf"
+            :mats="matOf"
+            :turn="gates.length === 0 ? (turn?.turn.child ?? null) : null"
+            :fullness="shown && shown.task.measured ? shown.fullness : null"
+          />
+        </section>
+        <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
+          <GatePanel v-if="gates[0]" :need="gates[0]" />
+          <template v-else>
+            <div class="flex items-center gap-3">
+              <Picture :name="time.picture" class="size-12 shrink-0" />
+              <h1 ref="heading" tabindex="-1" class="text-4xl leading-tight outline-none">{{ time.title }}</h1>
+            </div>
+            <CookStep
+              :tasks="tasks"
+              :shown="shown"
+              :turn="turn?.turn ?? null"
+              :says="time.says ?? ''"
+              :words="turn ? turnText(turn.task.task) : ''"
+              @tap="done"
+            />
+            <div class="mt-3 grid grid-cols-3 gap-3">
+              <button type="button" class="btn btn-table" :disabled="table.state.order.length === 0" @click="undo">
+                <Undo2 class="size-5" aria-hidden="true" />undo
+              </button>
+              <button type="button" class="btn btn-table" :disabled="!turn" @click="notToday">
+                <UserX class="size-5" aria-hidden="true" />not today
+              </button>
+              <button type="button" class="btn btn-table" @click="noting = true"><NotebookPen class="size-5" aria-hidden="true" />note</button>
+            </div>
+          </template>
+        </section>
+        <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)]">
+          <TableSay ref="say" :talk="talk" />
+          <TableWatch :plan="plan" :step="step" :next="plan.schedule[index + 1]?.step ?? ''" />
+        </div>
+      </div>
+      <footer class="flex flex-wrap items-center gap-2 px-3 pb-3">
+        <Timer ref="timer" :name="time.title" :seconds="wait?.seconds && wait.seconds < 6 * 3600 ? wait.seconds : 300" />
+        <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
+        <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">emergency</button>
+        <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
+        <span class="flex-1" />
+        <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
+        <button v-if="turn" type="button" class="btn btn-main btn-table min-w-56" :disabled="gates.length > 0" @click="done">
+          done: {{ session.nameOf(turn.turn.child) }}’s turn
+        </button>
+        <button v-else type="button" class="btn btn-main btn-table min-w-56" :disabled="gates.length > 0" @click="go(1)">
+          {{ isLast ? 'finish' : 'next step' }}
+        </button>
+      </footer>
+      <Emergency v-if="emergency" @close="emergency = false" />
+      <NoteSheet v-if="noting" :children="bowl.children" @close="noting = false" />
+      <KeyHelp v-if="keyHelp" v-model:on="keysOn" @close="keyHelp = false" />
+    </template>
+  </main>
+</template>

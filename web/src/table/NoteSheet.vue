@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import Sheet from '../parts/Sheet.vue'
+import { useSession } from '../stores/session'
+import { useTable } from '../stores/table'
+
+defineProps<{ children: string[] }>()
+const emit = defineEmits<{ close: [] }>()
+const session = useSession()
+const table = useTable()
+const QUICK = ['Counted aloud', 'New word', 'Helped another', 'Did it alone', 'Look here later']
+const child = ref('')
+const text = ref('')
+
+async function keep(words: string): Promise<void> {
+  const note = words.trim().slice(0, 500)
+  if (note === '') return
+  await table.add({ kind: 'note', body: { text: note, ...(child.value && { child: child.value }) } })
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet open title="A note" @close="emit('close')">
+    <p class="mb-1 font-semibold">About</p>
+    <div class="mb-3 flex flex-wrap gap-2">
+      <button type="button" class="btn btn-table" :aria-pressed="child === ''" :class="child === '' ? '!bg-ink !text-white' : ''" @click="child = ''">
+        everybody
+      </button>
+      <button
+        v-for="c in children"
+        :key="c"
+        type="button"
+        class="btn btn-table"
+        :class="child === c ? '!bg-ink !text-white' : ''"
+        :aria-pressed="child === c"
+        @click="child = c"
+      >
+        {{ session.nameOf(c) }}
+      </button>
+    </div>
+    <div class="mb-3 flex flex-wrap gap-2">
+      <button v-for="q in QUICK" :key="q" type="button" class="btn btn-table" @click="keep(q)">{{ q }}</button>
+    </div>
+    <label class="font-semibold">In your words<input v-model="text" class="field mt-1 font-normal" maxlength="500" /></label>
+    <button type="button" class="btn btn-main mt-3" :disabled="text.trim() === ''" @click="keep(text)">Keep the note</button>
+  </Sheet>
+</template>

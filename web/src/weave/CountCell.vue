@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { WeaveColumn } from '@lea/core'
+import Amount from '../parts/Amount.vue'
+import { useSession } from '../stores/session'
+
+defineProps<{ column: WeaveColumn }>()
+const session = useSession()
+</script>
+
+<template>
+  <template v-if="column.count">
+    <p>“<Amount :text="column.count.says" />”</p>
+    <p class="mt-0.5 text-xs text-soft">
+      <template v-if="column.count.child">{{ session.nameOf(column.count.child) }} · </template>answer: <Amount :text="column.count.answer" />
+    </p>
+  </template>
+  <span v-else class="text-soft">–</span>
+</template>

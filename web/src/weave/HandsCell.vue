@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { WeaveColumn } from '@lea/core'
+import Mat from '../parts/Mat.vue'
+import { useMats } from '../parts/useMats'
+import { useSession } from '../stores/session'
+import PinJob from './PinJob.vue'
+
+defineProps<{ column: WeaveColumn; wide: boolean }>()
+const session = useSession()
+const { matOf } = useMats()
+</script>
+
+<template>
+  <div v-for="h in column.hands" :key="h.task" class="mb-1.5 last:mb-0">
+    <span class="flex flex-wrap gap-0.5"
+      ><Mat v-for="c in h.children" :key="c" :name="session.nameOf(c)" :mat="matOf(c)"
+    /></span>
+    <span class="block">{{ h.job }}</span>
+    <span v-if="h.adult" class="block text-xs text-soft"
+      >{{ session.nameOf(h.adult) }}{{ h.mode === 'ADULT' ? ' does this' : ' beside' }}</span
+    >
+    <PinJob v-if="wide && h.mode === 'TURNS' && !session.frozen" :task="h.task" />
+  </div>
+  <span v-if="column.hands.length === 0" class="text-soft">wait</span>
+</template>

@@ -1,0 +1,19 @@
+import { expose } from 'comlink'
+import { compile, PlanError, type Plan, type PlanRequest } from '@lea/core'
+
+export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
+
+const planner = {
+  compile(request: PlanRequest): Compiled {
+    const start = performance.now()
+    try {
+      return { plan: compile(request), took: performance.now() - start }
+    } catch (fault) {
+      const says = fault instanceof Error ? fault.message : String(fault)
+      return { error: { field: fault instanceof PlanError ? fault.field : '', says } }
+    }
+  },
+}
+export type Planner = typeof planner
+
+expose(planner)
