@@ -12,8 +12,18 @@ const floor = (room, forbidden) => ({
 })
 module.exports = {
   forbidden: [
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { pathNot: 'node_modules' } } },
-    { name: 'unresolved', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(virtual:|~icons/)|\\?url$' } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { pathNot: 'node_modules' } },
+    },
+    {
+      name: 'unresolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^(virtual:|~icons/)|\\?url$' },
+    },
     floor('amount', 'food|craft|learn|recipe|plan|session|schema'),
     floor('food', 'craft|learn|recipe|plan|session|schema'),
     floor('craft', 'food|learn|recipe|plan|session|schema'),

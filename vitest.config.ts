@@ -17,7 +17,10 @@ export default defineConfig({
         },
       },
       {
-        plugins: [vue(), icons({ compiler: 'vue3' })],
+        plugins: [
+          vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
+          icons({ compiler: 'vue3' }),
+        ],
         test: { name: 'web', root: 'web', include: ['test/**/*.test.ts'], environment: 'happy-dom' },
       },
     ],

@@ -2,7 +2,12 @@
 import { build } from 'esbuild'
 
 await build({
-  entryPoints: { main: 'src/main.ts', 'compile-worker': 'src/plan/compile-worker.ts', calc: 'src/calc/main.ts', bench: 'src/bench/main.ts' },
+  entryPoints: {
+    main: 'src/main.ts',
+    'compile-worker': 'src/plan/compile-worker.ts',
+    calc: 'src/calc/main.ts',
+    bench: 'src/bench/main.ts',
+  },
   outdir: 'dist',
   bundle: true,
   platform: 'node',

@@ -5,30 +5,14 @@ import session from 'express-session'
 import helmet from 'helmet'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import type { Pool } from 'pg'
 import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
-import type { PlanThread } from './plan/thread'
+import type { House } from './house'
 import { recordRoutes } from './routes/record'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
-
-/** What the routes are given: the database, the plan thread and the settings of this server. */
-export interface House {
-  pool: Pool
-  plans: PlanThread
-  log: Logger
-  cookieSecret: string
-  /** Failed sign-ins from one address in a quarter of an hour. */
-  signInsAllowed: number
-  /** Served over https (a proxy in front): cookies are then Secure. */
-  https: boolean
-  /** Folder of the built pages, or null for the interface of the server alone. */
-  pages: string | null
-}
 
 const DAY = 24 * 3600 * 1000
 
@@ -113,7 +97,12 @@ function api(house: House): express.Router {
 function servePages(app: Express, pages: string): void {
   app.use(
     '/assets',
-    express.static(join(pages, 'assets'), { immutable: true, maxAge: '1y', index: false, fallthrough: false }),
+    express.static(join(pages, 'assets'), {
+      immutable: true,
+      maxAge: '1y',
+      index: false,
+      fallthrough: false,
+    }),
   )
   app.use(express.static(pages, { index: false, maxAge: 0 }))
   app.get('/{*path}', (_req, res) => {

@@ -48,7 +48,10 @@ function inWords(fault: KnownError): Fault | null {
   if (fault.type?.startsWith('request.')) return new Fault(400, 'the request was cut off')
   if (fault.status === 400) return new Fault(400, 'the request could not be read')
   if (fault.code === '23505') {
-    return new Fault(409, fault.constraint?.includes('sign_in') ? 'this sign-in name is taken' : 'this is there already')
+    return new Fault(
+      409,
+      fault.constraint?.includes('sign_in') ? 'this sign-in name is taken' : 'this is there already',
+    )
   }
   if (fault.code === '23503') return new Fault(409, 'something still uses this, or what it names is gone')
   if (fault.code?.startsWith('22')) return new Fault(400, 'the text holds characters that cannot be stored')

@@ -12,7 +12,13 @@ export function startingRules(kind: HouseRules['kind'], country: HouseRules['cou
   }
 }
 
-const measure = (id: string, name: string, size: string, unit: string, count: number): Measure => ({ id, name, size, unit, count })
+const measure = (id: string, name: string, size: string, unit: string, count: number): Measure => ({
+  id,
+  name,
+  size,
+  unit,
+  count,
+})
 
 const CUPS: Measure[] = [
   measure('cup', '1 cup', '1', 'cup_m', 1),

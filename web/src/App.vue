@@ -26,7 +26,9 @@ watch(
 </script>
 
 <template>
-  <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-white focus:p-2">To the content</a>
+  <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-white focus:p-2"
+    >To the content</a
+  >
   <TopBar v-if="bar" />
   <RouterView />
 </template>

@@ -13,9 +13,14 @@ export class ApiFault extends Error {
 }
 
 /** No answer at all: the network or the server is away. */
-export const isOffline = (fault: unknown): boolean => fault instanceof ApiFault && (fault.status === 0 || fault.status === 503)
+export const isOffline = (fault: unknown): boolean =>
+  fault instanceof ApiFault && (fault.status === 0 || fault.status === 503)
 
-export async function api<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function api<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  path: string,
+  body?: unknown,
+): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {

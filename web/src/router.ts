@@ -6,17 +6,37 @@ export function makeRouter(): Router {
     history: createWebHistory(),
     routes: [
       { path: '/', redirect: '/diary' },
-      { path: '/sign-in', component: () => import('./pages/SignIn.vue'), meta: { open: true, title: 'Sign in' } },
-      { path: '/first-visit', component: () => import('./pages/FirstVisit.vue'), meta: { open: true, title: 'First visit' } },
-      { path: '/emergency', component: () => import('./pages/EmergencyPage.vue'), meta: { open: true, title: 'Emergency' } },
+      {
+        path: '/sign-in',
+        component: () => import('./pages/SignIn.vue'),
+        meta: { open: true, title: 'Sign in' },
+      },
+      {
+        path: '/first-visit',
+        component: () => import('./pages/FirstVisit.vue'),
+        meta: { open: true, title: 'First visit' },
+      },
+      {
+        path: '/emergency',
+        component: () => import('./pages/EmergencyPage.vue'),
+        meta: { open: true, title: 'Emergency' },
+      },
       { path: '/diary', component: () => import('./pages/Diary.vue'), meta: { title: 'Diary' } },
       { path: '/recipes', component: () => import('./pages/Recipes.vue'), meta: { title: 'Recipes' } },
       { path: '/recipes/:id', component: () => import('./pages/RecipePage.vue'), meta: { title: 'Recipe' } },
       { path: '/children', component: () => import('./pages/Children.vue'), meta: { title: 'Children' } },
       { path: '/cupboard', component: () => import('./pages/Cupboard.vue'), meta: { title: 'Cupboard' } },
       { path: '/record', component: () => import('./pages/Record.vue'), meta: { title: 'Record' } },
-      { path: '/record/sessions/:id', component: () => import('./pages/SessionRecord.vue'), meta: { title: 'Record of a session' } },
-      { path: '/record/children/:id', component: () => import('./pages/ChildRecord.vue'), meta: { title: 'Record of a child' } },
+      {
+        path: '/record/sessions/:id',
+        component: () => import('./pages/SessionRecord.vue'),
+        meta: { title: 'Record of a session' },
+      },
+      {
+        path: '/record/children/:id',
+        component: () => import('./pages/ChildRecord.vue'),
+        meta: { title: 'Record of a child' },
+      },
       { path: '/setting', component: () => import('./pages/Setting.vue'), meta: { title: 'Setting' } },
       {
         path: '/session/:id',
@@ -32,8 +52,16 @@ export function makeRouter(): Router {
           { path: 'ready', component: () => import('./session/Ready.vue'), meta: { title: 'Ready' } },
         ],
       },
-      { path: '/session/:id/cook', component: () => import('./table/Cook.vue'), meta: { title: 'Cook', table: true } },
-      { path: '/session/:id/finish', component: () => import('./table/Finish.vue'), meta: { title: 'Finish' } },
+      {
+        path: '/session/:id/cook',
+        component: () => import('./table/Cook.vue'),
+        meta: { title: 'Cook', table: true },
+      },
+      {
+        path: '/session/:id/finish',
+        component: () => import('./table/Finish.vue'),
+        meta: { title: 'Finish' },
+      },
       { path: '/:path(.*)*', component: () => import('./pages/Nowhere.vue'), meta: { title: 'Not here' } },
     ],
   })

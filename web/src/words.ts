@@ -8,7 +8,12 @@ export function todayText(): string {
   return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`
 }
 
-const LONG = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' })
+const LONG = new Intl.DateTimeFormat('en-GB', {
+  weekday: 'long',
+  day: 'numeric',
+  month: 'long',
+  timeZone: 'UTC',
+})
 
 /** "Thursday 26 November", or "today". */
 export function dayText(day: string): string {
@@ -18,7 +23,9 @@ export function dayText(day: string): string {
 
 /** A child's birth month in words: "April 2022". */
 export const monthText = (month: string): string =>
-  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(new Date(`${month}-15T12:00:00Z`))
+  new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric', timeZone: 'UTC' }).format(
+    new Date(`${month}-15T12:00:00Z`),
+  )
 
 /** The time of day of an ISO time on this device, `HH:MM`. */
 export function timeText(iso: string): string {

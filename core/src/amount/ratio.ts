@@ -77,6 +77,7 @@ export const isWhole = (value: Fraction): boolean => value.d === 1n
 /** A whole rational as a JavaScript integer. @throws AmountError where it is not whole or too large. */
 export function toInteger(value: Fraction): number {
   const n = Number(value.toFraction())
-  if (!isWhole(value) || !Number.isSafeInteger(n)) throw new AmountError(`${toMixed(value)} is not a whole number`)
+  if (!isWhole(value) || !Number.isSafeInteger(n))
+    throw new AmountError(`${toMixed(value)} is not a whole number`)
   return n
 }

@@ -35,7 +35,12 @@ export interface EggCount {
  * @param eggs eggs in the recipe; weights are edible grams of one egg
  * @source calc.md `eggs`; rule of the 10 % is common practice
  */
-export function eggCount(eggs: Ratio | Fraction, factor: Fraction, recipeEggGrams: Ratio, boxEggGrams: Ratio): EggCount {
+export function eggCount(
+  eggs: Ratio | Fraction,
+  factor: Fraction,
+  recipeEggGrams: Ratio,
+  boxEggGrams: Ratio,
+): EggCount {
   const needed = ratio(eggs).mul(factor).mul(recipeEggGrams)
   const exact = needed.div(boxEggGrams)
   const nearest = exact.add('1/2').floor()

@@ -60,11 +60,14 @@ export function formFor(technique: Technique, months: number, knives: KnifeRule 
     return { kind: 'not-yet', why: from ? `from ${ageFrom(from)}` : 'not in this group' }
   }
   if (row.code === 'A') return { kind: 'adult', why: 'an adult does this at this age' }
-  const rungs = technique.ladder.filter((r) => r.fromMonths <= months && !/pointed|cook's knife|paring/.test(r.tool))
+  const rungs = technique.ladder.filter(
+    (r) => r.fromMonths <= months && !/pointed|cook's knife|paring/.test(r.tool),
+  )
   const rung = technique.hazard === 'blade' && knives === 'soft-first' ? rungs[0] : rungs[rungs.length - 1]
   const own = rung?.supervision ? at(rung.supervision, months) : undefined
   const strict = own && STRICTNESS[own.code] > STRICTNESS[row.code] ? own : row
-  if (strict.code === 'A' || strict.code === 'N') return { kind: 'adult', why: 'an adult does this at this age' }
+  if (strict.code === 'A' || strict.code === 'N')
+    return { kind: 'adult', why: 'an adult does this at this age' }
   return { kind: 'do', tool: rung?.tool ?? '', code: strict.code, perAdult: strict.children ?? 1 }
 }
 

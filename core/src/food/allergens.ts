@@ -22,7 +22,10 @@ const BY_ID = new Map(ALLERGENS.map((a) => [a.id, a]))
 export const allergenOf = (id: string): Allergen | undefined => BY_ID.get(id)
 
 /** The word people read: `soya`, `milk`; free words stay as they are. */
-export const allergenName = (id: string): string => (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
+const CONDITIONS: Record<string, string> = { coeliac: 'gluten', 'lactose-intolerance': 'lactose' }
+
+export const allergenName = (id: string): string =>
+  CONDITIONS[id] ?? (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
 
 /** Nuts that are all but the same to the immune system: a child with one is treated as having both. Source: IUIS. */
 const PAIRS: Record<string, string> = {

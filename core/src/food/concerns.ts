@@ -44,13 +44,22 @@ export const MEETING_WORDS: Record<Meeting, string> = {
   nothing: 'nothing found: check the packet',
 }
 
-const plain = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
+const plain = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
 const stem = (word: string): string => word.replace(/(ies|es|s)$/, '')
 
 /** Free words against the names of a food: "peaches" meets "tinned peach". */
 function wordsMeet(words: string, food: Food): boolean {
-  const wanted = plain(words).split(' ').filter((w) => w.length > 2).map(stem)
-  const names = isUnknown(food) ? [food.name] : [food.name, food.plural ?? '', ...food.aliases, ...food.extras]
+  const wanted = plain(words)
+    .split(' ')
+    .filter((w) => w.length > 2)
+    .map(stem)
+  const names = isUnknown(food)
+    ? [food.name]
+    : [food.name, food.plural ?? '', ...food.aliases, ...food.extras]
   const have = new Set(plain(names.join(' ')).split(' ').map(stem))
   return wanted.length > 0 && wanted.some((w) => have.has(w))
 }
@@ -63,7 +72,8 @@ export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
   const known = allergenOf(allergen) !== undefined
   if (packet && packet.lookedFor.includes(allergen)) {
     if (listHolds(packet.lists, allergen) === 'yes' || packet.lists.includes(allergen)) return 'lists'
-    const isPlainAllergen = !isUnknown(food) && !food.compound && typicalMeeting(allergen, known, food) === 'lists'
+    const isPlainAllergen =
+      !isUnknown(food) && !food.compound && typicalMeeting(allergen, known, food) === 'lists'
     if (isPlainAllergen) return 'lists'
     if (listHolds(packet.lists, allergen) === 'unsure') return 'ask'
     if (listHolds(packet.may, allergen) !== 'no' || packet.may.includes(allergen)) return 'may'

@@ -10,7 +10,8 @@ export const dietKey = (diet: Diet): string => `diet:${diet}`
 
 /** How a food meets a diet: `lists` where it breaks it, `ask` where it depends on the make. */
 export function meetDiet(diet: Diet, food: Food, packet?: Packet): Meeting {
-  if (packet?.lookedFor.includes(dietKey(diet))) return packet.lists.includes(dietKey(diet)) ? 'lists' : 'nothing'
+  if (packet?.lookedFor.includes(dietKey(diet)))
+    return packet.lists.includes(dietKey(diet)) ? 'lists' : 'nothing'
   if (isUnknown(food)) return 'ask'
   const flag = food.diets[diet]
   if (flag === 'no') return 'lists'

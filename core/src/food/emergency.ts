@@ -9,7 +9,8 @@ export interface EmergencyPart {
   source: string
 }
 
-export const EMERGENCY_NUMBERS = '999 or 112 in the UK, 112 in the EU, 911 in the US and Canada, 000 in Australia, 111 in New Zealand'
+export const EMERGENCY_NUMBERS =
+  '999 or 112 in the UK, 112 in the EU, 911 in the US and Canada, 000 in Australia, 111 in New Zealand'
 
 export const EMERGENCY: readonly EmergencyPart[] = [
   {
@@ -48,5 +49,9 @@ export const EMERGENCY: readonly EmergencyPart[] = [
     ],
     source: 'NHS; from memory',
   },
-  { title: 'Cut', steps: ['Press with a clean cloth, raise it, call the first aider.'], source: 'NHS; from memory' },
+  {
+    title: 'Cut',
+    steps: ['Press with a clean cloth, raise it, call the first aider.'],
+    source: 'NHS; from memory',
+  },
 ]

@@ -51,7 +51,11 @@ function scoopPrompts(fact: Extract<Fact, { kind: 'scoop' }>): Prompt[] {
   const target = `${numberText(fact.target)} ${fact.unitWord}`
   if (!derived.whole) {
     return [
-      { level: 'model', says: `Look, the ${fact.food} goes in. Nearly full, and stop!`, answer: 'looks, or says stop' },
+      {
+        level: 'model',
+        says: `Look, the ${fact.food} goes in. Nearly full, and stop!`,
+        answer: 'looks, or says stop',
+      },
       {
         level: 'open',
         says: `The ${size} does not fit ${target} exactly. What could we do?`,
@@ -62,13 +66,21 @@ function scoopPrompts(fact: Extract<Fact, { kind: 'scoop' }>): Prompt[] {
   const n = toInteger(ratio(derived.scoops))
   const scoops = one(n, 'scoop')
   const prompts: Prompt[] = [
-    { level: 'model', says: countAloud(n, n === 1 ? 'scoop' : 'scoops'), answer: 'looks, joins in, or says a number' },
+    {
+      level: 'model',
+      says: countAloud(n, n === 1 ? 'scoop' : 'scoops'),
+      answer: 'looks, joins in, or says a number',
+    },
     {
       level: 'choice',
       says: `Is this scoop of ${fact.food} full, or half full?`,
       answer: 'full, and level',
     },
-    { level: 'focused', says: `We need ${target} of ${fact.food}. How many scoops of ${size}? Let us count.`, answer: scoops },
+    {
+      level: 'focused',
+      says: `We need ${target} of ${fact.food}. How many scoops of ${size}? Let us count.`,
+      answer: scoops,
+    },
   ]
   prompts.push(
     fact.k > 0
@@ -90,7 +102,11 @@ function countPrompts(food: string, n: number): Prompt[] {
   const rising: Prompt[] = [
     { level: 'model', says: countAloud(n, food), answer: 'looks, joins in, or says a number' },
     { level: 'focused', says: `How many ${food}? Touch or say each one once.`, answer: String(n) },
-    { level: 'open', says: `There will be one more. How many ${food} then? How do you know?`, answer: String(n + 1) },
+    {
+      level: 'open',
+      says: `There will be one more. How many ${food} then? How do you know?`,
+      answer: String(n + 1),
+    },
   ]
   const other = n > 1 ? n - 1 : n + 1
   rising.splice(1, 0, { level: 'choice', says: `Is it ${other} ${food}, or ${n}?`, answer: String(n) })
@@ -101,13 +117,26 @@ function sharePrompts(food: string, n: number, people: number): Prompt[] {
   const d = shareDerived(n, people)
   const left = d.left === 0 ? 'none left over' : `${d.left} left over`
   return [
-    { level: 'model', says: `One for you, one for you… until everybody has some ${food}.`, answer: 'gives one to each' },
-    { level: 'choice', says: 'Has everybody got one, or is somebody waiting?', answer: 'looks round the table' },
-    { level: 'focused', says: `${n} ${food}, ${one(people, 'child', 'children')}. How many each?`, answer: `${d.each} each, ${left}` },
+    {
+      level: 'model',
+      says: `One for you, one for you… until everybody has some ${food}.`,
+      answer: 'gives one to each',
+    },
+    {
+      level: 'choice',
+      says: 'Has everybody got one, or is somebody waiting?',
+      answer: 'looks round the table',
+    },
+    {
+      level: 'focused',
+      says: `${n} ${food}, ${one(people, 'child', 'children')}. How many each?`,
+      answer: `${d.each} each, ${left}`,
+    },
     {
       level: 'open',
       says: `How could we share ${n} ${food} fairly between ${people}?`,
-      answer: d.left === 0 ? `${d.each} each` : `${d.exactEach} each if we cut, or ${d.each} each and ${left}`,
+      answer:
+        d.left === 0 ? `${d.each} each` : `${d.exactEach} each if we cut, or ${d.each} each and ${left}`,
     },
   ]
 }
@@ -115,9 +144,21 @@ function sharePrompts(food: string, n: number, people: number): Prompt[] {
 function timerPrompts(minutes: number, start: string): Prompt[] {
   return [
     { level: 'model', says: 'Now we wait. Wait… wait… ready!', answer: 'waits, or says ready' },
-    { level: 'choice', says: 'Is it a short wait or a long wait?', answer: minutes >= 10 ? 'a long one' : 'a short one' },
-    { level: 'focused', says: `It takes ${one(minutes, 'minute')}. What can we do ten times while we wait?`, answer: 'any idea, then count to ten' },
-    { level: 'open', says: `It starts at ${start} and takes ${one(minutes, 'minute')}. When is it done?`, answer: clockAfter(start, minutes) },
+    {
+      level: 'choice',
+      says: 'Is it a short wait or a long wait?',
+      answer: minutes >= 10 ? 'a long one' : 'a short one',
+    },
+    {
+      level: 'focused',
+      says: `It takes ${one(minutes, 'minute')}. What can we do ten times while we wait?`,
+      answer: 'any idea, then count to ten',
+    },
+    {
+      level: 'open',
+      says: `It starts at ${start} and takes ${one(minutes, 'minute')}. When is it done?`,
+      answer: clockAfter(start, minutes),
+    },
   ]
 }
 

@@ -99,7 +99,11 @@ const CONCEPTS: Record<string, string> = {
 }
 
 /** Two or three words of a step: what we do, to which food, and one idea, each with its home words. */
-export function wordsOf(techniques: readonly string[], foods: readonly string[], languages: readonly string[]): StepWord[] {
+export function wordsOf(
+  techniques: readonly string[],
+  foods: readonly string[],
+  languages: readonly string[],
+): StepWord[] {
   const verb = techniques.map((t) => VERBS[t]).find((v) => v !== undefined)
   const concept = techniques.map((t) => CONCEPTS[t]).find((c) => c !== undefined)
   const food = foods.find((f) => ROWS.has(glossaryFood(f)))

@@ -4,6 +4,7 @@
  * Does little yet: the bowls are one for all or one for each group, and every child at the table is checked against
  * every line, whichever bowl it is for (bowls share a table); a swap holds for all bowls. Own bowls come later.
  */
+import { factorBetween, scale } from '../amount/scale'
 import { amountText } from '../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../food/swaps'
 import { foodName, isUnknown } from '../food/foods'
@@ -49,7 +50,12 @@ function decidedLines(line: RecipeLine, { foods }: Start, decisions: readonly De
   const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
   const chosen = decisionOn(decisions, 'swap', line.id)
   const swap = chosen && swapOf(chosen.swap)
-  const base = { line: line.id, role: line.role, ...(line.prep && { prep: line.prep }), ...(shape && { shape }) }
+  const base = {
+    line: line.id,
+    role: line.role,
+    ...(line.prep && { prep: line.prep }),
+    ...(shape && { shape }),
+  }
   if (!swap || !swapsFor(line.food, line.role, line.unit).includes(swap)) {
     const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
     return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
@@ -70,7 +76,10 @@ interface Met extends Touches {
 }
 
 /** How a food meets every concern and diet of the children present. */
-function meetings(foodId: string, { people, foods, packets }: Pick<Start, 'people' | 'foods' | 'packets'>): Met[] {
+function meetings(
+  foodId: string,
+  { people, foods, packets }: Pick<Start, 'people' | 'foods' | 'packets'>,
+): Met[] {
   const food = foods.of(foodId)
   const packet = packets.get(foodId)
   return people.flatMap((child) => [
@@ -80,12 +89,18 @@ function meetings(foodId: string, { people, foods, packets }: Pick<Start, 'peopl
     }),
     ...child.diets.map((diet) => {
       const meeting = meetDiet(diet, food, packet)
-      return { child: child.id, about: dietKey(diet), meeting, grade: meeting === 'nothing' ? null : ('stop' as const) }
+      return {
+        child: child.id,
+        about: dietKey(diet),
+        meeting,
+        grade: meeting === 'nothing' ? null : ('stop' as const),
+      }
     }),
   ])
 }
 
-const aboutName = (about: string): string => (about.startsWith('diet:') ? about.slice(5) : allergenName(about))
+const aboutName = (about: string): string =>
+  about.startsWith('diet:') ? about.slice(5) : allergenName(about)
 
 function concernFinding(line: AdaptedLine, met: readonly Met[], start: Start): Finding | null {
   const touching = met.filter((m) => m.grade !== null)
@@ -97,7 +112,12 @@ function concernFinding(line: AdaptedLine, met: readonly Met[], start: Start): F
     pass: 'adapt',
     grade: worst(touching.map((m) => m.grade ?? 'know')),
     subject: { line: line.id, food: line.food },
-    touches: touching.map(({ child, about, level, meeting }) => ({ child, about, meeting, ...(level && { level }) })),
+    touches: touching.map(({ child, about, level, meeting }) => ({
+      child,
+      about,
+      meeting,
+      ...(level && { level }),
+    })),
     says: sentence(line.name, touching),
     because: packet
       ? 'The packet was read today.'
@@ -118,13 +138,15 @@ function sentence(name: string, touching: readonly Met[]): string {
     const ones = touching.filter((t) => t.meeting === meeting)
     if (ones.length === 0) return []
     const abouts = [...new Set(ones.map((t) => aboutName(t.about)))].join(', ')
-    if (meeting === 'lists') return [ones.every((o) => o.about.startsWith('diet:')) ? `is not ${abouts}` : `lists ${abouts}`]
+    if (meeting === 'lists')
+      return [ones.every((o) => o.about.startsWith('diet:')) ? `is not ${abouts}` : `lists ${abouts}`]
     return [meeting === 'may' ? `may contain ${abouts}` : `needs its packet read for ${abouts}`]
   })
   const who = [...new Set(touching.map((t) => t.child))].map((child) => {
     const own = touching.filter((t) => t.child === child)
     const what = own.map((t) => {
-      const level = t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
+      const level =
+        t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
       return `${aboutName(t.about)} (${level})`
     })
     return `${nameToken(child)}: ${what.join(', ')}`
@@ -166,16 +188,21 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, start: Start): Fix[]
   return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, start))
 }
 
-function swapFix(swap: Swap, original: RecipeLine, open: readonly Met[], { foods, recipe, people }: Start): Fix {
-  const factor = people.length / recipe.serves
-  const parts = applySwap(swap, original.amount, original.unit)
+function swapFix(
+  swap: Swap,
+  original: RecipeLine,
+  open: readonly Met[],
+  { foods, recipe, people }: Start,
+): Fix {
+  const all = scale(original.amount, factorBetween(recipe.serves, people.length)).amount
+  const parts = applySwap(swap, all, original.unit)
   const names = parts.map((p) => foods.of(p.food).name).join(' and ')
   const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')
   const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${aboutName(m.about)}`)
   return {
     label: `${names[0]?.toUpperCase() ?? ''}${names.slice(1)} for everyone`,
     cost: [
-      `${amounts}${factor === 1 ? '' : ' a batch'}`,
+      `${amounts} in all`,
       swap.effect,
       ...(still.length > 0 ? [`still to read (${[...new Set(still)].join('; ')})`] : []),
     ].join(' · '),

@@ -43,6 +43,22 @@ export interface StoredSession {
   decisions: Decision[]
   state: 'planned' | 'cooking' | 'finished'
 }
+/** What a person enters of a session: without its id, decisions and state. */
+export type SessionInputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
+
+export function inputsOf({
+  date,
+  start,
+  until,
+  recipe,
+  children,
+  guests,
+  adults,
+  seats,
+}: StoredSession): SessionInputs {
+  return { date, start, until, recipe, children, guests, adults, seats }
+}
+
 export interface StoredSetting {
   name: string
   rules: HouseRules
@@ -69,7 +85,12 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
 
 export function assemble(
   session: StoredSession,
-  stored: { setting: StoredSetting; recipe: Recipe; children: readonly StoredChild[]; adults: readonly StoredAdult[] },
+  stored: {
+    setting: StoredSetting
+    recipe: Recipe
+    children: readonly StoredChild[]
+    adults: readonly StoredAdult[]
+  },
 ): PlanRequest {
   const people = new Map<string, StoredChild | StoredGuest>()
   for (const child of stored.children) if (session.children.includes(child.id)) people.set(child.id, child)

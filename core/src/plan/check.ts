@@ -30,9 +30,12 @@ function handsRules(plan: Plan, request: PlanRequest): string[] {
     if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
     const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
     const out: string[] = []
-    if (formFor(technique, age, request.rules.knives).kind !== 'do') out.push(`${turn.id}: ${turn.child} is too young`)
+    if (formFor(technique, age, request.rules.knives).kind !== 'do')
+      out.push(`${turn.id}: ${turn.child} is too young`)
     for (const food of task.handles) {
-      const bad = child.concerns.find((c) => barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c))
+      const bad = child.concerns.find((c) =>
+        barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c),
+      )
       if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
     }
     if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
@@ -41,7 +44,14 @@ function handsRules(plan: Plan, request: PlanRequest): string[] {
 }
 
 function timeRules(plan: Plan): string[] {
-  const out: string[] = []
+  const steps = new Map(plan.schedule.map((s) => [s.step, s]))
+  const taskOf = new Map(plan.tasks.map((t) => [t.id, t]))
+  const out = plan.turns.flatMap((turn) => {
+    const step = steps.get(taskOf.get(turn.task)?.step ?? '')
+    return step && turn.start >= step.start && turn.end <= step.start + step.seconds
+      ? []
+      : [`${turn.id} lies outside its step`]
+  })
   const sitting = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
   const stepOf = new Map(plan.tasks.map((t) => [t.id, t.step]))
   const byChild = new Map<string, Plan['turns']>()
@@ -54,7 +64,8 @@ function timeRules(plan: Plan): string[] {
     for (let i = 1; i < sorted.length; i++) {
       const before = sorted[i - 1]
       const after = sorted[i]
-      if (before && after && after.start < before.end) out.push(`${who} is at ${before.id} and ${after.id} at once`)
+      if (before && after && after.start < before.end)
+        out.push(`${who} is at ${before.id} and ${after.id} at once`)
     }
   }
   return out
@@ -82,5 +93,14 @@ function amountRules(plan: Plan): string[] {
 function bowlRules(plan: Plan, request: PlanRequest): string[] {
   const placed = plan.bowls.flatMap((b) => b.children).sort()
   const present = request.children.map((c) => c.id).sort()
-  return placed.join() === present.join() ? [] : ['the bowls do not hold exactly the children who are present']
+  const out =
+    placed.join() === present.join() ? [] : ['the bowls do not hold exactly the children who are present']
+  for (const [what, ids] of [
+    ['task', plan.tasks],
+    ['turn', plan.turns],
+    ['finding', plan.findings],
+  ] as const) {
+    if (new Set(ids.map((x) => x.id)).size !== ids.length) out.push(`two of one ${what} id`)
+  }
+  return out
 }

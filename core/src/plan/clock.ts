@@ -28,19 +28,23 @@ export const clock: Pass<Dealt, Clocked> = (draft, request) => {
     }
     const seconds = stepSeconds(step, draft, atOnce, now, starts)
     schedule.push(stepTime(step, sitting, now, seconds, request))
-    const overnight = step.tasks.some((t) => t.mode === 'WAIT') && followedByNextSitting(step, draft.recipe.steps)
+    const overnight =
+      step.tasks.some((t) => t.mode === 'WAIT') && followedByNextSitting(step, draft.recipe.steps)
     if (!overnight) now += seconds
   }
   const timed = draft.turns.map((t) => timeTurn(t, draft.tasks, starts))
   const totals = totalsOf(draft, timed, schedule, request)
-  return { draft: { ...draft, turns: timed, schedule, totals }, findings: clockFindings(draft, totals, request) }
+  return {
+    draft: { ...draft, turns: timed, schedule, totals },
+    findings: clockFindings(draft, totals, request),
+  }
 }
 
 const followedByNextSitting = (step: RecipeStep, steps: readonly RecipeStep[]): boolean =>
   steps[steps.indexOf(step) + 1]?.nextSitting === true
 
-/** How many children do an EACH task at once: the adults' reach, or all where they are only overseen. */
-const reach = (task: Task): number => Math.max(1, ...task.forms.map((f) => Math.min(f.perAdult, f.children.length)))
+/** How many children of a bowl do an EACH task at once: what the strictest form lets one adult watch. */
+const reach = (task: Task): number => Math.max(1, Math.min(task.n, ...task.forms.map((f) => f.perAdult)))
 
 /** Seconds that a task keeps its bowl busy. */
 export function taskSeconds(task: Task): number {
@@ -49,7 +53,13 @@ export function taskSeconds(task: Task): number {
   return task.seconds
 }
 
-function stepSeconds(step: RecipeStep, draft: Dealt, atOnce: number, now: number, starts: Map<string, number>): number {
+function stepSeconds(
+  step: RecipeStep,
+  draft: Dealt,
+  atOnce: number,
+  now: number,
+  starts: Map<string, number>,
+): number {
   let end = now
   for (let wave = 0; wave < draft.bowls.length; wave += atOnce) {
     const from = end
@@ -67,8 +77,16 @@ function stepSeconds(step: RecipeStep, draft: Dealt, atOnce: number, now: number
   return end - now
 }
 
-function stepTime(step: RecipeStep, sitting: number, start: number, seconds: number, request: PlanRequest): StepTime {
-  const passive = step.tasks.every((t) => t.mode === 'WAIT' || t.mode === 'ADULT') && step.tasks.some((t) => t.mode === 'WAIT')
+function stepTime(
+  step: RecipeStep,
+  sitting: number,
+  start: number,
+  seconds: number,
+  request: PlanRequest,
+): StepTime {
+  const passive =
+    step.tasks.every((t) => t.mode === 'WAIT' || t.mode === 'ADULT') &&
+    step.tasks.some((t) => t.mode === 'WAIT')
   return {
     step: step.id,
     title: step.title,
@@ -91,7 +109,12 @@ function timeTurn(turn: Turn, tasks: readonly Task[], starts: ReadonlyMap<string
   return { ...turn, start, end: start + task.seconds }
 }
 
-function totalsOf(draft: Dealt, turns: readonly Turn[], schedule: readonly StepTime[], request: PlanRequest): Plan['totals'] {
+function totalsOf(
+  draft: Dealt,
+  turns: readonly Turn[],
+  schedule: readonly StepTime[],
+  request: PlanRequest,
+): Plan['totals'] {
   const first = schedule.filter((s) => s.sitting === 1)
   const lastActive = first.filter((s) => !(s.passive && schedule.some((o) => o.sitting > 1)))
   const seconds = Math.max(0, ...lastActive.map((s) => s.start + s.seconds))
@@ -103,7 +126,12 @@ function totalsOf(draft: Dealt, turns: readonly Turn[], schedule: readonly StepT
     perChild: draft.people.map((p) => {
       const own = turns.filter((t) => t.child === p.id)
       const shared = own.filter((t) => draft.tasks.some((k) => k.id === t.task && k.mode === 'TURNS'))
-      return { child: p.id, turns: shared.length, jobs: own.length, longestWait: waitIn(p.id, draft.tasks, turns) }
+      return {
+        child: p.id,
+        turns: shared.length,
+        jobs: own.length,
+        longestWait: waitIn(p.id, draft.tasks, turns),
+      }
     }),
   }
 }
@@ -140,7 +168,13 @@ function clockFindings(draft: Dealt, totals: Plan['totals'], request: PlanReques
         says: `It ends at ${totals.endsAt}, ${late} minutes after the families come at ${until}.`,
         because: `${Math.round(totals.seconds / 60)} minutes of steps from ${start}.`,
         source: 'computed',
-        fixes: [{ label: `Start at ${earlier}`, cost: `${late} minutes earlier`, action: { do: 'start-at', start: earlier } }],
+        fixes: [
+          {
+            label: `Start at ${earlier}`,
+            cost: `${late} minutes earlier`,
+            action: { do: 'start-at', start: earlier },
+          },
+        ],
         restsOn: [until, totals.endsAt],
       }),
     )

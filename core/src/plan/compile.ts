@@ -61,18 +61,25 @@ export function compile(request: PlanRequest): Plan {
 
 function begin(request: PlanRequest): Start {
   const { children, recipe, session } = request
-  if (children.length === 0) throw new PlanError('children', 'nobody is in this session yet: choose who comes')
+  if (children.length === 0)
+    throw new PlanError('children', 'nobody is in this session yet: choose who comes')
   if (children.length > MAX_CHILDREN) {
     throw new PlanError('children', `${children.length} children: a session holds ${MAX_CHILDREN}`)
   }
-  if (recipe.steps.length === 0) throw new PlanError('recipe.steps', 'this recipe has no steps yet: add at least one')
-  const people = children.map((c): Person => ({ ...c, age: c.birth ? monthsOn(c.birth, session.date) : (c.months ?? 0) }))
+  if (recipe.steps.length === 0)
+    throw new PlanError('recipe.steps', 'this recipe has no steps yet: add at least one')
+  const people = children.map((c): Person => ({
+    ...c,
+    age: c.birth ? monthsOn(c.birth, session.date) : (c.months ?? 0),
+  }))
   return {
     recipe,
     people,
     youngest: Math.min(...people.map((p) => p.age)),
     foods: foodBook(request.foods),
-    packets: new Map(request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : []))),
+    packets: new Map(
+      request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : [])),
+    ),
   }
 }
 
@@ -88,7 +95,12 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
   const plan: Omit<Plan, 'digest'> = {
     version: 1,
     session: request.session.id,
-    recipe: { id: recipe.id, title: recipe.title, serves: recipe.serves, ...(recipe.pieces && { pieces: recipe.pieces }) },
+    recipe: {
+      id: recipe.id,
+      title: recipe.title,
+      serves: recipe.serves,
+      ...(recipe.pieces && { pieces: recipe.pieces }),
+    },
     children: draft.people.map((p) => ({ id: p.id, months: p.age, ageText: ageText(p.age) })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,

@@ -5,7 +5,15 @@ export type Decision =
   | { kind: 'leave-out'; line: string }
   | { kind: 'shape'; line: string; shape: string }
   | { kind: 'measure'; line: string; measure: string }
-  | { kind: 'packet'; food: string; lists: string[]; may: string[]; lookedFor: string[]; readBy: string[]; at: string }
+  | {
+      kind: 'packet'
+      food: string
+      lists: string[]
+      may: string[]
+      lookedFor: string[]
+      readBy: string[]
+      at: string
+    }
   | { kind: 'pin'; task: string; child: string }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string }
 

@@ -47,8 +47,10 @@ function aheadOf(draft: Talked): Plan['ahead'] {
   }
   for (const line of draft.lines) {
     if (line.prep) ahead.push({ when: 'before', says: `${line.name}: ${line.prep}` })
-    else if (line.shape) ahead.push({ when: 'before', says: `${line.name}: ${PREPARATIONS[line.shape] ?? line.shape}` })
-    if (line.method) ahead.push({ when: 'before', says: `instead of ${line.swappedFrom ?? line.name}: ${line.method}` })
+    else if (line.shape)
+      ahead.push({ when: 'before', says: `${line.name}: ${PREPARATIONS[line.shape] ?? line.shape}` })
+    if (line.method)
+      ahead.push({ when: 'before', says: `instead of ${line.swappedFrom ?? line.name}: ${line.method}` })
   }
   ahead.push({ when: 'on the day', says: 'Two adults read every packet and sign.' })
   return ahead.filter((a, i) => ahead.findIndex((b) => b.says === a.says) === i)
@@ -87,7 +89,9 @@ function missingEquipment(draft: Talked, { kit }: PlanRequest): Finding[] {
         says: `This recipe needs ${place === 'oven' ? 'an' : 'a'} ${place}, and the room has none.`,
         because: 'The kit of this setting does not list it.',
         source: 'the Cupboard',
-        fixes: [{ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } }],
+        fixes: [
+          { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+        ],
         restsOn: [place, kit.equipment],
       }),
     ]

@@ -10,7 +10,15 @@ import type { Cleared, Finding } from './finding'
 
 /** How a line is measured. */
 export type Measured =
-  | { by: 'scoop'; measure: string; measureName: string; size: Ratio; unit: string; n: number; errPct: string }
+  | {
+      by: 'scoop'
+      measure: string
+      measureName: string
+      size: Ratio
+      unit: string
+      n: number
+      errPct: string
+    }
   | { by: 'pieces'; n: number }
   | { by: 'weight'; why: string }
 
@@ -110,6 +118,8 @@ export interface StepTalk {
 
 export interface WatchNote {
   step: string
+  /** The bowl it is about; none: every bowl. */
+  bowl?: string
   grade: 'stop' | 'adult' | 'know'
   says: string
   source: string

@@ -46,7 +46,9 @@ function measure(line: PlanLine, part: string, bowl: Bowl, draft: Split, request
   // A measure of which none is in the box is lost.
   const box = request.kit.measures.filter((m) => m.count > 0)
   const wanted = box.filter((m) => chosen?.kind === 'measure' && m.id === chosen.measure)
-  const youngest = Math.min(...bowl.children.flatMap((id) => draft.people.find((p) => p.id === id)?.age ?? []))
+  const youngest = Math.min(
+    ...bowl.children.flatMap((id) => draft.people.find((p) => p.id === id)?.age ?? []),
+  )
   const options = {
     children: bowl.children.length,
     countLimit: countLimit(youngest),
@@ -87,7 +89,10 @@ function nearFindings(line: PlanLine, measured: Measured): Finding[] {
       subject: { line: line.id },
       touches: [],
       says: `${says[0]?.toUpperCase() ?? ''}${says.slice(1)}`,
-      because: measured.by === 'weight' ? 'A scale is exact enough.' : `For this ingredient up to ${tolerance} % does not matter.`,
+      because:
+        measured.by === 'weight'
+          ? 'A scale is exact enough.'
+          : `For this ingredient up to ${tolerance} % does not matter.`,
       source: 'common practice',
       fixes: [],
       restsOn: measured,
@@ -96,7 +101,10 @@ function nearFindings(line: PlanLine, measured: Measured): Finding[] {
 }
 
 const off = (errPct: string): string => {
-  const shown = errPct.replace('-', '').replace(/(\.\d)\d*$/, '$1').replace(/\.0$/, '')
+  const shown = errPct
+    .replace('-', '')
+    .replace(/(\.\d)\d*$/, '$1')
+    .replace(/\.0$/, '')
   return `${shown} % ${errPct.startsWith('-') ? 'less' : 'more'}`
 }
 

@@ -42,7 +42,11 @@ function shapeFindings(draft: Adapted): Finding[] {
         action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
       })
     }
-    fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
+    fixes.push({
+      label: 'Go on, with a written reason',
+      cost: 'stays in the record',
+      action: { do: 'reason' },
+    })
     return [
       finding({
         rule: 'shape',

@@ -21,14 +21,22 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
   return { draft: { ...draft, tasks, watch }, findings: hazardFindings(draft, tasks, request) }
 }
 
-function stepTasks(step: RecipeStep, bowl: Bowl, index: number, draft: Portioned, request: PlanRequest): Task[] {
+function stepTasks(
+  step: RecipeStep,
+  bowl: Bowl,
+  index: number,
+  draft: Portioned,
+  request: PlanRequest,
+): Task[] {
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   return step.tasks.flatMap((task) => {
     const technique = techniqueOf(task.technique)
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
-    return lines.map((line) => buildTask({ step, task, technique, bowl, index, line, handled, used }, draft, request))
+    return lines.map((line) =>
+      buildTask({ step, task, technique, bowl, index, line, handled, used }, draft, request),
+    )
   })
 }
 
@@ -61,7 +69,15 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   const mode = byChildren && able === 0 ? 'ADULT' : task.mode
   const adult = chooseAdult(technique, index, request)
   return {
-    id: [bowl.id, step.id, task.technique, line?.id].filter(Boolean).join('/'),
+    // One technique may stand in a step twice: the adult's or the waiting part of it carries its mode.
+    id: [
+      bowl.id,
+      step.id,
+      byChildren ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`,
+      line?.id,
+    ]
+      .filter(Boolean)
+      .join('/'),
     step: step.id,
     bowl: bowl.id,
     technique: technique.id,
@@ -81,7 +97,13 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
 }
 
 /** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
-function partake(crew: Person[], technique: Technique, handles: string[], draft: Portioned, request: PlanRequest) {
+function partake(
+  crew: Person[],
+  technique: Technique,
+  handles: string[],
+  draft: Portioned,
+  request: PlanRequest,
+) {
   const forms = new Map<string, TaskForm>()
   const barred: Task['barred'] = []
   for (const child of crew) {
@@ -107,7 +129,11 @@ function partake(crew: Person[], technique: Technique, handles: string[], draft:
   return { forms: [...forms.values()], barred }
 }
 
-function forbiddenTouch(child: Person, handles: readonly string[], { foods, packets }: Portioned): string | null {
+function forbiddenTouch(
+  child: Person,
+  handles: readonly string[],
+  { foods, packets }: Portioned,
+): string | null {
   for (const id of handles) {
     const food = foods.of(id)
     const concern = child.concerns.find((c) => barsHandling(meet(c.allergen, food, packets.get(id)), c))
@@ -129,35 +155,41 @@ const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
 function hazardNotes(tasks: readonly Task[]): WatchNote[] {
   const seen = new Set<string>()
   return tasks.flatMap((task) => {
-    const key = `${task.step}/${task.technique}/${task.mode}`
+    const key = `${task.bowl}/${task.step}/${task.hazard ?? ''}/${task.mode}`
     if (!task.hazard || seen.has(key)) return []
     seen.add(key)
     const who = task.adult ? nameToken(task.adult) : 'An adult'
     const says =
-      task.mode === 'ADULT' ? `Adult only: ${who}.` : `${who} stands beside: ${HAZARD_WORD[task.hazard]} come out now.`
-    return [{ step: task.step, grade: 'adult' as const, says, source: techniqueOf(task.technique)?.source ?? '' }]
+      task.mode === 'ADULT'
+        ? `Adult only: ${who}.`
+        : `${who} stands beside before the ${HAZARD_WORD[task.hazard]} come out.`
+    return [
+      {
+        step: task.step,
+        bowl: task.bowl,
+        grade: 'adult' as const,
+        says,
+        source: techniqueOf(task.technique)?.source ?? '',
+      },
+    ]
   })
 }
 
 /** Who does not touch what, for the adult's eyes. */
 function barredNotes(tasks: readonly Task[]): WatchNote[] {
-  const byStep = new Map<string, Map<string, string>>()
-  for (const task of tasks) {
-    for (const b of task.barred) {
-      if (!b.why.startsWith('does not touch')) continue
-      const step = byStep.get(task.step) ?? new Map<string, string>()
-      step.set(b.child, b.why)
-      byStep.set(task.step, step)
+  const notes = new Map<string, WatchNote>()
+  for (const { step, bowl, barred } of tasks) {
+    for (const { child, why } of barred.filter((b) => b.why.startsWith('does not touch'))) {
+      notes.set(`${step}/${child}/${why}`, {
+        step,
+        bowl,
+        grade: 'adult',
+        says: `${nameToken(child)} ${why}.`,
+        source: "the child's concern; the care plan comes first",
+      })
     }
   }
-  return [...byStep].flatMap(([step, who]) =>
-    [...who].map(([child, why]) => ({
-      step,
-      grade: 'adult' as const,
-      says: `${nameToken(child)} ${why}.`,
-      source: "the child's concern; the care plan comes first",
-    })),
-  )
+  return [...notes.values()]
 }
 
 /** One finding for each step with heat or blades: who stands there. */
@@ -168,7 +200,9 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
       if (ones.length === 0) return []
       const adults = [...new Set(ones.flatMap((t) => t.adult ?? []))]
       const lead = hazard === 'heat' ? 'heat' : 'knives'
-      const covered = ones.every((t) => t.adult) && adults.some((id) => request.adults.find((a) => a.id === id)?.leads.includes(lead))
+      const covered =
+        ones.every((t) => t.adult) &&
+        adults.some((id) => request.adults.find((a) => a.id === id)?.leads.includes(lead))
       const technique = techniqueOf(ones[0]?.technique ?? '')
       return [
         finding({
@@ -180,13 +214,20 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
           says: covered
             ? `${step.title}: ${adults.map(nameToken).join(' and ')} ${ones.every((t) => t.mode === 'ADULT') ? 'does this' : 'beside'}, nothing else meanwhile.`
             : `${step.title}: no adult here leads ${HAZARD_WORD[hazard]}.`,
-          because: hazard === 'heat' ? 'Heat burns; the adult at heat does only that.' : 'Blades cut; an adult stands in reach.',
+          because:
+            hazard === 'heat'
+              ? 'Heat burns; the adult at heat does only that.'
+              : 'Blades cut; an adult stands in reach.',
           source: `${technique?.source ?? 'common practice'}, from memory`,
           fixes: covered
             ? [{ label: 'Agreed', cost: 'asked again at the table', action: { do: 'stand' } }]
             : [
                 { label: 'Choose another adult', cost: 'one who leads it', action: { do: 'add-adult' } },
-                { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+                {
+                  label: 'Go on, with a written reason',
+                  cost: 'stays in the record',
+                  action: { do: 'reason' },
+                },
               ],
           restsOn: [adults, covered, ones.map((t) => t.id)],
         }),

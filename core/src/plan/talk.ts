@@ -44,7 +44,11 @@ function levelFor(fact: Fact, child: Person | undefined): SupportLevel {
   return largestNumber(fact) > countLimit(age) ? 'model' : level
 }
 
-function whoIsAsked(step: RecipeStep, draft: Clocked, asked: ReadonlyMap<string, number>): Person | undefined {
+function whoIsAsked(
+  step: RecipeStep,
+  draft: Clocked,
+  asked: ReadonlyMap<string, number>,
+): Person | undefined {
   const inStep = new Set(draft.tasks.filter((t) => t.step === step.id).map((t) => t.id))
   const doing = new Set(draft.turns.filter((t) => inStep.has(t.task)).map((t) => t.child))
   const candidates = draft.people.filter((p) => doing.has(p.id) && p.age >= 18)
@@ -79,7 +83,8 @@ function scoopFact(task: Task, draft: Clocked): Fact | null {
   const line = draft.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
   if (!line || task.measured?.by !== 'scoop') return null
   const { size, unit, n } = task.measured
-  const part = draft.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ?? '1'
+  const part =
+    draft.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ?? '1'
   const target = ratio(line.amount).mul(part).mul(unitOf(line.unit).size).div(unitOf(unit).size)
   return {
     kind: 'scoop',

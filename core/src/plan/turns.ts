@@ -77,7 +77,9 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
   if (counts.length < 2) return []
   const short = [...total].filter(([, n]) => n < most - 1).map(([id]) => id)
   const reasons = short.map((id) => {
-    const whys = [...new Set(draft.tasks.flatMap((t) => t.barred.filter((b) => b.child === id).map((b) => b.why)))]
+    const whys = [
+      ...new Set(draft.tasks.flatMap((t) => t.barred.filter((b) => b.child === id).map((b) => b.why))),
+    ]
     return `${nameToken(id)} has ${total.get(id) ?? 0}${whys.length > 0 ? ` (${whys.slice(0, 2).join('; ')})` : ''}`
   })
   return [

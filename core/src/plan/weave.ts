@@ -6,8 +6,10 @@ import type { Measured, Plan, PlanLine, StepTalk, Task } from './plan'
 
 export interface HandsCell {
   task: string
-  /** "snip with scissors", with the tool where one is named. */
+  /** "snip with scissors" */
   job: string
+  /** What is used or measured: "round-nosed child scissors", "plain flour". */
+  detail: string
   children: string[]
   adult: string | null
   mode: Task['mode']
@@ -40,6 +42,8 @@ export interface WeaveColumn {
   passive: boolean
   sitting: number
   hands: HandsCell[]
+  /** The same, tasks of one name taken together: for a narrow column. */
+  handsShort: HandsCell[]
   measure: MeasureCell[]
   count: { says: string; answer: string; child: string | null } | null
   talk: StepTalk | null
@@ -51,6 +55,7 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
   const lines = plan.bowls.find((b) => b.id === bowl)?.lines ?? []
   return plan.schedule.map((s) => {
     const tasks = plan.tasks.filter((t) => t.step === s.step && t.bowl === bowl)
+    const hands = tasks.filter((t) => t.mode !== 'WAIT').map((t) => handsCell(t, plan, lines))
     const talk = plan.talk.find((t) => t.step === s.step) ?? null
     const prompt = talk?.prompts.find((p) => p.level === talk.start) ?? talk?.prompts[0]
     return {
@@ -62,7 +67,8 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
       minutes: Math.max(1, Math.round(s.seconds / 60)),
       passive: s.passive,
       sitting: s.sitting,
-      hands: tasks.filter((t) => t.mode !== 'WAIT').map((t) => handsCell(t, plan)),
+      hands,
+      handsShort: together(hands),
       measure: tasks.flatMap((t) => measureCell(t, lines, plan)),
       count: prompt && talk ? { says: prompt.says, answer: prompt.answer, child: talk.child } : null,
       talk,
@@ -71,14 +77,28 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
   })
 }
 
-function handsCell(task: Task, plan: Plan): HandsCell {
+function together(hands: readonly HandsCell[]): HandsCell[] {
+  const byJob = new Map<string, HandsCell>()
+  for (const h of hands) {
+    const same = byJob.get(h.job)
+    byJob.set(h.job, same ? { ...same, children: [...new Set([...same.children, ...h.children])] } : h)
+  }
+  return [...byJob.values()]
+}
+
+function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCell {
   const children = [...new Set(plan.turns.filter((t) => t.task === task.id).map((t) => t.child))]
-  const tool = task.forms[0]?.tool
+  const tools = [...new Set(task.forms.map((f) => f.tool))]
+  const line = task.measured && lines.find((l) => l.id === task.uses[0])
   return {
     task: task.id,
-    job: tool && task.forms.length === 1 ? `${task.name}: ${tool}` : task.name,
+    job: task.name,
+    detail: line ? line.name : tools.join('; '),
     children,
-    adult: task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B') ? (task.adult ?? null) : null,
+    adult:
+      task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B')
+        ? (task.adult ?? null)
+        : null,
     mode: task.mode,
   }
 }
@@ -86,7 +106,9 @@ function handsCell(task: Task, plan: Plan): HandsCell {
 /** "6 × 1/4 cup", "2 pieces", "weigh it". */
 export function howText(measured: Measured): string {
   if (measured.by === 'scoop') return `${measured.n} × ${measured.measureName}`
-  return measured.by === 'pieces' ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}` : 'weigh it, or fill by eye'
+  return measured.by === 'pieces'
+    ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}`
+    : 'weigh it, or fill by eye'
 }
 
 function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
@@ -102,7 +124,8 @@ function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): Measur
       swapped: line.swappedFrom !== undefined,
       how: howText(m),
       strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
-      marks: m.by === 'scoop' ? Array.from({ length: m.n + 1 }, (_, i) => numberText(ratio(m.size).mul(i))) : [],
+      marks:
+        m.by === 'scoop' ? Array.from({ length: m.n + 1 }, (_, i) => numberText(ratio(m.size).mul(i))) : [],
       near: m.by === 'scoop' && m.errPct !== '0' ? nearText(m.errPct) : null,
     },
   ]
@@ -110,20 +133,27 @@ function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): Measur
 
 /** "3.5 % more" */
 export function nearText(errPct: string): string {
-  const size = errPct.replace('-', '').replace(/(\.\d)\d*$/, '$1').replace(/\.0$/, '')
+  const size = errPct
+    .replace('-', '')
+    .replace(/(\.\d)\d*$/, '$1')
+    .replace(/\.0$/, '')
   return `${size} % ${errPct.startsWith('-') ? 'less' : 'more'}`
 }
 
-function watchCells(plan: Plan, step: string, tasks: readonly Task[], lines: readonly PlanLine[]): WatchCell[] {
+function watchCells(
+  plan: Plan,
+  step: string,
+  tasks: readonly Task[],
+  lines: readonly PlanLine[],
+): WatchCell[] {
   const used = new Set(lines.filter((l) => tasks.some((t) => t.uses.includes(l.id))).map((l) => l.id))
   const open = plan.findings.filter(
-    (f) => f.grade === 'stop' && ((f.subject.line !== undefined && used.has(f.subject.line)) || f.subject.step === step),
+    (f) =>
+      f.grade === 'stop' &&
+      ((f.subject.line !== undefined && used.has(f.subject.line)) || f.subject.step === step),
   )
-  const here = new Set(tasks.flatMap((t) => [...t.barred.map((b) => b.child), ...t.forms.flatMap((f) => f.children)]))
-  const notes = plan.watch.filter((w) => {
-    const named = /^\{\{([^}]+)\}\} does not touch/.exec(w.says)?.[1]
-    return w.step === step && (named === undefined || here.has(named))
-  })
+  const bowl = tasks[0]?.bowl
+  const notes = plan.watch.filter((w) => w.step === step && (w.bowl === undefined || w.bowl === bowl))
   return [
     ...open.map((f): WatchCell => ({ grade: 'stop', says: f.says, because: f.because })),
     ...notes.map((w): WatchCell => ({ grade: w.grade, says: w.says, because: w.source })),
@@ -131,7 +161,9 @@ function watchCells(plan: Plan, step: string, tasks: readonly Task[], lines: rea
 }
 
 /** Rows of the Check view: every line against every child with a concern, worst meeting first where there are several. */
-export function checkRows(plan: Plan): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
+export function checkRows(
+  plan: Plan,
+): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
   const rank = { lists: 0, may: 1, ask: 2, nothing: 3 } as const
   const lines = plan.bowls[0]?.lines ?? []
   return lines.map((line) => {
@@ -166,7 +198,9 @@ export function settleRows(plan: Plan): SettleRow[] {
 }
 
 /** Share of a bar for each stretch of the clock ribbon, in per cent of the first sitting. */
-export function ribbon(plan: Plan): { step: string; at: string; label: string; share: number; passive: boolean }[] {
+export function ribbon(
+  plan: Plan,
+): { step: string; at: string; label: string; share: number; passive: boolean }[] {
   const first = plan.schedule.filter((s) => s.sitting === 1 && s.seconds < 6 * 3600)
   const all = first.reduce((sum, s) => sum + s.seconds, 0) || 1
   return first.map((s) => ({

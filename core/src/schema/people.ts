@@ -32,7 +32,11 @@ export const childSchema = (today: string) =>
       nickname: required('Nickname', 40),
       birth: birthMonth('Birth month')
         .test('past', 'Birth month lies in the future', (v) => v <= today.slice(0, 7))
-        .test('child', 'Birth month lies more than 18 years back', (v) => Number(today.slice(0, 4)) - Number(v.slice(0, 4)) <= 18),
+        .test(
+          'child',
+          'Birth month lies more than 18 years back',
+          (v) => Number(today.slice(0, 4)) - Number(v.slice(0, 4)) <= 18,
+        ),
       ...profile,
     })
     .noUnknown()
@@ -40,7 +44,10 @@ export const childSchema = (today: string) =>
 /** Someone who comes for one session: an age in months instead of a birth month. */
 export const guestSchema = yup
   .object({
-    id: yup.string().matches(/^guest-[a-z0-9-]{1,40}$/, 'Guest id is not an id').required('Guest id is missing'),
+    id: yup
+      .string()
+      .matches(/^guest-[a-z0-9-]{1,40}$/, 'Guest id is not an id')
+      .required('Guest id is missing'),
     nickname: required('Nickname', 40),
     months: whole('Age in months', 0, 216),
     ...profile,
@@ -52,7 +59,10 @@ export const adultSchema = yup
     name: required('Name', 60),
     leads: listOf(oneOf(['knives', 'heat'] as const, 'Leads'), 'Leads', 2),
     role: oneOf(ROLES_OF_PEOPLE, 'Role').optional(),
-    signIn: yup.string().matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash').optional(),
+    signIn: yup
+      .string()
+      .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
+      .optional(),
     password: passwordSchema().optional(),
   })
   .noUnknown()

@@ -80,7 +80,10 @@ export const recipeSchema = yup
     for (const step of recipe.steps) {
       const missing = step.uses.find((u) => !known.has(u.line))
       if (missing) {
-        return context.createError({ path: 'steps', message: `Step '${step.title}' uses a line that is not there: ${missing.line}` })
+        return context.createError({
+          path: 'steps',
+          message: `Step '${step.title}' uses a line that is not there: ${missing.line}`,
+        })
       }
     }
     return true
@@ -89,7 +92,10 @@ export const recipeSchema = yup
 const verdict = oneOf(['yes', 'no', 'check'] as const, 'Diet flag')
 export const foodSchema = yup
   .object({
-    id: yup.string().matches(/^own:[\p{L}\p{N}-]{1,60}$/u, 'Food id must begin with own:').required('Food id is missing'),
+    id: yup
+      .string()
+      .matches(/^own:[\p{L}\p{N}-]{1,60}$/u, 'Food id must begin with own:')
+      .required('Food id is missing'),
     name: required('Name', 60),
     aliases: listOf(required('Other name', 60), 'Other names', 12),
     contains: listOf(required('Allergen', 60), 'Contains', 40),

@@ -46,7 +46,11 @@ export const sessionSchema = yup
     until: clockTime('Families come at')
       .optional()
       .when('start', ([start], schema) =>
-        schema.test('after', 'Families come before the start', (v: string | undefined) => !v || v > String(start)),
+        schema.test(
+          'after',
+          'Families come before the start',
+          (v: string | undefined) => !v || v > String(start),
+        ),
       ),
     recipe: uuid('Recipe'),
     children: ids('Children', MAX_CHILDREN),
@@ -69,7 +73,11 @@ const word = (label: string) => required(label, 300)
 const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
   begin: yup.object({}),
   finish: yup.object({}),
-  gate: yup.object({ gate: oneOf(GATES, 'Gate'), step: line('Step', 120).optional(), by: listOf(id('Adult'), 'By', 4, 1) }),
+  gate: yup.object({
+    gate: oneOf(GATES, 'Gate'),
+    step: line('Step', 120).optional(),
+    by: listOf(id('Adult'), 'By', 4, 1),
+  }),
   step: yup.object({ step: word('Step') }),
   turn: yup.object({ turn: word('Turn'), child: word('Child') }),
   skip: yup.object({ turn: word('Turn'), child: word('Child') }),
@@ -83,7 +91,9 @@ const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
 
 /** The body of an event, by its kind; a field that does not belong there is refused. */
 const eventBody = (kind: unknown): yup.ObjectSchema<object> =>
-  typeof kind === 'string' && Object.hasOwn(eventBodies, kind) ? eventBodies[kind as EventKind] : yup.object({})
+  typeof kind === 'string' && Object.hasOwn(eventBodies, kind)
+    ? eventBodies[kind as EventKind]
+    : yup.object({})
 
 export const eventSchema = yup
   .object({
@@ -92,7 +102,10 @@ export const eventSchema = yup
     lamport: whole('Lamport number', 0, 1_000_000_000),
     at: required('Time', 40),
     kind: oneOf(EVENT_KINDS, 'Event'),
-    body: yup.object().when('kind', ([kind]) => eventBody(kind)).required('Event body is missing'),
+    body: yup
+      .object()
+      .when('kind', ([kind]) => eventBody(kind))
+      .required('Event body is missing'),
   })
   .noUnknown()
 export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()
@@ -101,14 +114,24 @@ const planChild = yup
   .object({
     id: id('Child id'),
     birth: birthMonth('Birth month').optional(),
-    months: yup.number().typeError('Age must be a number').integer('Age must be whole months').min(0).max(216).optional(),
+    months: yup
+      .number()
+      .typeError('Age must be a number')
+      .integer('Age must be whole months')
+      .min(0)
+      .max(216)
+      .optional(),
     concerns: listOf(concernSchema, 'Allergies', 20),
     diets: listOf(oneOf(DIETS, 'Diet'), 'Diets', 8),
     languages: listOf(line('Language', 8), 'Languages', 8),
     hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
   })
-  .test('age', 'A child needs a birth month, or an age in months', (c) => c.birth !== undefined || c.months !== undefined)
+  .test(
+    'age',
+    'A child needs a birth month, or an age in months',
+    (c) => c.birth !== undefined || c.months !== undefined,
+  )
 
 export const planRequestSchema = yup
   .object({
@@ -120,12 +143,19 @@ export const planRequestSchema = yup
       until: clockTime('Until').optional(),
     }),
     recipe: recipeSchema,
-    children: listOf(planChild, 'Children', MAX_CHILDREN).test('future', 'A birth month lies after the day of the session', (list, ctx) => {
-      const day = String(ctx.from?.[0]?.value?.session?.date ?? '').slice(0, 7)
-      return !day || (list ?? []).every((c) => !c.birth || c.birth <= day)
-    }),
+    children: listOf(planChild, 'Children', MAX_CHILDREN).test(
+      'future',
+      'A birth month lies after the day of the session',
+      (list, ctx) => {
+        const day = String(ctx.from?.[0]?.value?.session?.date ?? '').slice(0, 7)
+        return !day || (list ?? []).every((c) => !c.birth || c.birth <= day)
+      },
+    ),
     adults: listOf(
-      yup.object({ id: id('Adult id'), leads: listOf(oneOf(['knives', 'heat'] as const, 'Leads'), 'Leads', 2) }),
+      yup.object({
+        id: id('Adult id'),
+        leads: listOf(oneOf(['knives', 'heat'] as const, 'Leads'), 'Leads', 2),
+      }),
       'Adults',
       12,
     ),
@@ -136,7 +166,11 @@ export const planRequestSchema = yup
     seed: whole('Seed', 0, 2 ** 31),
     effort: oneOf(['draft', 'refined'] as const, 'Effort'),
   })
-  .test('ids', 'Two children have the same id', (r) => new Set(r.children.map((c) => c.id)).size === r.children.length)
+  .test(
+    'ids',
+    'Two children have the same id',
+    (r) => new Set(r.children.map((c) => c.id)).size === r.children.length,
+  )
 
 /** @throws yup.ValidationError whose `path` names the field. */
 export const readPlanRequest = (value: unknown): PlanRequest =>

@@ -20,7 +20,11 @@ export const id = (label: string): yup.StringSchema<string> =>
   required(label, 120).matches(/^[\p{L}\p{N}:._>/#-]+$/u, `${label} is not an id`)
 
 export const uuid = (label: string): yup.StringSchema<string> =>
-  yup.string().typeError(`${label} must be text`).uuid(`${label} is not a known id`).required(`${label} is missing`)
+  yup
+    .string()
+    .typeError(`${label} must be text`)
+    .uuid(`${label} is not a known id`)
+    .required(`${label} is missing`)
 
 export const isoDate = (label: string): yup.StringSchema<string> =>
   required(label, 10).test('date', `${label} must be a day such as 2026-11-26`, (v) => isCalendarDay(v))
@@ -36,16 +40,17 @@ export const amount = (label: string): yup.StringSchema<string> =>
   required(label, 40)
     .transform((value: unknown) => canonicalAmount(value))
     .test('amount', '', (value, context) => {
-    try {
-      const r = parseRatio(value)
-      if (r.compare(0) <= 0) return context.createError({ message: `${label} must be more than 0` })
-      if (r.compare(100000) > 0) return context.createError({ message: `${label} is too large: at most 100 000` })
-      return true
-    } catch (fault) {
-      const says = fault instanceof AmountError ? fault.message : 'is not an amount'
-      return context.createError({ message: `${label} ${says}` })
-    }
-  })
+      try {
+        const r = parseRatio(value)
+        if (r.compare(0) <= 0) return context.createError({ message: `${label} must be more than 0` })
+        if (r.compare(100000) > 0)
+          return context.createError({ message: `${label} is too large: at most 100 000` })
+        return true
+      } catch (fault) {
+        const says = fault instanceof AmountError ? fault.message : 'is not an amount'
+        return context.createError({ message: `${label} ${says}` })
+      }
+    })
 
 export const whole = (label: string, least: number, most: number): yup.NumberSchema<number> =>
   yup
@@ -67,7 +72,10 @@ export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least
     .required(`${label} is missing`)
 
 export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
-  yup.string<T>().oneOf([...values], `${label} must be one of: ${values.join(', ')}`).required(`${label} is missing`)
+  yup
+    .string<T>()
+    .oneOf([...values], `${label} must be one of: ${values.join(', ')}`)
+    .required(`${label} is missing`)
 
 /** In lowest terms where it can be read; as it stands, for the message, where it cannot. */
 function canonicalAmount(value: unknown): string {
@@ -83,6 +91,13 @@ function isCalendarDay(text: string | undefined): boolean {
   const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text ?? '')
   if (!m) return false
   const [y, mo, d] = [Number(m[1]), Number(m[2]), Number(m[3])]
-  const days = mo === 2 ? (y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0) ? 29 : 28) : [4, 6, 9, 11].includes(mo) ? 30 : 31
+  const days =
+    mo === 2
+      ? y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0)
+        ? 29
+        : 28
+      : [4, 6, 9, 11].includes(mo)
+        ? 30
+        : 31
   return mo >= 1 && mo <= 12 && d >= 1 && d <= days
 }

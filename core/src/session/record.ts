@@ -89,7 +89,9 @@ export function childRecord(child: string, past: readonly PastSession[]): ChildR
       const known = techniques.get(name)
       techniques.set(name, { times: (known?.times ?? 0) + 1, last: known?.last ?? one.date })
     }
-    record.notes.push(...session.notes.filter((n) => n.child === child).map((n) => ({ text: n.text, date: one.date })))
+    record.notes.push(
+      ...session.notes.filter((n) => n.child === child).map((n) => ({ text: n.text, date: one.date })),
+    )
   }
   record.techniques = [...techniques].map(([name, t]) => ({ name, ...t })).sort((a, b) => b.times - a.times)
   return record

@@ -34,14 +34,29 @@ export function tableTasks(plan: Plan, state: TableState, step: string): TableTa
         .filter((t) => t.task === task.id)
         .map((turn): TableTurn => {
           const did = state.turns[turn.id]
-          return { ...turn, done: did !== undefined, skipped: did?.skipped ?? false, who: did?.child ?? turn.child }
+          return {
+            ...turn,
+            done: did !== undefined,
+            skipped: did?.skipped ?? false,
+            who: did?.child ?? turn.child,
+          }
         })
       const count = turns.filter((t) => t.done && !t.skipped).length
-      return { task, turns, next: turns.find((t) => !t.done) ?? null, count, ...scaleOf(task, count, turns.length) }
+      return {
+        task,
+        turns,
+        next: turns.find((t) => !t.done) ?? null,
+        count,
+        ...scaleOf(task, count, turns.length),
+      }
     })
 }
 
-function scaleOf(task: Task, count: number, all: number): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'fullness'> {
+function scaleOf(
+  task: Task,
+  count: number,
+  all: number,
+): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'fullness'> {
   const fullness = all === 0 ? 0 : count / all
   if (task.measured?.by !== 'scoop') {
     return { running: '', unitWord: task.counts?.what ?? '', marks: [], fullness }
@@ -70,11 +85,15 @@ export type GateNeed =
 
 /** The gates that stand before a step and have not been passed. Hands and packets stand before the first step. */
 export function openGates(plan: Plan, state: TableState, step: string): GateNeed[] {
-  const passed = (gate: string, at?: string): boolean => state.gates.some((g) => g.gate === gate && (!at || g.step === at))
+  const passed = (gate: string, at?: string): boolean =>
+    state.gates.some((g) => g.gate === gate && (!at || g.step === at))
   const needs: GateNeed[] = []
-  const foods = [...new Set(plan.bowls.flatMap((b) => b.lines.map((l) => l.name)))].filter((f) => f !== 'water')
+  const foods = [...new Set(plan.bowls.flatMap((b) => b.lines.map((l) => l.name)))].filter(
+    (f) => f !== 'water',
+  )
   const first = plan.schedule[0]?.step
-  if (step !== first && !passed('hands')) needs.push({ gate: 'hands', says: 'Hands washed: every child, every adult.' })
+  if (step !== first && !passed('hands'))
+    needs.push({ gate: 'hands', says: 'Hands washed: every child, every adult.' })
   if (step !== first && !passed('packets')) {
     needs.push({ gate: 'packets', says: 'Every packet on the table read today, by two adults.', foods })
   }
@@ -88,8 +107,15 @@ export function openGates(plan: Plan, state: TableState, step: string): GateNeed
 }
 
 /** Minutes ahead (+) or behind (−) the plan, from whole seconds since the start. */
-export function againstPlan(plan: Plan, step: string, secondsSinceStart: number): { behind: number; left: number } {
+export function againstPlan(
+  plan: Plan,
+  step: string,
+  secondsSinceStart: number,
+): { behind: number; left: number } {
   const at = plan.schedule.find((s) => s.step === step)
   const behind = Math.round((secondsSinceStart - ((at?.start ?? 0) + (at?.seconds ?? 0))) / 60)
-  return { behind: Math.max(0, behind), left: Math.max(0, Math.round((plan.totals.seconds - (at?.start ?? 0)) / 60)) }
+  return {
+    behind: Math.max(0, behind),
+    left: Math.max(0, Math.round((plan.totals.seconds - (at?.start ?? 0)) / 60)),
+  }
 }

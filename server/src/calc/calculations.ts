@@ -29,19 +29,38 @@ const number = (field: string) =>
         parseRatio(value as string | number)
         return true
       } catch (fault) {
-        return context.createError({ message: `${field} ${fault instanceof Error ? fault.message : 'is not an amount'}` })
+        return context.createError({
+          message: `${field} ${fault instanceof Error ? fault.message : 'is not an amount'}`,
+        })
       }
     })
-const count = (field: string) => yup.number().integer(`${field} must be whole`).min(1, `${field} must be at least 1`).required(`${field} is missing`)
+const count = (field: string) =>
+  yup
+    .number()
+    .integer(`${field} must be whole`)
+    .min(1, `${field} must be at least 1`)
+    .required(`${field} is missing`)
 
 const scaleSchema = yup
-  .object({ amount: number('amount'), unit: yup.string(), factor: yup.mixed<string | number>(), fromServes: yup.mixed<string | number>(), toServes: yup.mixed<string | number>() })
-  .test('factor', 'give factor, or fromServes and toServes', (v) => v.factor !== undefined || (v.fromServes !== undefined && v.toServes !== undefined))
+  .object({
+    amount: number('amount'),
+    unit: yup.string(),
+    factor: yup.mixed<string | number>(),
+    fromServes: yup.mixed<string | number>(),
+    toServes: yup.mixed<string | number>(),
+  })
+  .test(
+    'factor',
+    'give factor, or fromServes and toServes',
+    (v) => v.factor !== undefined || (v.fromServes !== undefined && v.toServes !== undefined),
+  )
 
 const scaleLine: Calculation = (value) => {
   const r = scaleSchema.validateSync(value)
   const factor =
-    r.factor !== undefined ? parseRatio(r.factor) : factorBetween(parseRatio(r.fromServes ?? 1), parseRatio(r.toServes ?? 1))
+    r.factor !== undefined
+      ? parseRatio(r.factor)
+      : factorBetween(parseRatio(r.fromServes ?? 1), parseRatio(r.toServes ?? 1))
   return scale(parseRatio(r.amount), factor)
 }
 
@@ -50,7 +69,13 @@ const singleSchema = yup.object({
   unit: yup.string().required('unit is missing'),
   measures: yup
     .array()
-    .of(yup.object({ id: yup.string().required('measures: id is missing'), size: number('size'), unit: yup.string().required('measures: unit is missing') }))
+    .of(
+      yup.object({
+        id: yup.string().required('measures: id is missing'),
+        size: number('size'),
+        unit: yup.string().required('measures: unit is missing'),
+      }),
+    )
     .required('measures are missing'),
   children: count('children'),
   maxScoops: count('maxScoops'),
@@ -59,7 +84,13 @@ const singleSchema = yup.object({
 
 const scoopsSingle: Calculation = (value) => {
   const r = singleSchema.validateSync(value)
-  const measures: Measure[] = r.measures.map((m) => ({ id: m.id, name: m.id, size: toText(parseRatio(m.size)), unit: m.unit, count: 1 }))
+  const measures: Measure[] = r.measures.map((m) => ({
+    id: m.id,
+    name: m.id,
+    size: toText(parseRatio(m.size)),
+    unit: m.unit,
+    count: 1,
+  }))
   return singleMeasureWays(parseRatio(r.amount), r.unit, measures, r.children, r.maxScoops, parseRatio(r.tol))
 }
 
@@ -82,17 +113,27 @@ function converted(value: Exact, from: string, to: string, gPerUsCup: string | n
   if (from === 'F' && to === 'C') return value.sub(32).mul('5/9')
   if (from === 'C' && to === 'F') return value.mul('9/5').add(32)
   for (const unit of [from, to]) {
-    if (!UNIT_IDS.includes(unit)) throw new yup.ValidationError(`'${unit}' is not a unit; there is: ${UNIT_IDS.join(' ')} C F`, unit, unit === from ? 'from' : 'to')
+    if (!UNIT_IDS.includes(unit))
+      throw new yup.ValidationError(
+        `'${unit}' is not a unit; there is: ${UNIT_IDS.join(' ')} C F`,
+        unit,
+        unit === from ? 'from' : 'to',
+      )
   }
   const plain = convert(value, from, to)
   if (plain) return plain
   const [a, b] = [unitOf(from).dimension, unitOf(to).dimension]
   const crosses = (a === 'volume' && b === 'mass') || (a === 'mass' && b === 'volume')
   if (!crosses || gPerUsCup === undefined) {
-    throw new yup.ValidationError(`${from} to ${to} ${crosses ? 'needs gPerUsCup' : 'measures different things'}`, to, crosses ? 'gPerUsCup' : 'to')
+    throw new yup.ValidationError(
+      `${from} to ${to} ${crosses ? 'needs gPerUsCup' : 'measures different things'}`,
+      to,
+      crosses ? 'gPerUsCup' : 'to',
+    )
   }
   const perCup = parseRatio(gPerUsCup)
-  if (perCup.compare(0) <= 0) throw new yup.ValidationError('gPerUsCup must be more than 0', perCup, 'gPerUsCup')
+  if (perCup.compare(0) <= 0)
+    throw new yup.ValidationError('gPerUsCup must be more than 0', perCup, 'gPerUsCup')
   return a === 'volume'
     ? (convert(value, from, 'cup_us') ?? ratio(0)).mul(perCup).div(unitOf(to).size)
     : (convert(ratio(value).mul(unitOf(from).size).div(perCup), 'cup_us', to) ?? ratio(0))
@@ -112,7 +153,12 @@ const eggs: Calculation = (value) => {
     if (g.compare(0) <= 0) throw new yup.ValidationError(`${field} must be more than 0`, r[field], field)
     return toText(g)
   }
-  const { nearest, exactEggs, ...rest } = eggCount(toText(parseRatio(r.eggs)), parseRatio(r.factor), grams('recipeEgg_g'), grams('boxEgg_g'))
+  const { nearest, exactEggs, ...rest } = eggCount(
+    toText(parseRatio(r.eggs)),
+    parseRatio(r.factor),
+    grams('recipeEgg_g'),
+    grams('boxEgg_g'),
+  )
   const exact = ratio(exactEggs)
   const error = exact.compare(0) === 0 ? ratio(0) : ratio(nearest).sub(exact).div(exact).mul(100)
   return { ...rest, exactEggs, nearest, nearestErrPct: toPlaces(error, 4) }

@@ -11,7 +11,10 @@ const fail = (says: string): never => {
 
 const [name = '', file] = process.argv.slice(2)
 const calculation = Object.hasOwn(CALCULATIONS, name) ? CALCULATIONS[name] : undefined
-if (!calculation) fail(`${name ? `there is no '${name}'` : 'a name is missing'}; there is: ${Object.keys(CALCULATIONS).join(', ')}`)
+if (!calculation)
+  fail(
+    `${name ? `there is no '${name}'` : 'a name is missing'}; there is: ${Object.keys(CALCULATIONS).join(', ')}`,
+  )
 if (file !== undefined && !(existsSync(file) && statSync(file).isFile())) fail(`there is no file '${file}'`)
 
 const input = file === undefined ? process.stdin : createReadStream(file, 'utf8')

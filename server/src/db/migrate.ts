@@ -21,10 +21,9 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
       'create table if not exists migrations (name text primary key, sha256 text not null, run_at timestamptz not null default now())',
     )
     const done = new Map(
-      (await client.query<{ name: string; sha256: string }>('select name, sha256 from migrations')).rows.map((r) => [
-        r.name,
-        r.sha256,
-      ]),
+      (await client.query<{ name: string; sha256: string }>('select name, sha256 from migrations')).rows.map(
+        (r) => [r.name, r.sha256],
+      ),
     )
     const files = (await readdir(folder)).filter((f) => f.endsWith('.sql')).sort()
     const ran: string[] = []
@@ -33,7 +32,8 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
       const sha256 = createHash('sha256').update(sql).digest('hex')
       const known = done.get(name)
       if (known === sha256) continue
-      if (known !== undefined) throw new Error(`migration ${name} was changed after it ran: add a new one instead`)
+      if (known !== undefined)
+        throw new Error(`migration ${name} was changed after it ran: add a new one instead`)
       await runOne(client, name, sql, sha256)
       ran.push(name)
     }
@@ -51,7 +51,9 @@ async function runOne(client: pg.Client, name: string, sql: string, sha256: stri
     await client.query('commit')
   } catch (fault) {
     await client.query('rollback')
-    throw new Error(`migration ${name} failed: ${fault instanceof Error ? fault.message : String(fault)}`, { cause: fault })
+    throw new Error(`migration ${name} failed: ${fault instanceof Error ? fault.message : String(fault)}`, {
+      cause: fault,
+    })
   }
 }
 
@@ -59,6 +61,8 @@ async function runOne(client: pg.Client, name: string, sql: string, sha256: stri
 async function ensureRole(client: pg.Client): Promise<void> {
   const { rowCount } = await client.query("select from pg_roles where rolname = 'lea_app'")
   if (rowCount === 0) await client.query('create role lea_app nologin nosuperuser nobypassrls')
-  const { rows } = await client.query<{ member: boolean }>("select pg_has_role(current_user, 'lea_app', 'member') as member")
+  const { rows } = await client.query<{ member: boolean }>(
+    "select pg_has_role(current_user, 'lea_app', 'member') as member",
+  )
   if (rows[0]?.member === false) await client.query('grant lea_app to current_user')
 }

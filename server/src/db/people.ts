@@ -52,7 +52,9 @@ export async function saveAdult(db: Db, setting: string, a: NewAdult): Promise<v
 }
 
 export async function removeAdult(db: Db, id: string): Promise<boolean> {
-  const { rowCount } = await db.query("delete from adults where id = $1 and coalesce(role, '') <> 'owner'", [id])
+  const { rowCount } = await db.query("delete from adults where id = $1 and coalesce(role, '') <> 'owner'", [
+    id,
+  ])
   return rowCount === 1
 }
 
@@ -63,7 +65,12 @@ interface ChildRow {
   profile: Omit<StoredProfile, 'nickname'>
 }
 
-const toChild = ({ id, nickname, birth, profile }: ChildRow): StoredChild => ({ ...profile, id, nickname, birth })
+const toChild = ({ id, nickname, birth, profile }: ChildRow): StoredChild => ({
+  ...profile,
+  id,
+  nickname,
+  birth,
+})
 
 export async function listChildren(db: Db): Promise<StoredChild[]> {
   const { rows } = await db.query<ChildRow>(
@@ -73,7 +80,10 @@ export async function listChildren(db: Db): Promise<StoredChild[]> {
 }
 
 export async function getChild(db: Db, id: string): Promise<StoredChild | null> {
-  const { rows } = await db.query<ChildRow>('select id, nickname, birth, profile from children where id = $1', [id])
+  const { rows } = await db.query<ChildRow>(
+    'select id, nickname, birth, profile from children where id = $1',
+    [id],
+  )
   return rows[0] ? toChild(rows[0]) : null
 }
 
@@ -100,7 +110,13 @@ export async function eraseChild(db: Db, id: string): Promise<boolean> {
   return rowCount === 1
 }
 
-export async function writeAudit(db: Db, setting: string, adult: string | null, did: string, subject: string): Promise<void> {
+export async function writeAudit(
+  db: Db,
+  setting: string,
+  adult: string | null,
+  did: string,
+  subject: string,
+): Promise<void> {
   await db.query('insert into audit (setting_id, adult_id, did, subject) values ($1, $2, $3, $4)', [
     setting,
     adult,

@@ -9,10 +9,14 @@ pg.types.setTypeParser(pg.types.builtins.INT8, Number)
 
 /** A pool whose connections act as the role that owns nothing. */
 export function openPool(url: string): pg.Pool {
-  const pool = new pg.Pool({ connectionString: url, max: 10, connectionTimeoutMillis: 5000 })
-  pool.on('connect', (client) => {
-    // Queued before any query of a caller; a pool connection never acts as another role.
-    client.query('set role lea_app').catch(() => client.end())
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 10,
+    connectionTimeoutMillis: 5000,
+    // Awaited before any caller has the connection: none ever acts as another role.
+    onConnect: async (client) => {
+      await client.query('set role lea_app')
+    },
   })
   pool.on('error', () => {
     // An idle connection was lost (a restarted database): the pool opens another one when asked.
@@ -20,7 +24,12 @@ export function openPool(url: string): pg.Pool {
   return pool
 }
 
-async function transaction<T>(pool: pg.Pool, key: string, value: string, work: (db: Db) => Promise<T>): Promise<T> {
+async function transaction<T>(
+  pool: pg.Pool,
+  key: string,
+  value: string,
+  work: (db: Db) => Promise<T>,
+): Promise<T> {
   const db = await pool.connect()
   let broken: Error | undefined
   try {

@@ -70,9 +70,10 @@ export async function appendEvents(
   by: string,
   events: readonly TableEvent[],
 ): Promise<number> {
-  const { rows } = await db.query<{ last: number }>('select last_event as last from sessions where id = $1 for update', [
-    session,
-  ])
+  const { rows } = await db.query<{ last: number }>(
+    'select last_event as last from sessions where id = $1 for update',
+    [session],
+  )
   let last = rows[0]?.last ?? 0
   for (const e of events) {
     const { rowCount } = await db.query(
@@ -86,16 +87,29 @@ export async function appendEvents(
   return last
 }
 
-export async function listEvents(db: Db, session: string, after = 0): Promise<{ events: TableEvent[]; last: number }> {
+export async function listEvents(
+  db: Db,
+  session: string,
+  after = 0,
+): Promise<{ events: TableEvent[]; last: number }> {
   const { rows } = await db.query<TableEvent & { number: number }>(
     `select number, id, device, lamport, at, by_adult as by, kind, body from events
      where session_id = $1 and number > $2 order by number`,
     [session, after],
   )
-  return { events: rows.map(({ number: _, ...e }) => e as TableEvent), last: rows.at(-1)?.number ?? after }
+  return { events: rows.map(eventOf), last: rows.at(-1)?.number ?? after }
 }
 
-export async function listPast(db: Db): Promise<{ id: string; date: string; title: string; plan: Plan; events: TableEvent[] }[]> {
+/** A row without its number, which is the server's own. */
+function eventOf(row: TableEvent & { number?: number }): TableEvent {
+  const event = { ...row }
+  delete event.number
+  return event
+}
+
+export async function listPast(
+  db: Db,
+): Promise<{ id: string; date: string; title: string; plan: Plan; events: TableEvent[] }[]> {
   const { rows } = await db.query<{ id: string; date: string; plan: Plan; events: TableEvent[] }>(
     `select s.id, s.date, s.plan, coalesce(json_agg(json_build_object(
        'id', e.id, 'device', e.device, 'lamport', e.lamport, 'at', e.at, 'by', e.by_adult, 'kind', e.kind, 'body', e.body

@@ -9,7 +9,13 @@ export async function anySetting(pool: Pool): Promise<boolean> {
   return rows[0]?.any_setting === true
 }
 
-export async function createSetting(db: Db, id: string, name: string, rules: HouseRules, kit: Kit): Promise<void> {
+export async function createSetting(
+  db: Db,
+  id: string,
+  name: string,
+  rules: HouseRules,
+  kit: Kit,
+): Promise<void> {
   await db.query('insert into settings (id, name, rules, kit) values ($1, $2, $3, $4)', [
     id,
     name,
@@ -20,7 +26,9 @@ export async function createSetting(db: Db, id: string, name: string, rules: Hou
 }
 
 export async function getSetting(db: Db): Promise<StoredSetting> {
-  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit }>('select name, rules, kit from settings')
+  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit }>(
+    'select name, rules, kit from settings',
+  )
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')
   const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
@@ -49,7 +57,9 @@ export interface RecipeRow {
 }
 
 export async function listRecipes(db: Db): Promise<RecipeRow[]> {
-  const { rows } = await db.query<RecipeRow>('select id, body as recipe from recipes order by lower(title), id')
+  const { rows } = await db.query<RecipeRow>(
+    'select id, body as recipe from recipes order by lower(title), id',
+  )
   return rows
 }
 

@@ -1,7 +1,7 @@
 /** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
 import { randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
-import { SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
+import { inputsOf, SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
 import { saveAdult, saveChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
@@ -29,7 +29,13 @@ export async function loadDemo(pool: Pool, day: string): Promise<void> {
   }
 }
 
-async function loadSetting(db: Db, setting: string, demo: DemoSetting, day: string, hash: string): Promise<void> {
+async function loadSetting(
+  db: Db,
+  setting: string,
+  demo: DemoSetting,
+  day: string,
+  hash: string,
+): Promise<void> {
   const kit = startingKit(demo.kind)
   kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
   await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit)
@@ -70,14 +76,19 @@ async function loadSetting(db: Db, setting: string, demo: DemoSetting, day: stri
     await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
   }
   for (const a of demo.ahead) {
-    const { id, decisions: _, state: __, ...input } = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
+    const {
+      id,
+      decisions: _,
+      state: __,
+      ...input
+    } = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, id, input)
   }
 }
 
 async function loadPast(db: Db, setting: string, session: StoredSession, memo: string[]): Promise<void> {
-  const { id, decisions: _, state: __, ...input } = session
-  await saveSession(db, setting, id, input)
+  const { id } = session
+  await saveSession(db, setting, id, inputsOf(session))
   const { plan, decisions } = settled(await requestOf(db, session))
   await saveDecisions(db, id, decisions)
   await freeze(db, id, plan)

@@ -30,9 +30,17 @@ export function settled(request: PlanRequest): { plan: Plan; decisions: Decision
   throw new Error(`the demo session '${request.recipe.title}' does not settle`)
 }
 
-function firstFix(stop: Finding, made: readonly Decision[], readBy: string[], request: PlanRequest): Decision {
+function firstFix(
+  stop: Finding,
+  made: readonly Decision[],
+  readBy: string[],
+  request: PlanRequest,
+): Decision {
   for (const { action } of stop.fixes) {
-    if (action.do === 'decide' && !made.some((d) => 'line' in d && 'line' in action.decision && d.line === action.decision.line)) {
+    if (
+      action.do === 'decide' &&
+      !made.some((d) => 'line' in d && 'line' in action.decision && d.line === action.decision.line)
+    ) {
       return action.decision
     }
     if (action.do === 'read-packet') {
@@ -62,12 +70,16 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
   for (const step of plan.schedule) {
     for (const need of openGates(plan, replay(events), step.step)) {
       const by = need.gate === 'packets' ? adults.slice(0, 2) : adults.slice(0, 1)
-      add(step.start, { kind: 'gate', body: { gate: need.gate, by, ...(need.gate === 'stand' && { step: step.step }) } })
+      add(step.start, {
+        kind: 'gate',
+        body: { gate: need.gate, by, ...(need.gate === 'stand' && { step: step.step }) },
+      })
     }
     add(step.start, { kind: 'step', body: { step: step.step } })
     for (const turn of plan.turns) {
       const task = plan.tasks.find((t) => t.id === turn.task)
-      if (task?.step === step.step) add(turn.end, { kind: 'turn', body: { turn: turn.id, child: turn.child } })
+      if (task?.step === step.step)
+        add(turn.end, { kind: 'turn', body: { turn: turn.id, child: turn.child } })
     }
   }
   const end = plan.totals.seconds

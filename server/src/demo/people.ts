@@ -62,7 +62,9 @@ export const DEMO_SETTINGS: DemoSetting[] = [
       { name: 'Gwenda Marsh', role: 'helper', signIn: 'gwenda', leads: ['knives'] },
     ],
     children: [
-      child('Wren', 52, { concerns: [concern('cashew', 'allergy-strict'), concern('pistachio', 'allergy-strict')] }),
+      child('Wren', 52, {
+        concerns: [concern('cashew', 'allergy-strict'), concern('pistachio', 'allergy-strict')],
+      }),
       child('Idris', 47, { concerns: [concern('egg', 'allergy-strict')], languages: ['cy'] }),
       child('Maren', 58, { hand: 'left' }),
       child('Kofi', 50, { diets: ['halal'], languages: ['ar'] }),
@@ -70,7 +72,8 @@ export const DEMO_SETTINGS: DemoSetting[] = [
       child('Pavel', 62, { languages: ['pl'], needs: ['no-wet-food'] }),
       child('Zuri', 41, {
         concerns: [concern('milk', 'anaphylaxis-risk')],
-        carePlan: 'Two injectors in the red bag by the door. Petra and Oluwaseun are trained. Call 999, then her mother.',
+        carePlan:
+          'Two injectors in the red bag by the door. Petra and Oluwaseun are trained. Call 999, then her mother.',
       }),
       child('Otis', 49, {
         concerns: [concern('peanut', 'not-in-room')],
@@ -87,14 +90,22 @@ export const DEMO_SETTINGS: DemoSetting[] = [
         daysAgo: 47,
         start: '10:15',
         until: '11:15',
-        memo: ['Mint first: the smell brings them all to the table.', 'Nylon knives cut well; two more are needed.', ''],
+        memo: [
+          'Mint first: the smell brings them all to the table.',
+          'Nylon knives cut well; two more are needed.',
+          '',
+        ],
       },
       {
         recipe: 'lentil-letter-soup',
         daysAgo: 33,
         start: '10:00',
         until: '11:30',
-        memo: ['Letters were the best part.', 'Wait at the hob was long; draw the soup next time.', 'Leave the stock out again.'],
+        memo: [
+          'Letters were the best part.',
+          'Wait at the hob was long; draw the soup next time.',
+          'Leave the stock out again.',
+        ],
       },
       {
         recipe: 'cheese-leek-scones',
@@ -156,7 +167,13 @@ export const DEMO_SETTINGS: DemoSetting[] = [
       child('Jarek', 29, { languages: ['uk'] }),
     ],
     past: [
-      { recipe: 'cucumber-mint-raita', daysAgo: 12, start: '16:00', until: '16:45', memo: ['Jarek tore all the mint.', '', ''] },
+      {
+        recipe: 'cucumber-mint-raita',
+        daysAgo: 12,
+        start: '16:00',
+        until: '16:45',
+        memo: ['Jarek tore all the mint.', '', ''],
+      },
     ],
     ahead: [{ recipe: 'overnight-oats-pear', inDays: 3, start: '16:30', until: '17:30' }],
   },

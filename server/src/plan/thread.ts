@@ -25,7 +25,10 @@ export function startPlanThread(script: URL): PlanThread {
       const one = waiting.get(id)
       waiting.delete(id)
       if (plan) one?.resolve(plan)
-      else one?.reject(error?.field ? new Fault(409, error.says, error.field) : new Error(error?.says ?? 'compile failed'))
+      else
+        one?.reject(
+          error?.field ? new Fault(409, error.says, error.field) : new Error(error?.says ?? 'compile failed'),
+        )
     })
     fresh.on('error', (fault) => {
       for (const one of waiting.values()) one.reject(fault)
@@ -49,4 +52,3 @@ export function startPlanThread(script: URL): PlanThread {
     },
   }
 }
-

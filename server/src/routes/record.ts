@@ -1,14 +1,12 @@
 import { Router } from 'express'
-import { childRecord, sessionRecord, type ChildRecord, type PastSession } from '@lea/core'
-import type { House } from '../app'
+import { childRecord, sessionRecord } from '@lea/core'
+import type { House } from '../house'
 import { getChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { listPast } from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { notFound } from '../fault'
 import { isUuid } from '../words'
-
-export const pastOfChild = (id: string, past: readonly PastSession[]): ChildRecord => childRecord(id, past)
 
 /** What remains: the sessions that were cooked, and one child over all of them. */
 export function recordRoutes({ pool }: House): Router {
@@ -33,7 +31,7 @@ export function recordRoutes({ pool }: House): Router {
       const known = await getChild(db, child)
       if (!known) throw notFound('this child')
       await writeAudit(db, settingId, reader, 'read a child’s record', child)
-      return { child: known, ...pastOfChild(child, await listPast(db)) }
+      return { child: known, ...childRecord(child, await listPast(db)) }
     })
     res.json(record)
   })

@@ -12,7 +12,7 @@ import {
   type TableEvent,
 } from '@lea/core'
 import * as yup from 'yup'
-import type { House } from '../app'
+import type { House } from '../house'
 import { listAdults, listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'
@@ -41,11 +41,13 @@ export function sessionRoutes({ pool, plans }: House): Router {
   const find = async (db: Db, req: Request, lock = false): Promise<StoredSession> => {
     const id = String(req.params['id'])
     const session = isUuid(id) ? await store.getSession(db, id, lock) : null
-    if (!session || (personOf(req).role === 'helper' && session.date !== today())) throw notFound('this session')
+    if (!session || (personOf(req).role === 'helper' && session.date !== today()))
+      throw notFound('this session')
     return session
   }
   const planned = (session: StoredSession): StoredSession => {
-    if (session.state !== 'planned') throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
+    if (session.state !== 'planned')
+      throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
     return session
   }
 
@@ -105,10 +107,20 @@ export function sessionRoutes({ pool, plans }: House): Router {
       const plan = await plans.compile(request)
       const stops = openStops(plan)
       if (stops.length > 0) {
-        throw new Fault(409, `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`, 'findings', { stops })
+        throw new Fault(
+          409,
+          `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`,
+          'findings',
+          { stops },
+        )
       }
       if (digest && digest !== plan.digest) {
-        throw new Fault(409, 'the plan has changed since it was shown: look at it again, then start', 'digest', { plan })
+        throw new Fault(
+          409,
+          'the plan has changed since it was shown: look at it again, then start',
+          'digest',
+          { plan },
+        )
       }
       await run(req, async (db) => {
         const session = await find(db, req, true)
@@ -116,12 +128,18 @@ export function sessionRoutes({ pool, plans }: House): Router {
         if (session.state === 'planned') await store.freeze(db, session.id, plan)
       })
     }
-    res.json(await run(req, async (db) => ({ session: await find(db, req), plan: await store.frozenPlan(db, String(req.params['id'])) })))
+    res.json(
+      await run(req, async (db) => ({
+        session: await find(db, req),
+        plan: await store.frozenPlan(db, String(req.params['id'])),
+      })),
+    )
   })
 
   router.get('/:id/events', async (req, res) => {
     const after = Number.parseInt(String(req.query['after'] ?? '0'), 10)
-    if (!Number.isSafeInteger(after) || after < 0) throw new Fault(400, 'after must be a whole number', 'after')
+    if (!Number.isSafeInteger(after) || after < 0)
+      throw new Fault(400, 'after must be a whole number', 'after')
     res.json(
       await run(req, async (db) => {
         const session = await find(db, req)
@@ -144,12 +162,18 @@ export function sessionRoutes({ pool, plans }: House): Router {
   return router
 }
 
-async function mustExist(db: Db, input: { recipe: string; children: string[]; adults: string[] }): Promise<void> {
-  if (!(await getRecipe(db, input.recipe))) throw new Fault(400, 'this recipe is not there (any more)', 'recipe')
+async function mustExist(
+  db: Db,
+  input: { recipe: string; children: string[]; adults: string[] },
+): Promise<void> {
+  if (!(await getRecipe(db, input.recipe)))
+    throw new Fault(400, 'this recipe is not there (any more)', 'recipe')
   const children = new Set((await listChildren(db)).map((c) => c.id))
-  if (input.children.some((id) => !children.has(id))) throw new Fault(400, 'a child is not there (any more)', 'children')
+  if (input.children.some((id) => !children.has(id)))
+    throw new Fault(400, 'a child is not there (any more)', 'children')
   const adults = new Set((await listAdults(db)).map((a) => a.id))
-  if (input.adults.some((id) => !adults.has(id))) throw new Fault(400, 'an adult is not there (any more)', 'adults')
+  if (input.adults.some((id) => !adults.has(id)))
+    throw new Fault(400, 'an adult is not there (any more)', 'adults')
 }
 
 /** The request of a stored session, from the same inputs that the browser has. */

@@ -1,8 +1,28 @@
 import { Router } from 'express'
 import { randomUUID } from 'node:crypto'
-import { adultSchema, childSchema, foodSchema, kitSchema, recipeSchema, rulesSchema, type FoodFact, type Recipe, type StoredChild } from '@lea/core'
-import type { House } from '../app'
-import { eraseChild, getChild, listAdults, listChildren, removeAdult, saveAdult, saveChild, writeAudit } from '../db/people'
+import {
+  adultSchema,
+  childRecord,
+  childSchema,
+  foodSchema,
+  kitSchema,
+  recipeSchema,
+  rulesSchema,
+  type FoodFact,
+  type Recipe,
+  type StoredChild,
+} from '@lea/core'
+import type { House } from '../house'
+import {
+  eraseChild,
+  getChild,
+  listAdults,
+  listChildren,
+  removeAdult,
+  saveAdult,
+  saveChild,
+  writeAudit,
+} from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from '../db/settings'
 import { listPast } from '../db/sessions'
@@ -10,7 +30,6 @@ import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
 import { hashPassword } from '../password'
 import { isUuid, today } from '../words'
-import { pastOfChild } from './record'
 
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
 export function settingRoutes({ pool }: House): Router {
@@ -49,7 +68,9 @@ export function settingRoutes({ pool }: House): Router {
     if (adult.signIn && !password) throw new Fault(400, 'a sign-in needs a password', 'password')
     const row = { ...adult, id: randomUUID(), role: adult.role ?? (adult.signIn ? 'helper' : undefined) }
     const hash = password ? await hashPassword(password) : undefined
-    await run(req, (db) => saveAdult(db, personOf(req).settingId, { ...row, hash: adult.signIn ? hash : undefined }))
+    await run(req, (db) =>
+      saveAdult(db, personOf(req).settingId, { ...row, hash: adult.signIn ? hash : undefined }),
+    )
     res.status(201).json(row)
   })
   router.put('/adults/:id', owner, async (req, res) => {
@@ -59,9 +80,15 @@ export function settingRoutes({ pool }: House): Router {
     await run(req, async (db) => {
       const known = (await listAdults(db)).find((a) => a.id === id)
       if (!known) throw notFound('this adult')
-      if (known.role === 'owner' && adult.role && adult.role !== 'owner') throw new Fault(409, 'a setting keeps its owner', 'role')
-      if (adult.signIn && !known.signIn && !hash) throw new Fault(400, 'a sign-in needs a password', 'password')
-      await saveAdult(db, personOf(req).settingId, { ...adult, id, hash: known.signIn || adult.signIn ? hash : undefined })
+      if (known.role === 'owner' && adult.role && adult.role !== 'owner')
+        throw new Fault(409, 'a setting keeps its owner', 'role')
+      if (adult.signIn && !known.signIn && !hash)
+        throw new Fault(400, 'a sign-in needs a password', 'password')
+      await saveAdult(db, personOf(req).settingId, {
+        ...adult,
+        id,
+        hash: known.signIn || adult.signIn ? hash : undefined,
+      })
     })
     res.json({ ...adult, id })
   })
@@ -109,7 +136,7 @@ export function settingRoutes({ pool }: House): Router {
       const child = await getChild(db, id)
       if (!child) throw notFound('this child')
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'exported a child', id)
-      return { child, record: pastOfChild(id, await listPast(db)) }
+      return { child, record: childRecord(id, await listPast(db)) }
     })
     res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: new Date().toISOString(), ...all })
   })

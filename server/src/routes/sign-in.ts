@@ -2,7 +2,7 @@ import { Router } from 'express'
 import rateLimit from 'express-rate-limit'
 import { randomUUID } from 'node:crypto'
 import { firstVisitSchema, SHIPPED_RECIPES, signInSchema } from '@lea/core'
-import type { House } from '../app'
+import type { House } from '../house'
 import { accountAtDoor, saveAdult, writeAudit } from '../db/people'
 import { atDoor, inSetting } from '../db/pool'
 import { anySetting, createSetting, getSetting, saveRecipe } from '../db/settings'
@@ -35,9 +35,16 @@ export function signInRoutes({ pool, signInsAllowed }: House): Router {
     const owner: Person = { id: randomUUID(), settingId: setting, name: input.owner, role: 'owner' }
     const hash = await hashPassword(input.password)
     await inSetting(pool, setting, async (db) => {
-      await createSetting(db, setting, input.setting, startingRules(input.kind, input.country), startingKit(input.kind))
+      await createSetting(
+        db,
+        setting,
+        input.setting,
+        startingRules(input.kind, input.country),
+        startingKit(input.kind),
+      )
       await saveAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })
-      if (input.recipes) for (const recipe of SHIPPED_RECIPES) await saveRecipe(db, setting, randomUUID(), recipe)
+      if (input.recipes)
+        for (const recipe of SHIPPED_RECIPES) await saveRecipe(db, setting, randomUUID(), recipe)
       await writeAudit(db, setting, owner.id, 'made the setting', setting)
     })
     await enter(req, owner)
@@ -82,6 +89,8 @@ const enter = (req: Parameters<typeof personOf>[0], person: Person): Promise<voi
         return
       }
       req.session.person = person
-      req.session.save((lost: unknown) => (lost ? fail(lost instanceof Error ? lost : new Error('lost')) : done()))
+      req.session.save((lost: unknown) =>
+        lost ? fail(lost instanceof Error ? lost : new Error('lost')) : done(),
+      )
     })
   })

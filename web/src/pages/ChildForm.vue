@@ -4,7 +4,17 @@ import { toTypedSchema } from '@vee-validate/yup'
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
 import { ref } from 'vue'
-import { ALLERGENS, childSchema, DIETS, LANGUAGES, LEVEL_WORDS, LEVELS, NEEDS, type Concern, type StoredChild } from '@lea/core'
+import {
+  ALLERGENS,
+  childSchema,
+  DIETS,
+  LANGUAGES,
+  LEVEL_WORDS,
+  LEVELS,
+  NEEDS,
+  type Concern,
+  type StoredChild,
+} from '@lea/core'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
@@ -36,7 +46,11 @@ const [hand] = defineField('hand')
 const [needs] = defineField('needs')
 const [carePlan] = defineField('carePlan')
 const { fields, push, remove } = useFieldArray<Concern>('concerns')
-const NEED_WORDS = { wheelchair: 'uses a wheelchair', 'limited-grip': 'limited grip', 'no-wet-food': 'does not touch wet food' }
+const NEED_WORDS = {
+  wheelchair: 'uses a wheelchair',
+  'limited-grip': 'limited grip',
+  'no-wet-food': 'does not touch wet food',
+}
 
 const save = handleSubmit(async (values) => {
   fault.value = ''
@@ -58,25 +72,49 @@ const save = handleSubmit(async (values) => {
       </div>
       <fieldset>
         <legend class="font-semibold">Allergies and intolerances</legend>
-        <datalist id="allergens"><option v-for="a in ALLERGENS" :key="a.id" :value="a.id">{{ a.name }}</option></datalist>
-        <div v-for="(f, i) in fields" :key="f.key" class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]">
+        <datalist id="allergens">
+          <option v-for="a in ALLERGENS" :key="a.id" :value="a.id">{{ a.name }}</option>
+        </datalist>
+        <div
+          v-for="(f, i) in fields"
+          :key="f.key"
+          class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]"
+        >
           <label class="text-sm"
-            >To what<input v-model="f.value.allergen" class="field mt-1" list="allergens" placeholder="milk, or free words" maxlength="60"
+            >To what<input
+              v-model="f.value.allergen"
+              class="field mt-1"
+              list="allergens"
+              placeholder="milk, or free words"
+              maxlength="60"
           /></label>
           <label class="text-sm"
             >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
               <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>
             </select></label
           >
-          <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)"><Trash2 class="size-4" aria-hidden="true" /></button>
+          <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
+            <Trash2 class="size-4" aria-hidden="true" />
+          </button>
         </div>
-        <p v-for="(text, key) in errors" v-show="String(key).startsWith('concerns')" :key="key" class="text-sm font-semibold text-paprika">{{ text }}</p>
-        <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">Add an allergy</button>
+        <p
+          v-for="(text, key) in errors"
+          v-show="String(key).startsWith('concerns')"
+          :key="key"
+          class="text-sm font-semibold text-paprika"
+        >
+          {{ text }}
+        </p>
+        <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">
+          Add an allergy
+        </button>
       </fieldset>
       <div class="grid gap-4 sm:grid-cols-3">
         <fieldset>
           <legend class="font-semibold">Diet</legend>
-          <label v-for="d in DIETS" :key="d" class="flex items-center gap-2"><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{ d }}</label>
+          <label v-for="d in DIETS" :key="d" class="flex items-center gap-2"
+            ><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{ d }}</label
+          >
         </fieldset>
         <fieldset>
           <legend class="font-semibold">Spoken at home</legend>
@@ -94,11 +132,18 @@ const save = handleSubmit(async (values) => {
               <option value="right">right-handed</option>
             </select></label
           >
-          <label v-for="n in NEEDS" :key="n" class="mt-1 flex items-center gap-2"><input v-model="needs" type="checkbox" :value="n" class="size-5" />{{ NEED_WORDS[n] }}</label>
+          <label v-for="n in NEEDS" :key="n" class="mt-1 flex items-center gap-2"
+            ><input v-model="needs" type="checkbox" :value="n" class="size-5" />{{ NEED_WORDS[n] }}</label
+          >
         </fieldset>
       </div>
       <label class="font-semibold"
-        >Care plan, what an adult must know at once<textarea v-model="carePlan" class="field mt-1 font-normal" rows="2" maxlength="600" />
+        >Care plan, what an adult must know at once<textarea
+          v-model="carePlan"
+          class="field mt-1 font-normal"
+          rows="2"
+          maxlength="600"
+        />
       </label>
       <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
       <button type="submit" class="btn btn-main justify-self-start" :disabled="isSubmitting">Save</button>

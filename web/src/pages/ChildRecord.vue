@@ -37,12 +37,16 @@ const options = {
   animation: false as const,
   scales: { y: { beginAtZero: true, ticks: { precision: 0 } } },
 }
-const chartWords = computed(() => `Turns: ${oldestFirst.value.map((s) => `${dayText(s.date)} ${s.turns}`).join(', ')}`)
+const chartWords = computed(
+  () => `Turns: ${oldestFirst.value.map((s) => `${dayText(s.date)} ${s.turns}`).join(', ')}`,
+)
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-6xl px-5 py-4">
-    <Notice v-if="fault" tone="fault">{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice>
+    <Notice v-if="fault" tone="fault"
+      >{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice
+    >
     <p v-else-if="!record" role="status">Opening the record …</p>
     <template v-else>
       <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
@@ -51,24 +55,36 @@ const chartWords = computed(() => `Turns: ${oldestFirst.value.map((s) => `${dayT
         <div>
           <h1 class="text-3xl">{{ record.child.nickname }}</h1>
           <p class="text-soft">
-            born {{ monthText(record.child.birth) }} · {{ record.sessions.length }} {{ record.sessions.length === 1 ? 'session' : 'sessions' }},
-            {{ record.turns }} turns
+            born {{ monthText(record.child.birth) }} · {{ record.sessions.length }}
+            {{ record.sessions.length === 1 ? 'session' : 'sessions' }}, {{ record.turns }} turns
           </p>
         </div>
       </div>
-      <Notice v-if="record.sessions.length === 0">No session yet. After the first one, what the hands did stands here.</Notice>
+      <Notice v-if="record.sessions.length === 0"
+        >No session yet. After the first one, what the hands did stands here.</Notice
+      >
       <div v-else class="grid items-start gap-5 lg:grid-cols-3">
         <section class="patch p-4 lg:col-span-2">
           <h2 class="mb-2 text-xl">Sessions</h2>
-          <div class="mb-3 h-40" role="img" :aria-label="chartWords"><Bar :data="chart" :options="options" /></div>
+          <div class="mb-3 h-40" role="img" :aria-label="chartWords">
+            <Bar :data="chart" :options="options" />
+          </div>
           <table class="w-full border-collapse text-left">
             <thead>
-              <tr class="text-sm"><th scope="col" class="p-1">Day</th><th scope="col" class="p-1">Recipe</th><th scope="col" class="p-1">Turns</th><th scope="col" class="p-1">Jobs</th><th scope="col" class="p-1">Taste</th></tr>
+              <tr class="text-sm">
+                <th scope="col" class="p-1">Day</th>
+                <th scope="col" class="p-1">Recipe</th>
+                <th scope="col" class="p-1">Turns</th>
+                <th scope="col" class="p-1">Jobs</th>
+                <th scope="col" class="p-1">Taste</th>
+              </tr>
             </thead>
             <tbody>
               <tr v-for="s in record.sessions" :key="s.id" class="border-t border-line">
                 <td class="p-1">{{ dayText(s.date) }}</td>
-                <td class="p-1"><RouterLink class="underline" :to="`/record/sessions/${s.id}`">{{ s.title }}</RouterLink></td>
+                <td class="p-1">
+                  <RouterLink class="underline" :to="`/record/sessions/${s.id}`">{{ s.title }}</RouterLink>
+                </td>
                 <td class="p-1">{{ s.turns }}</td>
                 <td class="p-1">{{ s.jobs }}</td>
                 <td class="p-1">{{ s.taste ? TASTE_WORDS[s.taste] : '–' }}</td>
@@ -80,18 +96,28 @@ const chartWords = computed(() => `Turns: ${oldestFirst.value.map((s) => `${dayT
           <section class="patch p-4">
             <h2 class="mb-1 text-xl">What the hands did</h2>
             <ul>
-              <li v-for="t in record.techniques" :key="t.name" class="flex justify-between border-t border-line py-1">
-                <span>{{ t.name }}</span><span class="text-soft">{{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}</span>
+              <li
+                v-for="t in record.techniques"
+                :key="t.name"
+                class="flex justify-between border-t border-line py-1"
+              >
+                <span>{{ t.name }}</span><span class="text-soft"
+                  >{{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}</span
+                >
               </li>
             </ul>
           </section>
           <section class="patch p-4">
             <h2 class="mb-1 text-xl">Tastes</h2>
-            <p v-for="t in TASTES" :key="t" class="flex justify-between"><span>{{ TASTE_WORDS[t] }}</span><span>{{ record.tastes[t] }}</span></p>
+            <p v-for="t in TASTES" :key="t" class="flex justify-between">
+              <span>{{ TASTE_WORDS[t] }}</span><span>{{ record.tastes[t] }}</span>
+            </p>
           </section>
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-xl">Notes</h2>
-            <p v-for="n in record.notes" :key="n.date + n.text"><span class="text-soft">{{ dayText(n.date) }}</span> {{ n.text }}</p>
+            <p v-for="n in record.notes" :key="n.date + n.text">
+              <span class="text-soft">{{ dayText(n.date) }}</span> {{ n.text }}
+            </p>
           </section>
         </div>
       </div>

@@ -33,37 +33,68 @@ async function erase(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Children</h1>
-      <button v-if="door.isLeader()" type="button" class="btn btn-main" @click="editing = 'new'">Add a child</button>
+      <button v-if="door.isLeader()" type="button" class="btn btn-main" @click="editing = 'new'">
+        Add a child
+      </button>
     </div>
     <Notice v-if="house.fault || fault" tone="fault" class="mb-3">{{ house.fault || fault }}</Notice>
     <p v-if="!house.loaded && !house.fault" role="status">Opening the roster …</p>
     <Notice v-else-if="house.children.length === 0">
-      Nobody yet. A nickname, a birth month, and what the family told you about allergies is enough; no full names, no photos.
+      Nobody yet. A nickname, a birth month, and what the family told you about allergies is enough; no full
+      names, no photos.
     </Notice>
     <ul>
-      <li v-for="c in house.children" :key="c.id" class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3">
+      <li
+        v-for="c in house.children"
+        :key="c.id"
+        class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3"
+      >
         <Mat :name="c.nickname" :mat="matOf(c.id)" size="seat" />
         <span class="min-w-60 flex-1">
           <span class="font-title text-xl font-bold">{{ c.nickname }}</span>
           <span class="text-soft"> born {{ monthText(c.birth) }}</span>
           <span class="block">
-            <span v-for="x in c.concerns" :key="x.allergen" class="mr-1 inline-block rounded-sm border border-ink px-1.5 text-sm"
+            <span
+              v-for="x in c.concerns"
+              :key="x.allergen"
+              class="mr-1 inline-block rounded-sm border border-ink px-1.5 text-sm"
               >{{ allergenName(x.allergen) }}: {{ LEVEL_WORDS[x.level] }}</span
             >
-            <span v-for="d in c.diets" :key="d" class="mr-1 inline-block rounded-sm border border-line px-1.5 text-sm">{{ d }}</span>
-            <span v-for="l in c.languages" :key="l" class="mr-1 inline-block text-sm text-soft">{{ LANGUAGES[l] }} at home</span>
+            <span
+              v-for="d in c.diets"
+              :key="d"
+              class="mr-1 inline-block rounded-sm border border-line px-1.5 text-sm"
+              >{{ d }}</span
+            >
+            <span v-for="l in c.languages" :key="l" class="mr-1 inline-block text-sm text-soft"
+              >{{ LANGUAGES[l] }} at home</span
+            >
             <span v-if="c.hand === 'left'" class="mr-1 text-sm text-soft">left-handed</span>
-            <span v-for="n in c.needs" :key="n" class="mr-1 text-sm text-soft">{{ n.replace(/-/g, ' ') }}</span>
+            <span v-for="n in c.needs" :key="n" class="mr-1 text-sm text-soft">{{
+              n.replace(/-/g, ' ')
+            }}</span>
           </span>
         </span>
         <span class="flex flex-wrap gap-2">
           <RouterLink class="btn" :to="`/record/children/${c.id}`">Record</RouterLink>
-          <button type="button" class="btn" :aria-label="`Edit ${c.nickname}`" @click="editing = c">Edit</button>
+          <button type="button" class="btn" :aria-label="`Edit ${c.nickname}`" @click="editing = c">
+            Edit
+          </button>
           <a class="btn" :href="`/api/children/${c.id}/export`" download>Export</a>
-          <button v-if="door.isOwner()" type="button" class="btn" @click="erasing = erasing === c.id ? null : c.id">Erase</button>
+          <button
+            v-if="door.isOwner()"
+            type="button"
+            class="btn"
+            @click="erasing = erasing === c.id ? null : c.id"
+          >
+            Erase
+          </button>
         </span>
         <span v-if="erasing === c.id" class="w-full" role="alert">
-          Erase {{ c.nickname }} for good? Past plans keep no name. <button type="button" class="btn ml-2 !border-paprika !text-paprika" @click="erase(c.id)">Erase for good</button>
+          Erase {{ c.nickname }} for good? Past plans keep no name.
+          <button type="button" class="btn ml-2 !border-paprika !text-paprika" @click="erase(c.id)">
+            Erase for good
+          </button>
         </span>
       </li>
     </ul>

@@ -19,7 +19,9 @@ const UNITS = ['cup_m', 'tbsp_m', 'tsp_m', 'cup_us', 'tbsp_us', 'tsp_us', 'tbsp_
 const found = computed(() => {
   const words = search.value.trim().toLowerCase()
   const all = [...house.foods.all].sort((a, b) => a.name.localeCompare(b.name))
-  return words === '' ? all : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
+  return words === ''
+    ? all
+    : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
 })
 const holds = (f: FoodFact): string => [...f.contains, ...f.extras].map(allergenName).join(', ')
 const may = (f: FoodFact): string => f.mayContain.map(allergenName).join(', ')
@@ -62,24 +64,46 @@ async function addFood(food: FoodFact): Promise<void> {
       <Notice v-if="fault || house.fault" tone="fault" class="mb-3">{{ fault || house.fault }}</Notice>
       <h2 id="box" class="mb-2 text-xl">Measures in the box</h2>
       <ul>
-        <li v-for="m in house.setting?.kit.measures ?? []" :key="m.id" class="flex items-center gap-3 border-t border-line py-1.5">
-          <span class="flex-1" :class="m.count === 0 ? 'text-soft line-through' : ''"><Amount :text="m.name" /> <span class="text-xs text-soft">({{ m.unit }})</span></span>
+        <li
+          v-for="m in house.setting?.kit.measures ?? []"
+          :key="m.id"
+          class="flex items-center gap-3 border-t border-line py-1.5"
+        >
+          <span class="flex-1" :class="m.count === 0 ? 'text-soft line-through' : ''"
+            ><Amount :text="m.name" /> <span class="text-xs text-soft">({{ m.unit }})</span></span
+          >
           <button
             type="button"
             class="btn"
             :aria-pressed="m.count === 0"
             :aria-label="`${m.name}: ${m.count === 0 ? 'lost, put back' : 'in the box, mark as lost'}`"
-            @click="keepKit((house.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count: x.count === 0 ? 1 : 0 } : x)))"
+            @click="
+              keepKit(
+                (house.setting?.kit.measures ?? []).map((x) =>
+                  x.id === m.id ? { ...x, count: x.count === 0 ? 1 : 0 } : x,
+                ),
+              )
+            "
           >
             {{ m.count === 0 ? 'lost' : 'in the box' }}
           </button>
         </li>
       </ul>
       <form class="mt-3 grid grid-cols-[2fr_1fr_1fr] items-end gap-2" @submit.prevent="addMeasure">
-        <label class="text-sm font-semibold">Name<input v-model="measure.name" class="field mt-1 font-normal" placeholder="blue scoop" maxlength="40" /></label>
-        <label class="text-sm font-semibold">Size<input v-model="measure.size" class="field mt-1 font-normal" placeholder="1/3" /></label>
         <label class="text-sm font-semibold"
-          >Unit<select v-model="measure.unit" class="field mt-1 font-normal"><option v-for="u in UNITS" :key="u" :value="u">{{ u }}</option></select></label
+          >Name<input
+            v-model="measure.name"
+            class="field mt-1 font-normal"
+            placeholder="blue scoop"
+            maxlength="40"
+        /></label>
+        <label class="text-sm font-semibold"
+          >Size<input v-model="measure.size" class="field mt-1 font-normal" placeholder="1/3"
+        /></label>
+        <label class="text-sm font-semibold"
+          >Unit<select v-model="measure.unit" class="field mt-1 font-normal">
+            <option v-for="u in UNITS" :key="u" :value="u">{{ u }}</option>
+          </select></label
         >
         <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
       </form>
@@ -87,20 +111,34 @@ async function addFood(food: FoodFact): Promise<void> {
     <section aria-labelledby="foods">
       <div class="mb-2 flex flex-wrap items-end gap-3">
         <h2 id="foods" class="text-xl">Foods: {{ found.length }}</h2>
-        <label class="ml-auto font-semibold">Find <input v-model="search" type="search" class="field !inline-block !w-52 font-normal" /></label>
+        <label class="ml-auto font-semibold"
+          >Find <input v-model="search" type="search" class="field !inline-block !w-52 font-normal"
+        /></label>
         <button type="button" class="btn" @click="adding = true">Add a food</button>
       </div>
-      <p class="mb-2 text-sm text-soft">Typical recipes, from memory. The packet in hand always comes first.</p>
-      <Notice v-if="found.length === 0">Lea does not know that food. In a recipe it will be asked about for every concern; or add it here.</Notice>
+      <p class="mb-2 text-sm text-soft">
+        Typical recipes, from memory. The packet in hand always comes first.
+      </p>
+      <Notice v-if="found.length === 0"
+        >Lea does not know that food. In a recipe it will be asked about for every concern; or add it
+        here.</Notice
+      >
       <ul class="patch max-h-[70vh] overflow-y-auto" tabindex="0" aria-label="Foods">
         <li v-for="f in found" :key="f.id" class="border-b border-line px-3 py-1.5">
           <span class="font-semibold">{{ f.name }}</span>
-          <span v-if="f.id.startsWith('own:')" class="ml-1 rounded-sm border border-ink px-1 text-xs">own</span>
-          <span v-if="f.compound" class="ml-1 rounded-sm border border-line px-1 text-xs">depends on the packet</span>
+          <span v-if="f.id.startsWith('own:')" class="ml-1 rounded-sm border border-ink px-1 text-xs"
+            >own</span
+          >
+          <span v-if="f.compound" class="ml-1 rounded-sm border border-line px-1 text-xs"
+            >depends on the packet</span
+          >
           <span class="block text-sm">
-            <template v-if="holds(f)">holds {{ holds(f) }}</template><template v-if="holds(f) && may(f)">; </template
+            <template v-if="holds(f)">holds {{ holds(f) }}</template
+            ><template v-if="holds(f) && may(f)">; </template
             ><template v-if="may(f)">may hold {{ may(f) }}</template
-            ><span v-if="!holds(f) && !may(f)" class="text-soft">nothing of the list found in the typical recipe</span>
+            ><span v-if="!holds(f) && !may(f)" class="text-soft"
+              >nothing of the list found in the typical recipe</span
+            >
           </span>
         </li>
       </ul>

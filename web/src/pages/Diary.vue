@@ -39,7 +39,10 @@ const left = (s: StoredSession): string => {
   const standing = upcoming.standing[s.id]
   if (!standing) return 'working it out …'
   if (standing.fault) return standing.fault
-  const stops = standing.stops === 0 ? 'no stop' : `${standing.stops} ${standing.stops === 1 ? 'stop' : 'stops'} to settle`
+  const stops =
+    standing.stops === 0
+      ? 'no stop'
+      : `${standing.stops} ${standing.stops === 1 ? 'stop' : 'stops'} to settle`
   return standing.adults > 0 ? `${stops} · ${standing.adults} for an adult` : stops
 }
 
@@ -53,7 +56,13 @@ async function made(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Diary</h1>
-      <button v-if="door.isLeader()" type="button" class="btn btn-main" :disabled="!house.loaded" @click="making = true">
+      <button
+        v-if="door.isLeader()"
+        type="button"
+        class="btn btn-main"
+        :disabled="!house.loaded"
+        @click="making = true"
+      >
         New session
       </button>
     </div>
@@ -71,17 +80,28 @@ async function made(id: string): Promise<void> {
           >
         </Notice>
         <ol>
-          <li v-for="[day, list] in ahead" :key="day" class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[12rem_1fr]">
+          <li
+            v-for="[day, list] in ahead"
+            :key="day"
+            class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[14rem_1fr]"
+          >
             <h3 class="text-lg">{{ dayText(day) }}</h3>
             <ul class="grid gap-2">
               <li v-for="s in list" :key="s.id">
-                <RouterLink :to="`/session/${s.id}/weave`" class="patch flex flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]">
+                <RouterLink
+                  :to="`/session/${s.id}/weave`"
+                  class="patch flex flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
+                >
                   <span class="numeral text-lg">{{ s.start }}</span>
                   <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
                   <span class="text-soft">{{ count(s) }}</span>
                   <span
                     class="ml-auto rounded-sm border px-2 py-0.5 text-sm"
-                    :class="(upcoming.standing[s.id]?.stops ?? 0) > 0 ? 'border-paprika font-bold text-paprika' : 'border-line'"
+                    :class="
+                      (upcoming.standing[s.id]?.stops ?? 0) > 0
+                        ? 'border-paprika font-bold text-paprika'
+                        : 'border-line'
+                    "
                     >{{ left(s) }}</span
                   >
                 </RouterLink>
@@ -93,13 +113,23 @@ async function made(id: string): Promise<void> {
       <section v-if="behind.length > 0" aria-labelledby="behind">
         <h2 id="behind" class="mb-2 text-xl">Behind us</h2>
         <ol>
-          <li v-for="[day, list] in behind" :key="day" class="grid gap-2 border-t border-line py-2 sm:grid-cols-[12rem_1fr]">
+          <li
+            v-for="[day, list] in behind"
+            :key="day"
+            class="grid gap-2 border-t border-line py-2 sm:grid-cols-[14rem_1fr]"
+          >
             <h3 class="font-sans text-base font-normal">{{ dayText(day) }}</h3>
             <ul>
               <li v-for="s in list" :key="s.id">
-                <RouterLink :to="s.state === 'finished' ? `/record/sessions/${s.id}` : `/session/${s.id}/weave`" class="flex flex-wrap gap-x-4 underline-offset-4 hover:underline">
-                  <span class="numeral">{{ s.start }}</span><span class="font-semibold">{{ titleOf(s) }}</span><span class="text-soft">{{ count(s) }}</span>
-                  <span v-if="s.state !== 'finished'" class="text-soft">{{ s.state === 'planned' ? 'was not cooked' : 'was not closed' }}</span>
+                <RouterLink
+                  :to="s.state === 'finished' ? `/record/sessions/${s.id}` : `/session/${s.id}/weave`"
+                  class="flex flex-wrap gap-x-4 underline-offset-4 hover:underline"
+                >
+                  <span class="numeral">{{ s.start }}</span><span class="font-semibold">{{ titleOf(s) }}</span
+                  ><span class="text-soft">{{ count(s) }}</span>
+                  <span v-if="s.state !== 'finished'" class="text-soft">{{
+                    s.state === 'planned' ? 'was not cooked' : 'was not closed'
+                  }}</span>
                 </RouterLink>
               </li>
             </ul>

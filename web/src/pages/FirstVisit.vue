@@ -14,7 +14,15 @@ const router = useRouter()
 const fault = ref('')
 const { handleSubmit, isSubmitting, defineField } = useForm({
   validationSchema: toTypedSchema(firstVisitSchema),
-  initialValues: { setting: '', kind: 'nursery', country: 'uk', owner: '', signIn: '', password: '', recipes: true },
+  initialValues: {
+    setting: '',
+    kind: 'nursery',
+    country: 'uk',
+    owner: '',
+    signIn: '',
+    password: '',
+    recipes: true,
+  },
 })
 const [kind] = defineField('kind')
 const [country] = defineField('country')
@@ -45,9 +53,16 @@ const KINDS = [
 <template>
   <main id="main" class="mx-auto grid min-h-dvh max-w-2xl content-center gap-4 p-5">
     <h1 class="text-4xl">Welcome. Whose table is it?</h1>
-    <p class="text-soft">Nothing leaves this machine. Children are kept as nicknames and birth months, behind this sign-in.</p>
+    <p class="text-soft">
+      Nothing leaves this machine. Children are kept as nicknames and birth months, behind this sign-in.
+    </p>
     <form class="patch grid gap-4 p-5 sm:grid-cols-2" novalidate @submit="make">
-      <TextField name="setting" label="Name of the setting" class="sm:col-span-2" hint="as the children know it" />
+      <TextField
+        name="setting"
+        label="Name of the setting"
+        class="sm:col-span-2"
+        hint="as the children know it"
+      />
       <label class="font-semibold"
         >Kind
         <select v-model="kind" class="field mt-1 font-normal">
@@ -75,7 +90,9 @@ const KINDS = [
         ><input v-model="recipes" type="checkbox" class="size-5" /> Start with Lea’s own recipes</label
       >
       <Notice v-if="fault" tone="fault" class="sm:col-span-2">{{ fault }}</Notice>
-      <button type="submit" class="btn btn-main sm:col-span-2" :disabled="isSubmitting">Make the setting</button>
+      <button type="submit" class="btn btn-main sm:col-span-2" :disabled="isSubmitting">
+        Make the setting
+      </button>
     </form>
   </main>
 </template>

@@ -8,12 +8,21 @@ const emit = defineEmits<{ add: [food: FoodFact]; close: [] }>()
 const name = ref('')
 const compound = ref(true)
 const found = ref<Record<string, '' | 'contains' | 'may'>>({})
-const diet = ref<Record<string, Verdict>>({ vegetarian: 'check', vegan: 'check', halal: 'check', 'no-pork': 'check' })
+const diet = ref<Record<string, Verdict>>({
+  vegetarian: 'check',
+  vegan: 'check',
+  halal: 'check',
+  'no-pork': 'check',
+})
 const fault = ref('')
 const list = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.kind === 'regulated')
 
 function add(): void {
-  const slug = name.value.trim().toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')
+  const slug = name.value
+    .trim()
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
   if (!slug) {
     fault.value = 'Name is missing: write what stands on the packet.'
     return
@@ -37,9 +46,12 @@ function add(): void {
 <template>
   <Sheet open wide title="A food" @close="emit('close')">
     <form class="grid gap-3" @submit.prevent="add">
-      <label class="font-semibold">Name<input v-model="name" class="field mt-1 font-normal" maxlength="60" /></label>
+      <label class="font-semibold"
+        >Name<input v-model="name" class="field mt-1 font-normal" maxlength="60"
+      /></label>
       <label class="flex items-center gap-2"
-        ><input v-model="compound" type="checkbox" class="size-5" /> Made of several ingredients: its packet is read for each session</label
+        ><input v-model="compound" type="checkbox" class="size-5" /> Made of several ingredients: its packet
+        is read for each session</label
       >
       <fieldset>
         <legend class="font-semibold">What it holds</legend>
@@ -56,7 +68,14 @@ function add(): void {
       </fieldset>
       <fieldset class="flex flex-wrap gap-4">
         <legend class="font-semibold">Suits</legend>
-        <label v-for="(_, d) in diet" :key="d">{{ d }} <select v-model="diet[d]" class="rounded-sm border border-line bg-white p-1"><option value="yes">yes</option><option value="no">no</option><option value="check">depends</option></select></label>
+        <label v-for="(_, d) in diet" :key="d"
+          >{{ d }}
+          <select v-model="diet[d]" class="rounded-sm border border-line bg-white p-1">
+            <option value="yes">yes</option>
+            <option value="no">no</option>
+            <option value="check">depends</option>
+          </select></label
+        >
       </fieldset>
       <p v-if="fault" role="alert" class="font-semibold text-paprika">{{ fault }}</p>
       <button type="submit" class="btn btn-main justify-self-start">Keep it</button>

@@ -35,23 +35,46 @@ async function rank(): Promise<void> {
   const mine = round
   const found: Ranked[] = []
   for (const row of house.recipes) {
-    const session: StoredSession = { id: 'new', ...input, recipe: row.id, guests: [], seats: input.children, decisions: [], state: 'planned' }
+    const session: StoredSession = {
+      id: 'new',
+      ...input,
+      recipe: row.id,
+      guests: [],
+      seats: input.children,
+      decisions: [],
+      state: 'planned',
+    }
     if (!house.setting) return
     const answer = await compileInWorker(
-      assemble(session, { setting: house.setting, recipe: row.recipe, children: house.children, adults: house.adults }),
+      assemble(session, {
+        setting: house.setting,
+        recipe: row.recipe,
+        children: house.children,
+        adults: house.adults,
+      }),
     )
     if (mine !== round) return
     found.push(
       'plan' in answer
-        ? { row, stops: openStops(answer.plan).map((f) => f.says), ends: answer.plan.totals.endsAt, fault: '' }
+        ? {
+            row,
+            stops: openStops(answer.plan).map((f) => f.says),
+            ends: answer.plan.totals.endsAt,
+            fault: '',
+          }
         : { row, stops: [], ends: '', fault: answer.error.says },
     )
   }
-  ranked.value = found.sort((a, b) => Number(a.fault !== '') - Number(b.fault !== '') || a.stops.length - b.stops.length)
+  ranked.value = found.sort(
+    (a, b) => Number(a.fault !== '') - Number(b.fault !== '') || a.stops.length - b.stops.length,
+  )
   if (!input.recipe) input.recipe = ranked.value[0]?.row.id ?? ''
 }
 onMounted(rank)
-watch(() => [input.date, input.start, [...input.children], [...input.adults]], () => void rank())
+watch(
+  () => [input.date, input.start, [...input.children], [...input.adults]],
+  () => void rank(),
+)
 
 const toggle = (list: string[], id: string): void => {
   const at = list.indexOf(id)
@@ -85,9 +108,15 @@ const chosen = computed(() => input.children.length)
   <Sheet open wide title="New session" @close="emit('close')">
     <form class="grid gap-4" @submit.prevent="make">
       <div class="grid gap-3 sm:grid-cols-3">
-        <label class="font-semibold">Day<input v-model="input.date" type="date" class="field mt-1 font-normal" /></label>
-        <label class="font-semibold">Start<input v-model="input.start" type="time" class="field mt-1 font-normal" /></label>
-        <label class="font-semibold">Families come at<input v-model="input.until" type="time" class="field mt-1 font-normal" /></label>
+        <label class="font-semibold"
+          >Day<input v-model="input.date" type="date" class="field mt-1 font-normal"
+        /></label>
+        <label class="font-semibold"
+          >Start<input v-model="input.start" type="time" class="field mt-1 font-normal"
+        /></label>
+        <label class="font-semibold"
+          >Families come at<input v-model="input.until" type="time" class="field mt-1 font-normal"
+        /></label>
       </div>
       <fieldset>
         <legend class="mb-1 font-semibold">Who: {{ chosen }} children</legend>
@@ -103,7 +132,9 @@ const chosen = computed(() => input.children.length)
           >
             {{ c.nickname }}
           </button>
-          <p v-if="house.children.length === 0" class="text-soft">No child on the roster yet: guests can be added in the session.</p>
+          <p v-if="house.children.length === 0" class="text-soft">
+            No child on the roster yet: guests can be added in the session.
+          </p>
         </div>
         <div class="mt-2 flex flex-wrap gap-1.5">
           <button
@@ -121,15 +152,29 @@ const chosen = computed(() => input.children.length)
       </fieldset>
       <fieldset>
         <legend class="mb-1 font-semibold">Recipe, those with the least to settle first</legend>
-        <p v-if="house.recipes.length === 0">No recipe yet. <RouterLink class="underline" to="/recipes">Add one</RouterLink></p>
-        <p v-else-if="ranked.length === 0" role="status" class="text-soft">Trying every recipe with this group …</p>
+        <p v-if="house.recipes.length === 0">
+          No recipe yet. <RouterLink class="underline" to="/recipes">Add one</RouterLink>
+        </p>
+        <p v-else-if="ranked.length === 0" role="status" class="text-soft">
+          Trying every recipe with this group …
+        </p>
         <ul class="max-h-72 overflow-y-auto" tabindex="0">
           <li v-for="r in ranked" :key="r.row.id" class="border-t border-line">
             <label class="flex cursor-pointer items-start gap-3 py-1.5"
-              ><input v-model="input.recipe" type="radio" name="recipe" :value="r.row.id" class="mt-1 size-5 shrink-0" />
+              ><input
+                v-model="input.recipe"
+                type="radio"
+                name="recipe"
+                :value="r.row.id"
+                class="mt-1 size-5 shrink-0"
+              />
               <span
                 ><span class="font-semibold">{{ r.row.recipe.title }}</span
-                ><span class="block text-sm" :class="r.stops.length > 0 || r.fault ? 'text-paprika' : 'text-soft'">{{ standsAgainst(r) }}</span></span
+                ><span
+                  class="block text-sm"
+                  :class="r.stops.length > 0 || r.fault ? 'text-paprika' : 'text-soft'"
+                  >{{ standsAgainst(r) }}</span
+                ></span
               ></label
             >
           </li>

@@ -19,8 +19,11 @@ function add(): void {
 /** What is typed: the name of a food Lea knows, or free words for one it does not. */
 function setFood(line: RecipeLine, text: string): void {
   const words = text.trim().toLowerCase()
-  const hit = known.value.find((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase() === words))
-  line.food = hit?.id ?? (words === '' ? '' : `own:${words.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}`)
+  const hit = known.value.find((f) =>
+    [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase() === words),
+  )
+  line.food =
+    hit?.id ?? (words === '' ? '' : `own:${words.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}`)
 }
 const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.id === id)
 </script>
@@ -30,7 +33,11 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
     <h2 id="lines-title" class="mb-2 text-xl">Lines</h2>
     <datalist id="food-names"><option v-for="f in known" :key="f.id" :value="f.name" /></datalist>
     <ul class="grid gap-2">
-      <li v-for="(line, i) in lines" :key="line.id" class="patch grid items-end gap-2 p-3 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr_1.5fr_auto]">
+      <li
+        v-for="(line, i) in lines"
+        :key="line.id"
+        class="patch grid items-end gap-2 p-3 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr_1.5fr_auto]"
+      >
         <label class="text-sm font-semibold"
           >Food
           <input
@@ -39,9 +46,13 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
             :value="line.food ? foods.of(line.food).name : ''"
             @change="setFood(line, ($event.target as HTMLInputElement).value)"
           />
-          <span v-if="!isKnown(line.food)" class="font-normal text-paprika">Lea does not know it: it will ask for every concern.</span></label
+          <span v-if="!isKnown(line.food)" class="font-normal text-paprika"
+            >Lea does not know it: it will ask for every concern.</span
+          ></label
         >
-        <label class="text-sm font-semibold">Amount<input v-model="line.amount" class="field mt-1 font-normal" inputmode="decimal" /></label>
+        <label class="text-sm font-semibold"
+          >Amount<input v-model="line.amount" class="field mt-1 font-normal" inputmode="decimal"
+        /></label>
         <label class="text-sm font-semibold"
           >Unit<select v-model="line.unit" class="field mt-1 font-normal">
             <option v-for="u in units" :key="u" :value="u">{{ unitWord(u) }}</option>
@@ -58,10 +69,19 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
             <option v-for="(word, code) in PREPARATIONS" :key="code" :value="code">{{ word }}</option>
           </select></label
         >
-        <label class="text-sm font-semibold">Prepared by<input v-model="line.prep" class="field mt-1 font-normal" maxlength="120" /></label>
+        <label class="text-sm font-semibold"
+          >Prepared by<input v-model="line.prep" class="field mt-1 font-normal" maxlength="120"
+        /></label>
         <span class="flex items-center gap-2">
-          <label class="flex items-center gap-1 text-sm"><input v-model="line.optional" type="checkbox" class="size-5" />optional</label>
-          <button type="button" class="btn" :aria-label="`Remove line ${i + 1}`" @click="lines = lines.filter((l) => l !== line)">
+          <label class="flex items-center gap-1 text-sm"
+            ><input v-model="line.optional" type="checkbox" class="size-5" />optional</label
+          >
+          <button
+            type="button"
+            class="btn"
+            :aria-label="`Remove line ${i + 1}`"
+            @click="lines = lines.filter((l) => l !== line)"
+          >
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
         </span>

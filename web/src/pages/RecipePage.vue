@@ -77,7 +77,8 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
   <main id="main" class="mx-auto max-w-6xl px-5 py-4">
     <p v-if="!house.loaded && !house.fault" role="status">Opening the recipe …</p>
     <Notice v-else-if="!draft" tone="fault">
-      {{ house.fault || 'This recipe is not there (any more).' }} <RouterLink class="underline" to="/recipes">All recipes</RouterLink>
+      {{ house.fault || 'This recipe is not there (any more).' }}
+      <RouterLink class="underline" to="/recipes">All recipes</RouterLink>
     </Notice>
     <form v-else @submit.prevent="save">
       <div class="mb-4 flex flex-wrap items-center justify-between gap-3">
@@ -88,12 +89,28 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
       <p v-if="saved" role="status" class="mb-3">{{ saved }}</p>
       <fieldset :disabled="!door.isLeader()">
         <div class="patch mb-5 grid gap-3 p-4 sm:grid-cols-6">
-          <label class="font-semibold sm:col-span-4">Title<input v-model="draft.title" class="field mt-1 font-normal" maxlength="80" /></label>
-          <label class="font-semibold sm:col-span-2">Serves (children)<input v-model.number="draft.serves" type="number" min="1" class="field mt-1 font-normal" /></label>
-          <label class="font-semibold sm:col-span-6">About<input v-model="draft.about" class="field mt-1 font-normal" maxlength="300" /></label>
-          <label class="font-semibold sm:col-span-2">Themes, with commas<input v-model.lazy="themes" class="field mt-1 font-normal" /></label>
-          <label class="font-semibold sm:col-span-2">Equipment, with commas<input v-model.lazy="equipment" class="field mt-1 font-normal" /></label>
-          <label class="font-semibold sm:col-span-2">How it keeps<input v-model="draft.storage" class="field mt-1 font-normal" maxlength="200" /></label>
+          <label class="font-semibold sm:col-span-4"
+            >Title<input v-model="draft.title" class="field mt-1 font-normal" maxlength="80"
+          /></label>
+          <label class="font-semibold sm:col-span-2"
+            >Serves (children)<input
+              v-model.number="draft.serves"
+              type="number"
+              min="1"
+              class="field mt-1 font-normal"
+          /></label>
+          <label class="font-semibold sm:col-span-6"
+            >About<input v-model="draft.about" class="field mt-1 font-normal" maxlength="300"
+          /></label>
+          <label class="font-semibold sm:col-span-2"
+            >Themes, with commas<input v-model.lazy="themes" class="field mt-1 font-normal"
+          /></label>
+          <label class="font-semibold sm:col-span-2"
+            >Equipment, with commas<input v-model.lazy="equipment" class="field mt-1 font-normal"
+          /></label>
+          <label class="font-semibold sm:col-span-2"
+            >How it keeps<input v-model="draft.storage" class="field mt-1 font-normal" maxlength="200"
+          /></label>
         </div>
         <RecipeLines v-model="draft.lines" :roles="roles" :foods="house.foods" class="mb-5" />
         <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />

@@ -5,7 +5,31 @@ import { MODES, PLACES, type RecipeLine, type RecipeStep, type RecipeTask } from
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
 const steps = defineModel<RecipeStep[]>({ required: true })
-const PICTURES = ['soap', 'bowl', 'herb', 'milk', 'jug', 'butter', 'cheese', 'carrot', 'cucumber', 'pear', 'pepper', 'lemon', 'oats', 'letters', 'brush', 'cutter', 'bread', 'jar', 'pot', 'oven', 'fridge', 'alarm', 'yum']
+const PICTURES = [
+  'soap',
+  'bowl',
+  'herb',
+  'milk',
+  'jug',
+  'butter',
+  'cheese',
+  'carrot',
+  'cucumber',
+  'pear',
+  'pepper',
+  'lemon',
+  'oats',
+  'letters',
+  'brush',
+  'cutter',
+  'bread',
+  'jar',
+  'pot',
+  'oven',
+  'fridge',
+  'alarm',
+  'yum',
+]
 const MODE_WORDS = { EACH: 'each child', TURNS: 'in turns', ADULT: 'an adult', WAIT: 'a wait' }
 
 function add(): void {
@@ -18,7 +42,13 @@ function add(): void {
     : { technique: 'stir', mode: 'TURNS', seconds: 20 }
   steps.value = [
     ...steps.value,
-    { id: `step-${n}`, title: first ? 'Wash hands' : '', picture: first ? 'soap' : 'bowl', uses: [], tasks: [task] },
+    {
+      id: `step-${n}`,
+      title: first ? 'Wash hands' : '',
+      picture: first ? 'soap' : 'bowl',
+      uses: [],
+      tasks: [task],
+    },
   ]
 }
 function up(i: number): void {
@@ -28,9 +58,12 @@ function up(i: number): void {
   steps.value = next
 }
 function toggleUse(step: RecipeStep, line: string): void {
-  step.uses = step.uses.some((u) => u.line === line) ? step.uses.filter((u) => u.line !== line) : [...step.uses, { line, part: '1' }]
+  step.uses = step.uses.some((u) => u.line === line)
+    ? step.uses.filter((u) => u.line !== line)
+    : [...step.uses, { line, part: '1' }]
 }
-const addTask = (step: RecipeStep): void => void step.tasks.push({ technique: 'stir', mode: 'TURNS', seconds: 20 })
+const addTask = (step: RecipeStep): void =>
+  void step.tasks.push({ technique: 'stir', mode: 'TURNS', seconds: 20 })
 const lineName = (l: RecipeLine): string => l.food.replace(/^own:/, '').replace(/-/g, ' ')
 const remove = (step: RecipeStep): void => {
   steps.value = steps.value.filter((s) => s !== step)
@@ -43,28 +76,54 @@ const remove = (step: RecipeStep): void => {
     <ol class="grid gap-3">
       <li v-for="(step, i) in steps" :key="step.id" class="patch grid gap-3 p-3">
         <div class="grid items-end gap-2 sm:grid-cols-[2fr_1fr_3fr_auto]">
-          <label class="text-sm font-semibold">Step {{ i + 1 }}, in five words<input v-model="step.title" class="field mt-1 font-normal" maxlength="60" /></label>
+          <label class="text-sm font-semibold"
+            >Step {{ i + 1 }}, in five words<input
+              v-model="step.title"
+              class="field mt-1 font-normal"
+              maxlength="60"
+          /></label>
           <label class="text-sm font-semibold"
             >Picture<select v-model="step.picture" class="field mt-1 font-normal">
               <option v-for="p in PICTURES" :key="p" :value="p">{{ p }}</option>
             </select></label
           >
-          <label class="text-sm font-semibold">For the adult<input v-model="step.says" class="field mt-1 font-normal" maxlength="300" /></label>
+          <label class="text-sm font-semibold"
+            >For the adult<input v-model="step.says" class="field mt-1 font-normal" maxlength="300"
+          /></label>
           <span class="flex gap-2">
-            <button type="button" class="btn" :disabled="i === 0" :aria-label="`Move step ${i + 1} up`" @click="up(i)"><ArrowUp class="size-4" aria-hidden="true" /></button>
-            <button type="button" class="btn" :aria-label="`Remove step ${i + 1}`" @click="remove(step)"><Trash2 class="size-4" aria-hidden="true" /></button>
+            <button
+              type="button"
+              class="btn"
+              :disabled="i === 0"
+              :aria-label="`Move step ${i + 1} up`"
+              @click="up(i)"
+            >
+              <ArrowUp class="size-4" aria-hidden="true" />
+            </button>
+            <button type="button" class="btn" :aria-label="`Remove step ${i + 1}`" @click="remove(step)">
+              <Trash2 class="size-4" aria-hidden="true" />
+            </button>
           </span>
         </div>
         <fieldset>
           <legend class="text-sm font-semibold">Goes in here</legend>
           <span class="flex flex-wrap gap-3">
             <label v-for="l in lines" :key="l.id" class="flex items-center gap-1"
-              ><input type="checkbox" class="size-5" :checked="step.uses.some((u) => u.line === l.id)" @change="toggleUse(step, l.id)" />{{ lineName(l) || 'a line without food' }}</label
+              ><input
+                type="checkbox"
+                class="size-5"
+                :checked="step.uses.some((u) => u.line === l.id)"
+                @change="toggleUse(step, l.id)"
+              />{{ lineName(l) || 'a line without food' }}</label
             >
           </span>
         </fieldset>
         <ul class="grid gap-2">
-          <li v-for="(task, k) in step.tasks" :key="k" class="grid items-end gap-2 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr_auto]">
+          <li
+            v-for="(task, k) in step.tasks"
+            :key="k"
+            class="grid items-end gap-2 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr_auto]"
+          >
             <label class="text-sm"
               >Hands<select v-model="task.technique" class="field mt-1">
                 <option v-for="t in techniques" :key="t.id" :value="t.id">{{ t.name }}</option>
@@ -75,15 +134,31 @@ const remove = (step: RecipeStep): void => {
                 <option v-for="m in MODES" :key="m" :value="m">{{ MODE_WORDS[m] }}</option>
               </select></label
             >
-            <label class="text-sm">Seconds (a turn, or in all)<input v-model.number="task.seconds" type="number" min="1" class="field mt-1" /></label>
+            <label class="text-sm"
+              >Seconds (a turn, or in all)<input
+                v-model.number="task.seconds"
+                type="number"
+                min="1"
+                class="field mt-1"
+            /></label>
             <label class="text-sm"
               >Place<select v-model="task.place" class="field mt-1">
                 <option :value="undefined">table</option>
                 <option v-for="p in PLACES.filter((x) => x !== 'table')" :key="p" :value="p">{{ p }}</option>
               </select></label
             >
-            <label class="flex items-center gap-1 text-sm"><input v-model="task.measures" type="checkbox" class="size-5" />measures what goes in</label>
-            <button type="button" class="btn" :disabled="step.tasks.length === 1" aria-label="Remove this task" @click="step.tasks.splice(k, 1)"><Trash2 class="size-4" aria-hidden="true" /></button>
+            <label class="flex items-center gap-1 text-sm"
+              ><input v-model="task.measures" type="checkbox" class="size-5" />measures what goes in</label
+            >
+            <button
+              type="button"
+              class="btn"
+              :disabled="step.tasks.length === 1"
+              aria-label="Remove this task"
+              @click="step.tasks.splice(k, 1)"
+            >
+              <Trash2 class="size-4" aria-hidden="true" />
+            </button>
           </li>
         </ul>
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>

@@ -25,7 +25,9 @@ onMounted(async () => {
       <h1 class="mb-3 text-3xl">Record</h1>
       <Notice v-if="fault" tone="fault">{{ fault }}</Notice>
       <p v-else-if="!records" role="status">Opening the record …</p>
-      <Notice v-else-if="records.length === 0">Nothing yet. What is tapped at the table stands here afterwards.</Notice>
+      <Notice v-else-if="records.length === 0"
+        >Nothing yet. What is tapped at the table stands here afterwards.</Notice
+      >
       <ul>
         <li v-for="r in records ?? []" :key="r.id" class="border-t border-line py-2">
           <RouterLink :to="`/record/sessions/${r.id}`" class="block hover:underline">
@@ -42,7 +44,9 @@ onMounted(async () => {
       <h2 id="by-child" class="mb-2 text-xl">By child</h2>
       <ul>
         <li v-for="c in house.children" :key="c.id" class="border-t border-line py-1">
-          <RouterLink class="block py-1 hover:underline" :to="`/record/children/${c.id}`">{{ c.nickname }}</RouterLink>
+          <RouterLink class="block py-1 hover:underline" :to="`/record/children/${c.id}`">{{
+            c.nickname
+          }}</RouterLink>
         </li>
       </ul>
     </section>

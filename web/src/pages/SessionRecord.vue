@@ -27,14 +27,17 @@ onMounted(async () => {
   }
 })
 const nameOf = (id: string): string => house.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
-const say = (text: string): string => fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
+const say = (text: string): string =>
+  fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
 const GATES = { hands: 'Hands washed', packets: 'Packets read', stand: 'Adult in place' }
 const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-6xl px-5 py-4">
-    <Notice v-if="fault" tone="fault">{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice>
+    <Notice v-if="fault" tone="fault"
+      >{{ fault }} <RouterLink class="underline" to="/record">All records</RouterLink></Notice
+    >
     <p v-else-if="!record" role="status">Opening the record …</p>
     <template v-else>
       <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
@@ -44,7 +47,12 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
         ><template v-if="record.finished">, closed {{ timeText(record.finished) }}</template>
       </p>
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
-        <div class="patch overflow-x-auto p-3" tabindex="0" role="region" aria-label="Children of this session">
+        <div
+          class="patch overflow-x-auto p-3"
+          tabindex="0"
+          role="region"
+          aria-label="Children of this session"
+        >
           <table class="w-full border-collapse text-left">
             <thead>
               <tr class="text-sm">
@@ -59,8 +67,13 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
                 <th scope="row" class="p-1.5">
                   <span class="flex items-center gap-2 font-semibold"
                     ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" />
-                    <RouterLink v-if="onRoster.has(c.child)" class="underline" :to="`/record/children/${c.child}`">{{ nameOf(c.child) }}</RouterLink
-                    ><template v-else>{{ nameOf(c.child) }}</template></span
+                    <RouterLink
+                      v-if="onRoster.has(c.child)"
+                      class="underline"
+                      :to="`/record/children/${c.child}`"
+                      >{{ nameOf(c.child) }}</RouterLink><template v-else>{{
+                      nameOf(c.child)
+                    }}</template></span
                   >
                 </th>
                 <td class="numeral p-1.5 text-lg">{{ c.turns }}</td>
@@ -79,18 +92,24 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
             <h2 class="mb-1 text-lg">Checked</h2>
             <p v-if="record.gates.length === 0" class="text-soft">No gate was passed.</p>
             <ul>
-              <li v-for="g in record.gates" :key="g.event">{{ timeText(g.at) }} {{ GATES[g.gate] }}: {{ g.by.map(nameOf).join(' and ') }}</li>
+              <li v-for="g in record.gates" :key="g.event">
+                {{ timeText(g.at) }} {{ GATES[g.gate] }}: {{ g.by.map(nameOf).join(' and ') }}
+              </li>
             </ul>
             <template v-if="record.cleared.length > 0">
               <h3 class="mt-2 text-sm">Cleared by an adult</h3>
               <ul class="text-sm">
-                <li v-for="c in record.cleared" :key="c.says">{{ say(c.says) }} {{ nameOf(c.who) }}: {{ c.why }}</li>
+                <li v-for="c in record.cleared" :key="c.says">
+                  {{ say(c.says) }} {{ nameOf(c.who) }}: {{ c.why }}
+                </li>
               </ul>
             </template>
           </section>
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-lg">Notes</h2>
-            <p v-for="n in record.notes" :key="n.at + n.text"><strong v-if="n.child">{{ nameOf(n.child) }}: </strong>{{ n.text }}</p>
+            <p v-for="n in record.notes" :key="n.at + n.text">
+              <strong v-if="n.child">{{ nameOf(n.child) }}: </strong>{{ n.text }}
+            </p>
           </section>
         </div>
       </div>

@@ -70,15 +70,32 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
     <section class="patch p-4" aria-labelledby="adults">
       <h2 id="adults" class="mb-2 text-xl">Adults</h2>
       <ul>
-        <li v-for="a in house.adults" :key="a.id" class="flex flex-wrap items-center gap-3 border-t border-line py-2">
-          <span class="flex-1 font-semibold">{{ a.name }}<span class="block text-sm font-normal text-soft">{{ a.role ?? 'no sign-in' }}{{ a.signIn ? `, ${a.signIn}` : '' }}</span></span>
+        <li
+          v-for="a in house.adults"
+          :key="a.id"
+          class="flex flex-wrap items-center gap-3 border-t border-line py-2"
+        >
+          <span class="flex-1 font-semibold"
+            >{{ a.name
+            }}<span class="block text-sm font-normal text-soft"
+              >{{ a.role ?? 'no sign-in' }}{{ a.signIn ? `, ${a.signIn}` : '' }}</span
+            ></span
+          >
           <label v-for="l in ['knives', 'heat'] as const" :key="l" class="flex items-center gap-1"
-            ><input type="checkbox" class="size-5" :checked="a.leads.includes(l)" :disabled="!door.isOwner()" @change="toggleLead(a.id, l)" />leads {{ l }}</label
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="a.leads.includes(l)"
+              :disabled="!door.isOwner()"
+              @change="toggleLead(a.id, l)"
+            />leads {{ l }}</label
           >
         </li>
       </ul>
       <form v-if="door.isOwner()" class="mt-4 grid gap-2 sm:grid-cols-2" @submit.prevent="addAdult">
-        <label class="font-semibold">Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60" /></label>
+        <label class="font-semibold"
+          >Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60"
+        /></label>
         <label class="font-semibold"
           >Role<select v-model="adult.role" class="field mt-1 font-normal">
             <option value="">no sign-in</option>
@@ -86,11 +103,28 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
             <option value="helper">helper: the table of today</option>
           </select></label
         >
-        <label class="font-semibold">Sign-in name<input v-model="adult.signIn" class="field mt-1 font-normal" autocomplete="off" :disabled="!adult.role" /></label>
-        <label class="font-semibold">Password<input v-model="adult.password" type="password" class="field mt-1 font-normal" autocomplete="new-password" :disabled="!adult.role" /></label>
+        <label class="font-semibold"
+          >Sign-in name<input
+            v-model="adult.signIn"
+            class="field mt-1 font-normal"
+            autocomplete="off"
+            :disabled="!adult.role"
+        /></label>
+        <label class="font-semibold"
+          >Password<input
+            v-model="adult.password"
+            type="password"
+            class="field mt-1 font-normal"
+            autocomplete="new-password"
+            :disabled="!adult.role"
+        /></label>
         <span class="flex gap-4">
-          <label class="flex items-center gap-1"><input v-model="adult.knives" type="checkbox" class="size-5" />leads knives</label>
-          <label class="flex items-center gap-1"><input v-model="adult.heat" type="checkbox" class="size-5" />leads heat</label>
+          <label class="flex items-center gap-1"
+            ><input v-model="adult.knives" type="checkbox" class="size-5" />leads knives</label
+          >
+          <label class="flex items-center gap-1"
+            ><input v-model="adult.heat" type="checkbox" class="size-5" />leads heat</label
+          >
         </span>
         <button type="submit" class="btn btn-main justify-self-end">Add an adult</button>
       </form>
@@ -105,14 +139,28 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
               <option value="groups">small groups, a bowl each</option>
             </select></label
           >
-          <label class="font-semibold">Children to a bowl, at most<input v-model.number="rules.groupSize" type="number" min="1" max="12" class="field mt-1 font-normal" /></label>
+          <label class="font-semibold"
+            >Children to a bowl, at most<input
+              v-model.number="rules.groupSize"
+              type="number"
+              min="1"
+              max="12"
+              class="field mt-1 font-normal"
+          /></label>
           <label class="font-semibold"
             >Knives<select v-model="rules.knives" class="field mt-1 font-normal">
               <option value="soft-first">soft tools first</option>
               <option value="real-early">the real small knife early, adult beside</option>
             </select></label
           >
-          <label class="font-semibold">Most scoops to count for one line<input v-model.number="rules.maxScoops" type="number" min="1" max="60" class="field mt-1 font-normal" /></label>
+          <label class="font-semibold"
+            >Most scoops to count for one line<input
+              v-model.number="rules.maxScoops"
+              type="number"
+              min="1"
+              max="60"
+              class="field mt-1 font-normal"
+          /></label>
           <label class="font-semibold"
             >Country, for limits and ratios<select v-model="rules.country" class="field mt-1 font-normal">
               <option value="uk">United Kingdom</option>

@@ -42,6 +42,8 @@ const enter = handleSubmit(async (values) => {
       <Notice v-if="fault" tone="fault">{{ fault }}</Notice>
       <button type="submit" class="btn btn-main" :disabled="isSubmitting">Sign in</button>
     </form>
-    <RouterLink to="/emergency" class="justify-self-start text-paprika underline">Emergency: first steps</RouterLink>
+    <RouterLink to="/emergency" class="justify-self-start text-paprika underline"
+      >Emergency: first steps</RouterLink
+    >
   </main>
 </template>

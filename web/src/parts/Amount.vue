@@ -4,7 +4,10 @@ import { computed } from 'vue'
 
 const props = defineProps<{ text: string }>()
 const parts = computed(() =>
-  props.text.split(/(\d+\/\d+)/g).map((piece) => ({ piece, isFraction: /^\d+\/\d+$/.test(piece) })),
+  props.text
+    .replace(/(\d) (\d+\/\d+)/g, '$1\u200a$2')
+    .split(/(\d+\/\d+)/g)
+    .map((piece) => ({ piece, isFraction: /^\d+\/\d+$/.test(piece) })),
 )
 </script>
 

@@ -6,6 +6,8 @@ defineProps<{ grade: 'stop' | 'adult' | 'know' }>()
 
 <template>
   <span class="grade" :class="`grade-${grade}`">
-    <UsersRound v-if="grade === 'adult'" class="mr-1 inline size-3.5 align-[-2px]" aria-hidden="true" />{{ grade }}
+    <UsersRound v-if="grade === 'adult'" class="mr-1 inline size-3.5 align-[-2px]" aria-hidden="true" />{{
+      grade
+    }}
   </span>
 </template>

@@ -4,13 +4,17 @@ import { computed } from 'vue'
 import { matLook } from './mats'
 import Weft from './Weft.vue'
 
-const props = withDefaults(defineProps<{ name: string; mat: number; size?: 'small' | 'seat' | 'turn'; done?: boolean }>(), {
-  size: 'small',
-})
+const props = withDefaults(
+  defineProps<{ name: string; mat: number; size?: 'small' | 'seat' | 'turn'; done?: boolean }>(),
+  {
+    size: 'small',
+  },
+)
 const look = computed(() => matLook(props.mat))
 const label = computed(() => (props.size === 'small' ? props.name.slice(0, 2) : props.name))
 const box = computed(
-  () => ({ small: 'h-6 w-6 text-[0.68rem]', seat: 'h-14 w-14 text-xs', turn: 'h-24 w-24 text-lg' })[props.size],
+  () =>
+    ({ small: 'h-5 w-5 text-[0.6rem]', seat: 'h-14 w-14 text-xs', turn: 'h-24 w-24 text-lg' })[props.size],
 )
 </script>
 
@@ -23,8 +27,9 @@ const box = computed(
   >
     <span class="absolute inset-0"><Weft :mat="mat" /></span>
     <span
-      class="relative max-w-full truncate bg-white px-0.5 leading-tight"
-      :class="size === 'small' ? 'rounded-sm' : 'w-full py-0.5 text-center'"
+      :style="size !== 'small' && name.length > 7 ? { fontSize: `${size === 'turn' ? 0.9 : 0.62}rem` } : {}"
+      class="relative max-w-full bg-white leading-tight"
+      :class="size === 'small' ? 'rounded-sm tracking-tighter' : 'w-full truncate px-0.5 py-0.5 text-center'"
       aria-hidden="true"
       >{{ label }}</span
     >

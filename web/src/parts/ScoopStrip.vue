@@ -4,7 +4,13 @@ import { computed } from 'vue'
 import Weft from './Weft.vue'
 
 const props = withDefaults(
-  defineProps<{ children: string[]; mats: (id: string) => number; names: (id: string) => string; marks?: string[]; size?: 'small' | 'large' }>(),
+  defineProps<{
+    children: string[]
+    mats: (id: string) => number
+    names: (id: string) => string
+    marks?: string[]
+    size?: 'small' | 'large'
+  }>(),
   { marks: () => [], size: 'small' },
 )
 const n = computed(() => props.children.length)
@@ -12,18 +18,23 @@ const n = computed(() => props.children.length)
 const shown = computed(() => {
   const every = Math.max(1, Math.ceil(n.value / (props.size === 'small' ? 4 : 8)))
   return props.marks.flatMap((text, i) =>
-    i === 0 || i === n.value || (i % every === 0 && n.value - i >= every) ? [{ text, i, left: (100 * i) / n.value }] : [],
+    i === 0 || i === n.value || (i % every === 0 && n.value - i >= every)
+      ? [{ text, i, left: (100 * i) / n.value }]
+      : [],
   )
 })
-const label = computed(
-  () => `${n.value} scoops: ${props.children.map((c) => props.names(c)).join(', ')}`,
-)
+const label = computed(() => `${n.value} scoops: ${props.children.map((c) => props.names(c)).join(', ')}`)
 </script>
 
 <template>
   <div role="img" :aria-label="label">
     <div class="flex" :class="size === 'small' ? 'h-6' : 'h-12'">
-      <div v-for="(child, i) in children" :key="i" class="min-w-0 flex-1 overflow-hidden border border-ink/60" :class="i > 0 ? '-ml-px' : ''">
+      <div
+        v-for="(child, i) in children"
+        :key="i"
+        class="min-w-0 flex-1 overflow-hidden border border-ink/60"
+        :class="i > 0 ? '-ml-px' : ''"
+      >
         <Weft :mat="mats(child)" />
       </div>
     </div>

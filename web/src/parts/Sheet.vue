@@ -15,7 +15,9 @@ const emit = defineEmits<{ close: [] }>()
         <DialogPanel class="patch w-full p-5" :class="wide ? 'max-w-4xl' : 'max-w-xl'">
           <div class="mb-4 flex items-start justify-between gap-4">
             <DialogTitle as="h2" class="text-2xl">{{ title }}</DialogTitle>
-            <button type="button" class="btn" @click="emit('close')"><X class="size-5" /><span class="sr-only">Close</span></button>
+            <button type="button" class="btn" @click="emit('close')">
+              <X class="size-5" /><span class="sr-only">Close</span>
+            </button>
           </div>
           <slot />
         </DialogPanel>

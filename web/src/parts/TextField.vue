@@ -25,6 +25,8 @@ const { value, errorMessage, handleBlur } = useField<string>(() => props.name)
       @blur="handleBlur"
     />
     <p v-if="hint && !errorMessage" :id="`${id}-hint`" class="mt-1 text-sm text-soft">{{ hint }}</p>
-    <p v-if="errorMessage" :id="`${id}-fault`" class="mt-1 text-sm font-semibold text-paprika">{{ errorMessage }}</p>
+    <p v-if="errorMessage" :id="`${id}-fault`" class="mt-1 text-sm font-semibold text-paprika">
+      {{ errorMessage }}
+    </p>
   </div>
 </template>

@@ -22,7 +22,7 @@ const places = computed(() => [
 
 <template>
   <header class="bg-ink text-white">
-    <div class="flex flex-wrap items-center gap-x-6 gap-y-1 px-5 py-2">
+    <div class="flex flex-wrap items-center gap-x-5 gap-y-1 px-5 py-1.5">
       <RouterLink to="/diary" class="font-title text-2xl font-bold">Lea</RouterLink>
       <nav aria-label="Places" class="flex flex-wrap gap-x-1">
         <RouterLink
@@ -34,9 +34,16 @@ const places = computed(() => [
           >{{ p.name }}</RouterLink
         >
       </nav>
-      <p class="ml-auto text-sm" aria-live="polite">{{ upcoming.next }}</p>
-      <p class="text-sm">{{ door.setting }} · {{ door.person?.name }}</p>
-      <button type="button" class="rounded-patch p-1.5 hover:bg-white/15" title="Sign out" @click="door.signOut()">
+      <div class="ml-auto text-right text-xs leading-tight">
+        <p aria-live="polite">{{ upcoming.next }}</p>
+        <p class="opacity-85">{{ door.setting }} · {{ door.person?.name }}</p>
+      </div>
+      <button
+        type="button"
+        class="rounded-patch p-1.5 hover:bg-white/15"
+        title="Sign out"
+        @click="door.signOut()"
+      >
         <LogOut class="size-5" aria-hidden="true" /><span class="sr-only">Sign out</span>
       </button>
     </div>

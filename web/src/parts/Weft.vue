@@ -12,7 +12,7 @@ const look = computed(() => matLook(props.mat))
   <svg class="block h-full w-full" :style="{ color: look.colour }" aria-hidden="true" focusable="false">
     <defs>
       <!-- eslint-disable-next-line vue/no-v-html -- tiles are constants of this folder -->
-      <pattern :id="id" width="12" height="12" pattern-units="userSpaceOnUse" v-html="TILES[look.weave]" />
+      <pattern :id="id" width="12" height="12" patternUnits="userSpaceOnUse" v-html="TILES[look.weave]" />
     </defs>
     <rect width="100%" height="100%" fill="#fff" />
     <rect width="100%" height="100%" fill="currentColor" opacity="0.14" />

@@ -40,12 +40,14 @@ export const TILES: Record<Weave, string> = {
   dot: '<circle cx="3" cy="3" r="2" fill="currentColor"/><circle cx="9" cy="9" r="2" fill="currentColor"/>',
   check: '<path d="M0 0h6v6H0zM6 6h6v6H6z" fill="currentColor"/>',
   wave: '<path d="M0 4q3-4 6 0t6 0M0 10q3-4 6 0t6 0" stroke="currentColor" stroke-width="1.8" fill="none"/>',
-  zigzag: '<path d="M0 5l3-4 3 4 3-4 3 4M0 11l3-4 3 4 3-4 3 4" stroke="currentColor" stroke-width="1.8" fill="none"/>',
+  zigzag:
+    '<path d="M0 5l3-4 3 4 3-4 3 4M0 11l3-4 3 4 3-4 3 4" stroke="currentColor" stroke-width="1.8" fill="none"/>',
   cross: '<path d="M3 1v4M1 3h4M9 7v4M7 9h4" stroke="currentColor" stroke-width="1.8"/>',
   ring: '<circle cx="6" cy="6" r="3.6" fill="none" stroke="currentColor" stroke-width="1.8"/>',
   brick: '<path d="M0 0h12M0 6h12M3 0v6M9 6v6" stroke="currentColor" stroke-width="1.8"/>',
   leaf: '<path d="M2 10q0-8 8-8q0 8-8 8z" fill="currentColor"/>',
-  scale: '<path d="M0 6a6 6 0 0 0 12 0M-6 0a6 6 0 0 0 12 0a6 6 0 0 0 12 0" stroke="currentColor" stroke-width="1.6" fill="none"/>',
+  scale:
+    '<path d="M0 6a6 6 0 0 0 12 0M-6 0a6 6 0 0 0 12 0a6 6 0 0 0 12 0" stroke="currentColor" stroke-width="1.6" fill="none"/>',
   star: '<path d="M6 1v10M1.5 3.5l9 5M1.5 8.5l9-5" stroke="currentColor" stroke-width="1.6"/>',
   band: '<path d="M2 0v12M5 0v12" stroke="currentColor" stroke-width="1.6"/><path d="M9 0v12" stroke="currentColor" stroke-width="3"/>',
 }

@@ -11,7 +11,10 @@ export function useMats(): { matOf: (id: string) => number; mats: ComputedRef<Ma
     for (const c of house.children) if (c.mat !== undefined) map.set(c.id, c.mat)
     const taken = new Set(map.values())
     let next = 0
-    for (const id of [...house.children.map((c) => c.id), ...(session.stored?.guests ?? []).map((g) => g.id)]) {
+    for (const id of [
+      ...house.children.map((c) => c.id),
+      ...(session.stored?.guests ?? []).map((g) => g.id),
+    ]) {
       if (map.has(id)) continue
       while (taken.has(next)) next += 1
       taken.add(next)

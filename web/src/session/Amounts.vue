@@ -42,7 +42,10 @@ const box = computed(() => house.setting?.kit.measures ?? [])
 async function toggle(id: string): Promise<void> {
   const kit = house.setting?.kit
   if (!kit) return
-  await house.saveKit({ ...kit, measures: kit.measures.map((m) => (m.id === id ? { ...m, count: m.count > 0 ? 0 : 1 } : m)) })
+  await house.saveKit({
+    ...kit,
+    measures: kit.measures.map((m) => (m.id === id ? { ...m, count: m.count > 0 ? 0 : 1 } : m)),
+  })
   await session.recompute()
 }
 </script>
@@ -62,7 +65,8 @@ async function toggle(id: string): Promise<void> {
           :disabled="session.frozen || !door.isLeader()"
           @click="toggle(m.id)"
         >
-          <Amount :text="m.name" /> <span class="block text-xs">{{ m.count > 0 ? 'in the box' : 'lost' }}</span>
+          <Amount :text="m.name" />
+          <span class="block text-xs">{{ m.count > 0 ? 'in the box' : 'lost' }}</span>
         </button>
       </div>
     </div>
@@ -90,9 +94,16 @@ async function toggle(id: string): Promise<void> {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ line, how, strip, near } in rows" :key="line.id" class="border-t border-line align-top">
+          <tr
+            v-for="{ line, how, strip, near } in rows"
+            :key="line.id"
+            class="border-t border-line align-top"
+          >
             <th scope="row" class="p-2 text-left">
-              {{ line.name }}<span v-if="line.swappedFrom" class="block text-xs font-normal text-soft">instead of {{ line.swappedFrom }}</span>
+              {{ line.name
+              }}<span v-if="line.swappedFrom" class="block text-xs font-normal text-soft"
+                >instead of {{ line.swappedFrom }}</span
+              >
             </th>
             <td class="p-2"><Amount :text="line.recipeText" /></td>
             <td class="p-2 font-semibold"><Amount :text="line.text" /></td>
@@ -109,7 +120,11 @@ async function toggle(id: string): Promise<void> {
     </div>
     <h2 class="mb-2 mt-5 text-lg">Turns for each child</h2>
     <ul class="flex flex-wrap gap-2">
-      <li v-for="p in session.plan.totals.perChild" :key="p.child" class="patch flex items-center gap-2 px-2 py-1">
+      <li
+        v-for="p in session.plan.totals.perChild"
+        :key="p.child"
+        class="patch flex items-center gap-2 px-2 py-1"
+      >
         <Mat :name="session.nameOf(p.child)" :mat="matOf(p.child)" /><span>{{ session.nameOf(p.child) }}</span
         ><span class="numeral text-lg">{{ p.turns }}</span>
       </li>

@@ -22,10 +22,12 @@ const look = {
 <template>
   <section v-if="session.plan" aria-label="Check" class="min-w-0">
     <p class="mb-3 max-w-3xl">
-      Each line against each child’s concern. Lea knows typical recipes, not the packet in your hand: packets are read on the
-      day, and care plans come first.
+      Each line against each child’s concern. Lea knows typical recipes, not the packet in your hand: packets
+      are read on the day, and care plans come first.
     </p>
-    <p v-if="children.length === 0" class="patch p-4">Nobody in this session has an allergy or a diet on file. Ask again at the door.</p>
+    <p v-if="children.length === 0" class="patch p-4">
+      Nobody in this session has an allergy or a diet on file. Ask again at the door.
+    </p>
     <div v-else class="patch overflow-x-auto" tabindex="0" role="region" aria-label="Lines against children">
       <table class="w-full border-collapse text-sm">
         <thead>
@@ -49,7 +51,9 @@ const look = {
                 :class="look[row.meetings[c].meeting]"
               >
                 {{ MEETING_WORDS[row.meetings[c].meeting]
-                }}<span v-if="row.meetings[c].meeting !== 'nothing'" class="block font-normal">{{ about(row.meetings[c].about) }}</span></span
+                }}<span v-if="row.meetings[c].meeting !== 'nothing'" class="block font-normal">{{
+                  about(row.meetings[c].about)
+                }}</span></span
               >
             </td>
           </tr>
@@ -57,12 +61,18 @@ const look = {
       </table>
     </div>
     <h2 class="mb-1 mt-5 text-xl">Packets read</h2>
-    <p v-if="packets.length === 0" class="text-soft">None yet for this session. A line that asks has its button in the Settle panel.</p>
+    <p v-if="packets.length === 0" class="text-soft">
+      None yet for this session. A line that asks has its button in the Settle panel.
+    </p>
     <ul v-else>
       <li v-for="p in packets" :key="p.food">
-        <strong>{{ p.food.replace(/-/g, ' ') }}</strong
-        >: read by {{ p.readBy.map((id) => session.nameOf(id)).join(' and ') }};
-        {{ p.lists.length > 0 ? `lists ${p.lists.map(about).join(', ')}` : 'nothing found of what was looked for' }}{{ p.may.length > 0 ? `; may contain ${p.may.map(about).join(', ')}` : '' }}
+        <strong>{{ p.food.replace(/-/g, ' ') }}</strong>: read by
+        {{ p.readBy.map((id) => session.nameOf(id)).join(' and ') }};
+        {{
+          p.lists.length > 0
+            ? `lists ${p.lists.map(about).join(', ')}`
+            : 'nothing found of what was looked for'
+        }}{{ p.may.length > 0 ? `; may contain ${p.may.map(about).join(', ')}` : '' }}
       </li>
     </ul>
   </section>

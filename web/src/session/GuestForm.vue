@@ -16,7 +16,9 @@ const common = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null).m
 const months = computed(() => Number(age.value) * (unit.value === 'years' ? 12 : 1))
 
 function toggle(id: string): void {
-  allergies.value = allergies.value.includes(id) ? allergies.value.filter((x) => x !== id) : [...allergies.value, id]
+  allergies.value = allergies.value.includes(id)
+    ? allergies.value.filter((x) => x !== id)
+    : [...allergies.value, id]
 }
 
 function add(): void {
@@ -26,7 +28,10 @@ function add(): void {
     .map((t) => t.trim())
     .filter((t) => t !== '')
   // What is learned at the door is not yet confirmed by a plan: it is treated as strict.
-  const concerns: Concern[] = [...allergies.value, ...named].map((allergen) => ({ allergen, level: 'unknown' }))
+  const concerns: Concern[] = [...allergies.value, ...named].map((allergen) => ({
+    allergen,
+    level: 'unknown',
+  }))
   if (age.value === '') {
     fault.value = 'How old? In years, under two in months.'
     return
@@ -58,8 +63,12 @@ function add(): void {
   <Sheet open title="A guest" @close="emit('close')">
     <form class="grid gap-3" @submit.prevent="add">
       <div class="grid gap-3 sm:grid-cols-[2fr_1fr_1fr]">
-        <label class="font-semibold">Nickname<input v-model="nickname" class="field mt-1 font-normal" maxlength="40" /></label>
-        <label class="font-semibold">Age<input v-model="age" type="number" min="0" max="216" class="field mt-1 font-normal" /></label>
+        <label class="font-semibold"
+          >Nickname<input v-model="nickname" class="field mt-1 font-normal" maxlength="40"
+        /></label>
+        <label class="font-semibold"
+          >Age<input v-model="age" type="number" min="0" max="216" class="field mt-1 font-normal"
+        /></label>
         <label class="font-semibold"
           >in
           <select v-model="unit" class="field mt-1 font-normal">
@@ -84,7 +93,9 @@ function add(): void {
           </button>
         </div>
       </fieldset>
-      <label class="font-semibold">Anything else<input v-model="other" class="field mt-1 font-normal" placeholder="kiwi, strawberry" /></label>
+      <label class="font-semibold"
+        >Anything else<input v-model="other" class="field mt-1 font-normal" placeholder="kiwi, strawberry"
+      /></label>
       <p v-if="fault" role="alert" class="font-semibold text-paprika">{{ fault }}</p>
       <button type="submit" class="btn btn-main justify-self-start">Add to the table</button>
     </form>

@@ -21,10 +21,12 @@ const lanes = computed(() =>
   })),
 )
 const nameOfTask = (t: Turn): string => tasks.value.get(t.task)?.name ?? ''
-const clock = (seconds: number): string => clockAfter(session.plan?.totals.startsAt ?? '00:00', Math.floor(seconds / 60))
+const clock = (seconds: number): string =>
+  clockAfter(session.plan?.totals.startsAt ?? '00:00', Math.floor(seconds / 60))
 const barred = computed(() => {
   const rows = new Map<string, string>()
-  for (const t of session.plan?.tasks ?? []) for (const b of t.barred) rows.set(`${b.child}: ${b.why}`, `${session.nameOf(b.child)}: ${b.why}`)
+  for (const t of session.plan?.tasks ?? [])
+    for (const b of t.barred) rows.set(`${b.child}: ${b.why}`, `${session.nameOf(b.child)}: ${b.why}`)
   return [...rows.values()]
 })
 </script>
@@ -37,7 +39,11 @@ const barred = computed(() => {
           <tr class="text-left">
             <th scope="col" class="w-36 p-1">Child</th>
             <th scope="col" class="p-1">
-              <span class="flex justify-between"><span>{{ clock(0) }}</span><span>{{ clock(end / 2) }}</span><span>{{ clock(end) }}</span></span>
+              <span class="flex justify-between"
+                ><span>{{ clock(0) }}</span
+                ><span>{{ clock(end / 2) }}</span
+                ><span>{{ clock(end) }}</span></span
+              >
             </th>
             <th scope="col" class="w-16 p-1">Turns</th>
             <th scope="col" class="w-24 p-1">Longest wait</th>
@@ -46,7 +52,11 @@ const barred = computed(() => {
         <tbody>
           <tr v-for="lane in lanes" :key="lane.child" class="border-t border-line">
             <th scope="row" class="p-1 text-left">
-              <span class="flex items-center gap-2"><Mat :name="session.nameOf(lane.child)" :mat="matOf(lane.child)" />{{ session.nameOf(lane.child) }}</span>
+              <span class="flex items-center gap-2"
+                ><Mat :name="session.nameOf(lane.child)" :mat="matOf(lane.child)" />{{
+                  session.nameOf(lane.child)
+                }}</span
+              >
             </th>
             <td class="p-1">
               <span class="relative block h-7 bg-porcelain">
@@ -54,7 +64,10 @@ const barred = computed(() => {
                   v-for="t in lane.turns"
                   :key="t.id"
                   class="absolute inset-y-0.5 overflow-hidden rounded-sm border border-ink bg-white px-0.5 text-[0.65rem] leading-6"
-                  :style="{ left: `${(100 * t.start) / end}%`, width: `${Math.max(0.6, (100 * (t.end - t.start)) / end)}%` }"
+                  :style="{
+                    left: `${(100 * t.start) / end}%`,
+                    width: `${Math.max(0.6, (100 * (t.end - t.start)) / end)}%`,
+                  }"
                   :title="`${clock(t.start)} ${nameOfTask(t)}`"
                   ><span class="sr-only">{{ clock(t.start) }} </span>{{ nameOfTask(t) }}</span
                 >
@@ -67,7 +80,8 @@ const barred = computed(() => {
       </table>
     </div>
     <p class="mt-2 text-sm text-soft">
-      Turns run from {{ session.plan.bounds.leastTurns }} to {{ session.plan.bounds.mostTurns }}. Pin a turn in the open column of the weave.
+      Turns run from {{ session.plan.bounds.leastTurns }} to {{ session.plan.bounds.mostTurns }}. Pin a turn
+      in the open column of the weave.
     </p>
     <template v-if="barred.length > 0">
       <h2 class="mb-1 mt-4 text-lg">Who sits out of what, and why</h2>

@@ -18,7 +18,9 @@ const refusal = ref('')
 const id = computed(() => String(route.params['id']))
 watch(id, (next) => void session.open(next), { immediate: true })
 
-const title = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : ''))
+const title = computed(() =>
+  session.stored ? (house.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
+)
 const views = ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']
 const people = computed(() => {
   const s = session.stored
@@ -69,7 +71,10 @@ async function cook(): Promise<void> {
           <button
             type="button"
             class="btn btn-main ml-2"
-            :disabled="session.stored.state === 'planned' && (!session.plan || session.stops.length > 0 || !door.isLeader())"
+            :disabled="
+              session.stored.state === 'planned' &&
+              (!session.plan || session.stops.length > 0 || !door.isLeader())
+            "
             :title="session.stops.length > 0 ? `${session.stops.length} still to settle` : ''"
             @click="cook"
           >

@@ -14,13 +14,22 @@ const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.s
     <article v-for="t in session.plan.talk" :key="t.step" class="patch grid gap-4 p-4 md:grid-cols-[2fr_1fr]">
       <div>
         <h2 class="text-xl">
-          {{ titleOf(t.step) }} <span v-if="t.child" class="font-sans text-base font-normal text-soft">for {{ session.nameOf(t.child) }}</span>
+          {{ titleOf(t.step) }}
+          <span v-if="t.child" class="font-sans text-base font-normal text-soft"
+            >for {{ session.nameOf(t.child) }}</span
+          >
         </h2>
-        <p v-if="t.prompts.length === 0" class="text-soft">Nothing to count here: name what you see and do.</p>
+        <p v-if="t.prompts.length === 0" class="text-soft">
+          Nothing to count here: name what you see and do.
+        </p>
         <dl class="mt-1 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1">
           <template v-for="p in t.prompts" :key="p.level">
-            <dt class="text-sm" :class="p.level === t.start ? 'font-bold text-indigo' : 'text-soft'">{{ LEVELS[p.level] }}</dt>
-            <dd>“<Amount :text="p.says" />” <span class="text-sm text-soft"><Amount :text="p.answer" /></span></dd>
+            <dt class="text-sm" :class="p.level === t.start ? 'font-bold text-indigo' : 'text-soft'">
+              {{ LEVELS[p.level] }}
+            </dt>
+            <dd>
+              “<Amount :text="p.says" />” <span class="text-sm text-soft"><Amount :text="p.answer" /></span>
+            </dd>
           </template>
         </dl>
       </div>
@@ -28,8 +37,10 @@ const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.s
         <li v-for="w in t.words" :key="w.id">
           <strong>{{ w.word }}</strong>
           <span v-for="h in w.home" :key="h.language" class="block text-sm"
-            >{{ LANGUAGES[h.language] }}: <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi>
-            <template v-if="h.roman"> ({{ h.roman }})</template><em v-if="h.askSpeaker" class="text-soft"> ask a speaker</em></span
+            >{{ LANGUAGES[h.language] }}:
+            <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi>
+            <template v-if="h.roman"> ({{ h.roman }})</template
+            ><em v-if="h.askSpeaker" class="text-soft"> ask a speaker</em></span
           >
         </li>
       </ul>

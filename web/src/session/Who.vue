@@ -16,7 +16,10 @@ const adding = ref(false)
 const says = ref('')
 
 const stored = computed(() => session.stored)
-const present = computed(() => [...(stored.value?.children ?? []), ...(stored.value?.guests ?? []).map((g) => g.id)])
+const present = computed(() => [
+  ...(stored.value?.children ?? []),
+  ...(stored.value?.guests ?? []).map((g) => g.id),
+])
 const seats = computed(() => {
   const here = new Set(present.value)
   const seated = (stored.value?.seats ?? []).filter((id) => here.has(id))
@@ -66,7 +69,11 @@ const people = computed(() => [
     <div class="patch p-4">
       <h2 class="text-xl">The table from above</h2>
       <p class="mb-2 text-sm text-soft">
-        {{ picked ? `Now choose the place for ${session.nameOf(picked)}.` : 'Drag a mat to another place, or choose a mat and then a place.' }}
+        {{
+          picked
+            ? `Now choose the place for ${session.nameOf(picked)}.`
+            : 'Drag a mat to another place, or choose a mat and then a place.'
+        }}
       </p>
       <TableTop
         v-if="seats.length > 0"
@@ -88,7 +95,8 @@ const people = computed(() => [
           <button type="button" class="btn" :disabled="locked" @click="adding = true">Add a guest</button>
         </div>
         <p v-if="people.length === 0" class="text-soft">
-          No child is on the roster yet. <RouterLink class="underline" to="/children">Add children</RouterLink>, or add a guest.
+          No child is on the roster yet.
+          <RouterLink class="underline" to="/children">Add children</RouterLink>, or add a guest.
         </p>
         <ul>
           <li v-for="p in people" :key="p.id" class="border-t border-line py-1.5">
@@ -98,14 +106,27 @@ const people = computed(() => [
                 class="mt-0.5 size-5 shrink-0"
                 :checked="present.includes(p.id)"
                 :disabled="locked"
-                @change="p.guest ? session.change({ guests: stored.guests.filter((g) => g.id !== p.id) }) : toggleChild(p.id)"
+                @change="
+                  p.guest
+                    ? session.change({ guests: stored.guests.filter((g) => g.id !== p.id) })
+                    : toggleChild(p.id)
+                "
               />
               <span
                 ><span class="font-semibold">{{ p.nickname }}</span>
-                <span class="text-sm text-soft"> {{ ageOf(p.id) }}{{ p.guest ? ' · guest' : '' }}</span>
-                <span v-for="c in p.concerns" :key="c.allergen" class="ml-1 inline-block rounded-sm border border-ink px-1 text-xs">
+                <span class="text-sm text-soft">{{ ageOf(p.id) }}{{ p.guest ? ' · guest' : '' }}</span>
+                <span
+                  v-for="c in p.concerns"
+                  :key="c.allergen"
+                  class="ml-1 inline-block rounded-sm border border-ink px-1 text-xs"
+                >
                   {{ allergenName(c.allergen) }}: {{ LEVEL_WORDS[c.level] }}</span
-                ><span v-for="d in p.diets" :key="d" class="ml-1 inline-block rounded-sm border border-line px-1 text-xs">{{ d }}</span></span
+                ><span
+                  v-for="d in p.diets"
+                  :key="d"
+                  class="ml-1 inline-block rounded-sm border border-line px-1 text-xs"
+                  >{{ d }}</span
+                ></span
               ></label
             >
           </li>
@@ -123,7 +144,9 @@ const people = computed(() => [
                 :disabled="locked"
                 @change="toggleAdult(a.id)"
               /><span class="font-semibold">{{ a.name }}</span
-              ><span class="text-sm text-soft">{{ a.leads.length > 0 ? `leads ${a.leads.join(' and ')}` : 'leads neither knives nor heat' }}</span></label
+              ><span class="text-sm text-soft">{{
+                a.leads.length > 0 ? `leads ${a.leads.join(' and ')}` : 'leads neither knives nor heat'
+              }}</span></label
             >
           </li>
         </ul>

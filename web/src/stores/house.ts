@@ -53,7 +53,11 @@ export const useHouse = defineStore('house', () => {
   const adults = computed(() => setting.value?.adults ?? [])
   const foods = computed(() => foodBook(setting.value?.foods ?? []))
   const names = computed(
-    () => new Map([...children.value.map((c) => [c.id, c.nickname] as const), ...adults.value.map((a) => [a.id, a.name] as const)]),
+    () =>
+      new Map([
+        ...children.value.map((c) => [c.id, c.nickname] as const),
+        ...adults.value.map((a) => [a.id, a.name] as const),
+      ]),
   )
   const recipe = (id: string): Recipe | undefined => recipes.value.find((r) => r.id === id)?.recipe
 

@@ -5,18 +5,18 @@ import {
   decide,
   decisionKey,
   fillNames,
+  inputsOf,
   openStops,
   undecide,
   type Decision,
   type Plan,
   type PlanRequest,
+  type SessionInputs,
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords } from '../api'
 import { compileInWorker } from '../workers/planner'
 import { useHouse } from './house'
-
-type Inputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
 export const useSession = defineStore('session', () => {
@@ -41,7 +41,12 @@ export const useSession = defineStore('session', () => {
     const session = stored.value
     const recipe = session && house.recipe(session.recipe)
     if (!session || !recipe || !house.setting) return null
-    return assemble(session, { setting: house.setting, recipe, children: house.children, adults: house.adults })
+    return assemble(session, {
+      setting: house.setting,
+      recipe,
+      children: house.children,
+      adults: house.adults,
+    })
   }
 
   async function recompute(): Promise<void> {
@@ -97,20 +102,21 @@ export const useSession = defineStore('session', () => {
       saveFault.value = `Not saved: ${inWords(fault)}`
     }
   }
-  const choose = (decision: Decision): Promise<void> => keepDecisions(decide(stored.value?.decisions ?? [], decision))
+  const choose = (decision: Decision): Promise<void> =>
+    keepDecisions(decide(stored.value?.decisions ?? [], decision))
   const takeBack = (decision: Decision): Promise<void> =>
     keepDecisions(undecide(stored.value?.decisions ?? [], decisionKey(decision)))
 
   /** Changes inputs (who, when, seats); what could not be saved stays on the screen and is said. */
-  async function change(inputs: Partial<Inputs>): Promise<void> {
+  async function change(inputs: Partial<SessionInputs>): Promise<void> {
     const before = stored.value
     if (!before) return
     stored.value = { ...before, ...inputs }
     await recompute()
     saveFault.value = ''
-    const { id, decisions: _, state: __, ...all } = stored.value
+    const { id } = stored.value
     try {
-      await api('PUT', `/sessions/${id}`, all)
+      await api('PUT', `/sessions/${id}`, inputsOf(stored.value))
     } catch (fault) {
       saveFault.value = `Not saved: ${inWords(fault)}`
       if (fault instanceof ApiFault && fault.status === 400) {
@@ -125,9 +131,13 @@ export const useSession = defineStore('session', () => {
     const session = stored.value
     if (!session) return 'There is no session.'
     try {
-      const answer = await api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
-        digest: plan.value?.digest,
-      })
+      const answer = await api<{ session: StoredSession; plan: Plan }>(
+        'POST',
+        `/sessions/${session.id}/cook`,
+        {
+          digest: plan.value?.digest,
+        },
+      )
       stored.value = answer.session
       show(answer.plan)
       return null

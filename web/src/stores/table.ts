@@ -38,7 +38,10 @@ export const useTable = defineStore('table', () => {
 
   async function fetchNew(): Promise<void> {
     try {
-      const answer = await api<{ events: TableEvent[]; last: number }>('GET', `/sessions/${session.value}/events?after=${last}`)
+      const answer = await api<{ events: TableEvent[]; last: number }>(
+        'GET',
+        `/sessions/${session.value}/events?after=${last}`,
+      )
       merge(answer.events)
       last = answer.last
       fault.value = ''
@@ -49,12 +52,14 @@ export const useTable = defineStore('table', () => {
 
   /** Appends an event on this device first; then it is sent. */
   async function add(body: EventBody): Promise<string> {
+    // A body may hold lists that the page watches; what is kept is plain JSON.
+    const plain = JSON.parse(JSON.stringify(body)) as EventBody
     const event: TableEvent = {
       id: outbox.newId(),
       device: outbox.deviceName(),
       lamport: state.value.lamport + 1,
       at: new Date().toISOString(),
-      ...body,
+      ...plain,
     }
     // The screen answers the tap at once; the device keeps it before anything is sent.
     merge([event])

@@ -18,7 +18,9 @@ export const useUpcoming = defineStore('upcoming', () => {
   let round = 0
 
   const ahead = computed(() =>
-    house.sessions.filter((s) => s.state !== 'finished' && s.date >= todayText()).sort((a, b) => order(a).localeCompare(order(b))),
+    house.sessions
+      .filter((s) => s.state !== 'finished' && s.date >= todayText())
+      .sort((a, b) => order(a).localeCompare(order(b))),
   )
   const order = (s: StoredSession): string => `${s.date} ${s.start}`
 
@@ -32,7 +34,13 @@ export const useUpcoming = defineStore('upcoming', () => {
         assemble(session, { setting: house.setting, recipe, children: house.children, adults: house.adults }),
       )
       if (mine !== round) return
-      standing.value = { ...standing.value, [session.id]: standingOf('plan' in answer ? answer.plan : null, 'error' in answer ? answer.error.says : '') }
+      standing.value = {
+        ...standing.value,
+        [session.id]: standingOf(
+          'plan' in answer ? answer.plan : null,
+          'error' in answer ? answer.error.says : '',
+        ),
+      }
     }
   }
 
@@ -41,7 +49,12 @@ export const useUpcoming = defineStore('upcoming', () => {
     if (!session) return ''
     const left = standing.value[session.id]
     const title = house.recipe(session.recipe)?.title ?? ''
-    const settle = left === undefined ? '' : left.stops === 0 ? ', nothing to settle' : `, ${left.stops} to settle`
+    const settle =
+      left === undefined
+        ? ''
+        : left.stops === 0
+          ? ', no stop'
+          : `, ${left.stops} ${left.stops === 1 ? 'stop' : 'stops'} to settle`
     return `Next: ${title}, ${dayText(session.date)} ${session.start}${session.state === 'cooking' ? ', at the table now' : settle}`
   })
 

@@ -53,17 +53,29 @@ const index = computed(() => plan.value?.schedule.findIndex((s) => s.step === st
 const time = computed(() => plan.value?.schedule[index.value])
 const bowl = computed(() => plan.value?.bowls.find((b) => b.id === session.bowl) ?? plan.value?.bowls[0])
 const tasks = computed(() =>
-  plan.value ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id) : [],
+  plan.value
+    ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id)
+    : [],
 )
 const gates = computed(() => (plan.value ? openGates(plan.value, table.state, step.value) : []))
 const turn = computed(() => nextTurn(tasks.value))
-const shown = computed(() => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null)
+const shown = computed(
+  () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,
+)
+const following = computed(() => {
+  const open = tasks.value.flatMap((t) => t.turns).filter((t) => !t.done)
+  return gates.value.length > 0 ? [] : open.slice(1, 3).map((t) => session.nameOf(t.who))
+})
 const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
 const wait = computed(() => tasks.value.find((t) => t.task.mode === 'WAIT')?.task ?? null)
 const pace = computed(() => {
   const begun = table.state.begun
   if (!plan.value || !begun) return ''
-  const { behind, left } = againstPlan(plan.value, step.value, (now.value.getTime() - Date.parse(begun)) / 1000)
+  const { behind, left } = againstPlan(
+    plan.value,
+    step.value,
+    (now.value.getTime() - Date.parse(begun)) / 1000,
+  )
   return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
 })
 const sending = computed(() =>
@@ -116,13 +128,21 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
     </p>
     <template v-else>
       <header class="flex flex-wrap items-center gap-x-4 gap-y-1 bg-ink px-4 py-2 text-white">
-        <RouterLink :to="`/session/${id}/weave`" class="font-title text-lg font-bold">{{ plan.recipe.title }}</RouterLink>
+        <RouterLink :to="`/session/${id}/weave`" class="font-title text-lg font-bold">{{
+          plan.recipe.title
+        }}</RouterLink>
         <ol class="flex flex-wrap gap-1.5 text-sm" aria-label="Steps">
           <li
             v-for="(s, i) in plan.schedule"
             :key="s.step"
             class="rounded-full border px-2.5 py-0.5"
-            :class="s.step === step ? 'border-white bg-white font-bold text-ink' : i < index ? 'border-transparent bg-white/25' : 'border-white/60'"
+            :class="
+              s.step === step
+                ? 'border-white bg-white font-bold text-ink'
+                : i < index
+                  ? 'border-transparent bg-white/25'
+                  : 'border-white/60'
+            "
             :aria-current="s.step === step ? 'step' : undefined"
           >
             {{ s.title }}
@@ -133,9 +153,16 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} Nothing that was tapped is lost; go on.
       </Notice>
-      <div class="grid min-h-0 flex-1 gap-3 p-3 lg:grid-cols-[minmax(15rem,1fr)_minmax(20rem,1.4fr)_minmax(15rem,0.9fr)]">
+      <div
+        class="grid min-h-0 flex-1 gap-3 p-3 lg:grid-cols-[minmax(15rem,1fr)_minmax(20rem,1.4fr)_minmax(15rem,0.9fr)]"
+      >
         <section class="patch min-h-0 overflow-y-auto p-2" aria-label="The table" tabindex="0">
-          <div v-if="plan.bowls.length > 1" class="mb-1 flex flex-wrap gap-1.5" role="group" aria-label="Which bowl this screen is at">
+          <div
+            v-if="plan.bowls.length > 1"
+            class="mb-1 flex flex-wrap gap-1.5"
+            role="group"
+            aria-label="Which bowl this screen is at"
+          >
             <button
               v-for="b in plan.bowls"
               :key="b.id"
@@ -149,19 +176,25 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
             </button>
           </div>
           <TableTop
+            class="mt-6"
             :seats="bowl.children"
             :names="session.nameOf"
             :mats="matOf"
             :turn="gates.length === 0 ? (turn?.turn.child ?? null) : null"
             :fullness="shown && shown.task.measured ? shown.fullness : null"
           />
+          <p v-if="following.length > 0" class="pt-2 text-center text-soft">
+            next: {{ following.join(', then ') }}
+          </p>
         </section>
         <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
           <GatePanel v-if="gates[0]" :need="gates[0]" />
           <template v-else>
             <div class="flex items-center gap-3">
               <Picture :name="time.picture" class="size-12 shrink-0" />
-              <h1 ref="heading" tabindex="-1" class="text-4xl leading-tight outline-none">{{ time.title }}</h1>
+              <h1 ref="heading" tabindex="-1" class="text-4xl leading-tight outline-none">
+                {{ time.title }}
+              </h1>
             </div>
             <CookStep
               :tasks="tasks"
@@ -172,32 +205,62 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
               @tap="done"
             />
             <div class="mt-3 grid grid-cols-3 gap-3">
-              <button type="button" class="btn btn-table" :disabled="table.state.order.length === 0" @click="undo">
+              <button
+                type="button"
+                class="btn btn-table"
+                :disabled="table.state.order.length === 0"
+                @click="undo"
+              >
                 <Undo2 class="size-5" aria-hidden="true" />undo
               </button>
               <button type="button" class="btn btn-table" :disabled="!turn" @click="notToday">
                 <UserX class="size-5" aria-hidden="true" />not today
               </button>
-              <button type="button" class="btn btn-table" @click="noting = true"><NotebookPen class="size-5" aria-hidden="true" />note</button>
+              <button type="button" class="btn btn-table" @click="noting = true">
+                <NotebookPen class="size-5" aria-hidden="true" />note
+              </button>
             </div>
           </template>
         </section>
         <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)]">
           <TableSay ref="say" :talk="talk" />
-          <TableWatch :plan="plan" :step="step" :next="plan.schedule[index + 1]?.step ?? ''" />
+          <TableWatch
+            :plan="plan"
+            :step="step"
+            :next="plan.schedule[index + 1]?.step ?? ''"
+            :bowl="bowl.id"
+          />
         </div>
       </div>
       <footer class="flex flex-wrap items-center gap-2 px-3 pb-3">
-        <Timer ref="timer" :name="time.title" :seconds="wait?.seconds && wait.seconds < 6 * 3600 ? wait.seconds : 300" />
+        <Timer
+          ref="timer"
+          :name="time.title"
+          :seconds="wait?.seconds && wait.seconds < 6 * 3600 ? wait.seconds : 300"
+        />
         <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
-        <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">emergency</button>
+        <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">
+          emergency
+        </button>
         <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
         <span class="flex-1" />
         <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
-        <button v-if="turn" type="button" class="btn btn-main btn-table min-w-56" :disabled="gates.length > 0" @click="done">
+        <button
+          v-if="turn"
+          type="button"
+          class="btn btn-main btn-table min-w-56"
+          :disabled="gates.length > 0"
+          @click="done"
+        >
           done: {{ session.nameOf(turn.turn.child) }}’s turn
         </button>
-        <button v-else type="button" class="btn btn-main btn-table min-w-56" :disabled="gates.length > 0" @click="go(1)">
+        <button
+          v-else
+          type="button"
+          class="btn btn-main btn-table min-w-56"
+          :disabled="gates.length > 0"
+          @click="go(1)"
+        >
           {{ isLast ? 'finish' : 'next step' }}
         </button>
       </footer>

@@ -6,12 +6,20 @@ import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 import CookStrip from './CookStrip.vue'
 
-defineProps<{ tasks: TableTask[]; shown: TableTask | null; turn: TableTurn | null; says: string; words: string }>()
+defineProps<{
+  tasks: TableTask[]
+  shown: TableTask | null
+  turn: TableTurn | null
+  says: string
+  words: string
+}>()
 const emit = defineEmits<{ tap: [] }>()
 const session = useSession()
 const { matOf } = useMats()
 const lineName = (row: TableTask): string => {
-  const line = session.plan?.bowls.find((b) => b.id === row.task.bowl)?.lines.find((l) => l.id === row.task.uses[0])
+  const line = session.plan?.bowls
+    .find((b) => b.id === row.task.bowl)
+    ?.lines.find((l) => l.id === row.task.uses[0])
   return row.task.measured && line ? line.name : row.task.name
 }
 </script>
@@ -19,10 +27,13 @@ const lineName = (row: TableTask): string => {
 <template>
   <p class="mt-1 text-xl">
     <template v-if="turn"
-      ><strong>{{ session.nameOf(turn.child) }}:</strong> <Amount :text="words"
-    /></template>
+      ><strong>{{ session.nameOf(turn.child) }}:</strong><Amount :text="words" />.</template
+    >
     <template v-else>All turns of this step are done.</template>
-    <template v-if="shown?.task.adult"> {{ session.nameOf(shown.task.adult) }} {{ shown.task.mode === 'ADULT' ? 'does this' : 'beside' }}.</template>
+    <template v-if="shown?.task.adult"
+      >{{ session.nameOf(shown.task.adult) }}
+      {{ shown.task.mode === 'ADULT' ? 'does this' : 'beside' }}.</template
+    >
   </p>
   <p v-if="says" class="text-soft">{{ says }}</p>
   <template v-if="shown && shown.turns.length > 0">
@@ -44,7 +55,8 @@ const lineName = (row: TableTask): string => {
       class="rounded-full border px-2.5"
       :class="row === shown ? 'border-ink font-bold' : 'border-line'"
     >
-      {{ lineName(row) }}<template v-if="row.turns.length > 0"> {{ row.count }} of {{ row.turns.length }}</template>
+      {{ lineName(row)
+      }}<template v-if="row.turns.length > 0">{{ row.count }} of {{ row.turns.length }}</template>
     </li>
   </ul>
 </template>

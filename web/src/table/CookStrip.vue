@@ -5,22 +5,31 @@ import { amountText, type TableTask } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import Weft from '../parts/Weft.vue'
 
-const props = defineProps<{ row: TableTask; mats: (id: string) => number; names: (id: string) => string; active: boolean }>()
+const props = defineProps<{
+  row: TableTask
+  mats: (id: string) => number
+  names: (id: string) => string
+  active: boolean
+}>()
 const emit = defineEmits<{ tap: [] }>()
 const n = computed(() => props.row.turns.length)
 const every = computed(() => Math.max(1, Math.ceil(n.value / 6)))
 const shown = computed(() =>
   props.row.marks.flatMap((text, i) =>
-    i === 0 || i === n.value || (i % every.value === 0 && n.value - i >= every.value) ? [{ text, i, left: (100 * i) / n.value }] : [],
+    i === 0 || i === n.value || (i % every.value === 0 && n.value - i >= Math.max(2, every.value))
+      ? [{ text, i, left: (100 * i) / n.value }]
+      : [],
   ),
 )
 const unit = computed(() => (props.row.task.measured?.by === 'scoop' ? props.row.task.measured.unit : ''))
-const last = computed(() => (props.row.task.measured?.by === 'scoop' ? amountText(props.row.marks.at(-1) ?? '0', unit.value) : ''))
+const last = computed(() =>
+  props.row.task.measured?.by === 'scoop' ? amountText(props.row.marks.at(-1) ?? '0', unit.value) : '',
+)
 </script>
 
 <template>
   <div>
-    <div class="flex h-20">
+    <div class="flex h-[clamp(4rem,15vh,8rem)]">
       <template v-for="turn in row.turns" :key="turn.id">
         <button
           v-if="active && turn.id === row.next?.id"
@@ -34,10 +43,22 @@ const last = computed(() => (props.row.task.measured?.by === 'scoop' ? amountTex
         <span
           v-else
           class="-ml-px min-w-0 flex-1 overflow-hidden rounded-sm border-2"
-          :class="turn.done ? (turn.skipped ? 'border-dashed border-soft' : 'border-ink') : 'border-dashed border-line'"
+          :class="
+            turn.done
+              ? turn.skipped
+                ? 'border-dashed border-soft'
+                : 'border-ink'
+              : 'border-dashed border-line'
+          "
         >
           <Weft v-if="turn.done && !turn.skipped" :mat="mats(turn.who)" />
-          <span class="sr-only">{{ turn.done ? (turn.skipped ? 'not today' : `done by ${names(turn.who)}`) : `waits for ${names(turn.who)}` }}</span>
+          <span class="sr-only">{{
+            turn.done
+              ? turn.skipped
+                ? 'not today'
+                : `done by ${names(turn.who)}`
+              : `waits for ${names(turn.who)}`
+          }}</span>
         </span>
       </template>
     </div>

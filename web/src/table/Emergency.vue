@@ -13,7 +13,9 @@ const session = useSession()
 const plans = computed(() => {
   const here = new Set(session.plan?.children.map((c) => c.id) ?? [])
   const people = [...house.children, ...(session.stored?.guests ?? [])]
-  return people.filter((p) => here.has(p.id) && (p.carePlan || p.concerns.some((c) => c.level !== 'preference')))
+  return people.filter(
+    (p) => here.has(p.id) && (p.carePlan || p.concerns.some((c) => c.level !== 'preference')),
+  )
 })
 </script>
 
@@ -24,8 +26,8 @@ const plans = computed(() => {
         <h3 class="text-lg">Children here with a plan</h3>
         <ul>
           <li v-for="p in plans" :key="p.id" class="py-1">
-            <strong>{{ p.nickname }}</strong
-            >: {{ p.concerns.map((c) => `${allergenName(c.allergen)}, ${LEVEL_WORDS[c.level]}`).join('; ') }}.
+            <strong>{{ p.nickname }}</strong>:
+            {{ p.concerns.map((c) => `${allergenName(c.allergen)}, ${LEVEL_WORDS[c.level]}`).join('; ') }}.
             <span v-if="p.carePlan">{{ p.carePlan }}</span>
           </li>
         </ul>

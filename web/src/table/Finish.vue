@@ -33,10 +33,18 @@ onMounted(async () => {
 })
 
 const plan = computed(() => session.plan)
-const tally = computed(() => TASTES.map((t) => ({ taste: t, who: Object.entries(table.state.tastes).filter(([, x]) => x === t).map(([c]) => c) })))
+const tally = computed(() =>
+  TASTES.map((t) => ({
+    taste: t,
+    who: Object.entries(table.state.tastes)
+      .filter(([, x]) => x === t)
+      .map(([c]) => c),
+  })),
+)
 const storage = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.storage ?? '') : ''))
 
-const taste = (child: string, choice: Taste): Promise<string> => table.add({ kind: 'taste', body: { child, taste: choice } })
+const taste = (child: string, choice: Taste): Promise<string> =>
+  table.add({ kind: 'taste', body: { child, taste: choice } })
 
 async function finish(): Promise<void> {
   await table.add({ kind: 'memo', body: { lines: lines.value.map((l) => l.trim().slice(0, 300)) } })
@@ -52,14 +60,28 @@ async function finish(): Promise<void> {
     <p v-if="!plan" role="status">{{ session.planFault || 'Clearing the table …' }}</p>
     <template v-else>
       <h1 class="text-3xl">Finish: {{ plan.recipe.title }}</h1>
-      <p class="mb-4 text-soft">Hold up the tokens. A “not today” is a fine answer, and smelling counts as trying.</p>
-      <Notice v-if="table.waiting > 0" class="mb-3">{{ table.waiting }} kept on this device, not sent yet. {{ table.fault }}</Notice>
+      <p class="mb-4 text-soft">
+        Hold up the tokens. A “not today” is a fine answer, and smelling counts as trying.
+      </p>
+      <Notice v-if="table.waiting > 0" class="mb-3"
+        >{{ table.waiting }} kept on this device, not sent yet. {{ table.fault }}</Notice
+      >
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
         <section class="patch p-4" aria-label="Tastes">
           <ul class="grid gap-2">
-            <li v-for="c in plan.children" :key="c.id" class="flex flex-wrap items-center gap-3 border-b border-line pb-2">
-              <span class="flex w-40 items-center gap-3"><Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" size="seat" /></span>
-              <span role="group" :aria-label="`How was it for ${session.nameOf(c.id)}`" class="flex flex-1 flex-wrap gap-2">
+            <li
+              v-for="c in plan.children"
+              :key="c.id"
+              class="flex flex-wrap items-center gap-3 border-b border-line pb-2"
+            >
+              <span class="flex w-40 items-center gap-3"
+                ><Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" size="seat"
+              /></span>
+              <span
+                role="group"
+                :aria-label="`How was it for ${session.nameOf(c.id)}`"
+                class="flex flex-1 flex-wrap gap-2"
+              >
                 <button
                   v-for="t in TASTES"
                   :key="t"
@@ -78,9 +100,15 @@ async function finish(): Promise<void> {
         <div class="grid gap-4">
           <section class="patch p-4" aria-label="All tokens together">
             <h2 class="mb-2 text-xl">Let us count</h2>
-            <div v-for="row in tally" :key="row.taste" class="mb-2 flex items-center gap-2 border-b border-line pb-2">
+            <div
+              v-for="row in tally"
+              :key="row.taste"
+              class="mb-2 flex items-center gap-2 border-b border-line pb-2"
+            >
               <span class="w-28">{{ TASTE_WORDS[row.taste] }}</span>
-              <span class="flex flex-1 flex-wrap gap-0.5"><Mat v-for="c in row.who" :key="c" :name="session.nameOf(c)" :mat="matOf(c)" /></span>
+              <span class="flex flex-1 flex-wrap gap-0.5"
+                ><Mat v-for="c in row.who" :key="c" :name="session.nameOf(c)" :mat="matOf(c)"
+              /></span>
               <span class="numeral text-2xl">{{ row.who.length }}</span>
             </div>
           </section>
@@ -92,7 +120,9 @@ async function finish(): Promise<void> {
             <p v-if="storage" class="mb-2 text-sm text-soft">Leftovers: {{ storage }}</p>
             <div class="flex gap-2">
               <RouterLink class="btn" :to="`/session/${id}/cook`">Back to the table</RouterLink>
-              <button type="button" class="btn btn-main" @click="finish">{{ table.state.finished ? 'Save' : 'Close the session' }}</button>
+              <button type="button" class="btn btn-main" @click="finish">
+                {{ table.state.finished ? 'Save' : 'Close the session' }}
+              </button>
             </div>
           </section>
         </div>

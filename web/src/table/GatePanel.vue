@@ -34,20 +34,40 @@ async function pass(): Promise<void> {
 <template>
   <div class="grid content-start gap-3">
     <h2 class="text-3xl">{{ need.says }}</h2>
-    <p v-if="need.gate === 'packets'" class="max-h-40 overflow-y-auto text-lg" tabindex="0">{{ need.foods.join(' · ') }}</p>
+    <p v-if="need.gate === 'packets'" class="max-h-40 overflow-y-auto text-lg" tabindex="0">
+      {{ need.foods.join(' · ') }}
+    </p>
     <p class="text-soft">
-      {{ need.gate === 'packets' ? 'Two adults sign. An adult alone reads twice and taps twice.' : 'Which adult says so?' }}
+      {{
+        need.gate === 'packets'
+          ? 'Two adults sign. An adult alone reads twice and taps twice.'
+          : 'Which adult says so?'
+      }}
     </p>
     <div class="flex flex-wrap gap-2">
-      <button v-for="a in adults" :key="a" type="button" class="btn btn-table" :aria-pressed="chosen.includes(a)" @click="tap(a)">
+      <button
+        v-for="a in adults"
+        :key="a"
+        type="button"
+        class="btn btn-table"
+        :aria-pressed="chosen.includes(a)"
+        @click="tap(a)"
+      >
         {{ session.nameOf(a) }}
       </button>
     </div>
     <p aria-live="polite">
       {{ chosen.length === 0 ? 'Nobody yet' : chosen.map((c) => session.nameOf(c)).join(' and ') }}
-      <button v-if="chosen.length > 0" type="button" class="ml-2 underline" @click="chosen = []">again</button>
+      <button v-if="chosen.length > 0" type="button" class="ml-2 underline" @click="chosen = []">
+        again
+      </button>
     </p>
-    <button type="button" class="btn btn-main btn-table justify-self-start" :disabled="chosen.length < needed" @click="pass">
+    <button
+      type="button"
+      class="btn btn-main btn-table justify-self-start"
+      :disabled="chosen.length < needed"
+      @click="pass"
+    >
       {{ word }}
     </button>
   </div>

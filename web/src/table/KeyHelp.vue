@@ -24,6 +24,8 @@ const KEYS = [
       >
     </dl>
     <p class="my-3 text-sm text-soft">They work while no button or field has the focus.</p>
-    <label class="flex items-center gap-2"><input v-model="on" type="checkbox" class="size-5" /> Keys are on</label>
+    <label class="flex items-center gap-2"
+      ><input v-model="on" type="checkbox" class="size-5" /> Keys are on</label
+    >
   </Sheet>
 </template>

@@ -24,7 +24,13 @@ async function keep(words: string): Promise<void> {
   <Sheet open title="A note" @close="emit('close')">
     <p class="mb-1 font-semibold">About</p>
     <div class="mb-3 flex flex-wrap gap-2">
-      <button type="button" class="btn btn-table" :aria-pressed="child === ''" :class="child === '' ? '!bg-ink !text-white' : ''" @click="child = ''">
+      <button
+        type="button"
+        class="btn btn-table"
+        :aria-pressed="child === ''"
+        :class="child === '' ? '!bg-ink !text-white' : ''"
+        @click="child = ''"
+      >
         everybody
       </button>
       <button
@@ -40,9 +46,15 @@ async function keep(words: string): Promise<void> {
       </button>
     </div>
     <div class="mb-3 flex flex-wrap gap-2">
-      <button v-for="q in QUICK" :key="q" type="button" class="btn btn-table" @click="keep(q)">{{ q }}</button>
+      <button v-for="q in QUICK" :key="q" type="button" class="btn btn-table" @click="keep(q)">
+        {{ q }}
+      </button>
     </div>
-    <label class="font-semibold">In your words<input v-model="text" class="field mt-1 font-normal" maxlength="500" /></label>
-    <button type="button" class="btn btn-main mt-3" :disabled="text.trim() === ''" @click="keep(text)">Keep the note</button>
+    <label class="font-semibold"
+      >In your words<input v-model="text" class="field mt-1 font-normal" maxlength="500"
+    /></label>
+    <button type="button" class="btn btn-main mt-3" :disabled="text.trim() === ''" @click="keep(text)">
+      Keep the note
+    </button>
   </Sheet>
 </template>

@@ -11,12 +11,17 @@ const session = useSession()
 const at = ref(0)
 const showAnswer = ref(false)
 const prompts = computed(() =>
-  [...(props.talk?.prompts ?? [])].sort((a, b) => SUPPORT_LEVELS.indexOf(a.level) - SUPPORT_LEVELS.indexOf(b.level)),
+  [...(props.talk?.prompts ?? [])].sort(
+    (a, b) => SUPPORT_LEVELS.indexOf(a.level) - SUPPORT_LEVELS.indexOf(b.level),
+  ),
 )
 watch(
   () => props.talk?.step,
   () => {
-    at.value = Math.max(0, prompts.value.findIndex((p) => p.level === props.talk?.start))
+    at.value = Math.max(
+      0,
+      prompts.value.findIndex((p) => p.level === props.talk?.start),
+    )
     showAnswer.value = false
   },
   { immediate: true },
@@ -37,13 +42,24 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
 
 <template>
   <section class="patch overflow-y-auto border-t-[6px] !border-t-indigo p-3" aria-label="Say" tabindex="0">
-    <h2 class="text-indigo">Say<span v-if="talk?.child" class="font-sans text-sm font-normal text-soft"> · to {{ session.nameOf(talk.child) }}</span></h2>
+    <h2 class="text-indigo">
+      Say<span v-if="talk?.child" class="font-sans text-sm font-normal text-soft">
+        · to {{ session.nameOf(talk.child) }}</span
+      >
+    </h2>
     <template v-if="prompt">
       <p class="mb-2 mt-1 font-title text-xl font-bold leading-snug">“<Amount :text="prompt.says" />”</p>
       <div class="grid grid-cols-2 gap-2">
         <button type="button" class="btn btn-table" :disabled="at === 0" @click="move(-1)">simpler</button>
-        <button type="button" class="btn btn-table" :disabled="at >= prompts.length - 1" @click="move(1)">harder</button>
-        <button type="button" class="btn btn-table col-span-2" :aria-expanded="showAnswer" @click="showAnswer = !showAnswer">
+        <button type="button" class="btn btn-table" :disabled="at >= prompts.length - 1" @click="move(1)">
+          harder
+        </button>
+        <button
+          type="button"
+          class="btn btn-table col-span-2"
+          :aria-expanded="showAnswer"
+          @click="showAnswer = !showAnswer"
+        >
           <Amount :text="showAnswer ? prompt.answer : 'show the answer'" />
         </button>
       </div>
@@ -52,8 +68,16 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
     <ul class="mt-2">
       <li v-for="w in talk?.words ?? []" :key="w.id" class="flex flex-wrap items-center gap-x-2">
         <strong>{{ w.word }}</strong>
-        <span v-for="h in w.home" :key="h.language"><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi></span>
-        <button v-if="canSpeak" type="button" class="rounded-patch p-2" :aria-label="`Read aloud: ${w.word}`" @click="speak(w.word, 'en-GB')">
+        <span v-for="h in w.home" :key="h.language"
+          ><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi></span
+        >
+        <button
+          v-if="canSpeak"
+          type="button"
+          class="rounded-patch p-2"
+          :aria-label="`Read aloud: ${w.word}`"
+          @click="speak(w.word, 'en-GB')"
+        >
           <Volume2 class="size-5" aria-hidden="true" />
         </button>
       </li>

@@ -53,7 +53,15 @@ function dropOn(event: DragEvent, to: string): void {
         </defs>
         <circle cx="50" cy="50" r="46" fill="#eef3f0" stroke="#17312B" stroke-width="2" />
         <g clip-path="url(#bowl-clip)">
-          <rect v-if="fullness > 0" x="0" :y="level" width="100" height="100" fill="#e9dab3" class="bowl-fill" />
+          <rect
+            v-if="fullness > 0"
+            x="0"
+            :y="level"
+            width="100"
+            height="100"
+            fill="#e9dab3"
+            class="bowl-fill"
+          />
           <line x1="4" y1="50" x2="96" y2="50" stroke="#7d7252" stroke-width="1" stroke-dasharray="3 3" />
         </g>
         <text x="50" y="46" text-anchor="middle" font-size="10" fill="#17312B">{{ words }}</text>
@@ -76,7 +84,11 @@ function dropOn(event: DragEvent, to: string): void {
         @drop.prevent="dropOn($event, seats[s.index] ?? '')"
         @click="pickable && emit('pick', seats[s.index] ?? '')"
       >
-        <Mat :name="names(seats[s.index] ?? '')" :mat="mats(seats[s.index] ?? '')" :size="seats[s.index] === turn ? 'turn' : 'seat'" />
+        <Mat
+          :name="names(seats[s.index] ?? '')"
+          :mat="mats(seats[s.index] ?? '')"
+          :size="seats[s.index] === turn ? 'turn' : 'seat'"
+        />
       </component>
     </div>
   </div>

@@ -9,7 +9,9 @@ const table = useTable()
 const now = useNow({ interval: 500 })
 const timer = computed(() => table.state.timers.filter((t) => !t.seen).at(-1) ?? null)
 const left = computed(() =>
-  timer.value ? Math.ceil((Date.parse(timer.value.started) + timer.value.seconds * 1000 - now.value.getTime()) / 1000) : 0,
+  timer.value
+    ? Math.ceil((Date.parse(timer.value.started) + timer.value.seconds * 1000 - now.value.getTime()) / 1000)
+    : 0,
 )
 const rings = computed(() => timer.value !== null && left.value <= 0)
 const text = computed(() => {
@@ -28,7 +30,8 @@ useIntervalFn(() => {
   tone.stop(sound.currentTime + 0.25)
 }, 2000)
 
-const start = (): Promise<string> => table.add({ kind: 'timer', body: { name: props.name, seconds: props.seconds } })
+const start = (): Promise<string> =>
+  table.add({ kind: 'timer', body: { name: props.name, seconds: props.seconds } })
 const seen = (): void => {
   if (timer.value) void table.add({ kind: 'timer-seen', body: { timer: timer.value.id } })
 }

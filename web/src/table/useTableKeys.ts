@@ -1,7 +1,10 @@
 import { useEventListener, useLocalStorage } from '@vueuse/core'
 import type { Ref } from 'vue'
 
-type Actions = Record<'next' | 'forward' | 'back' | 'timer' | 'simpler' | 'harder' | 'note' | 'help', () => void>
+type Actions = Record<
+  'next' | 'forward' | 'back' | 'timer' | 'simpler' | 'harder' | 'note' | 'help',
+  () => void
+>
 
 const KEYS: Record<string, keyof Actions> = {
   ' ': 'next',

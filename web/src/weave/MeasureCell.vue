@@ -16,8 +16,18 @@ const { matOf } = useMats()
       <strong><Amount :text="m.amount" /></strong> {{ m.food }}
       <span v-if="m.swapped" class="text-xs text-soft">(swapped in)</span>
     </p>
-    <p class="text-xs text-soft"><Amount :text="m.how" /><template v-if="m.near"> · {{ m.near }}</template></p>
-    <ScoopStrip v-if="m.strip.length > 0" :children="m.strip" :mats="matOf" :names="session.nameOf" :marks="wide ? m.marks : []" />
+    <p class="text-xs text-soft">
+      <Amount :text="m.how" /><template v-if="m.near"> · {{ m.near }}</template>
+    </p>
+    <ScoopStrip
+      v-if="m.strip.length > 0"
+      :children="m.strip"
+      :mats="matOf"
+      :names="session.nameOf"
+      :marks="wide ? m.marks : []"
+    />
   </div>
-  <span v-if="column.measure.length === 0" class="text-soft">{{ column.minutes > 240 ? 'overnight' : `${column.minutes} min` }}</span>
+  <span v-if="column.measure.length === 0" class="text-soft">{{
+    column.minutes > 240 ? 'overnight' : `${column.minutes} min`
+  }}</span>
 </template>

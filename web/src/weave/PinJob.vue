@@ -9,9 +9,13 @@ const props = defineProps<{ task: string }>()
 const session = useSession()
 const door = useDoor()
 const id = useId()
-const able = computed(() => session.plan?.tasks.find((t) => t.id === props.task)?.forms.flatMap((f) => f.children) ?? [])
+const able = computed(
+  () => session.plan?.tasks.find((t) => t.id === props.task)?.forms.flatMap((f) => f.children) ?? [],
+)
 const pins = computed(() =>
-  (session.stored?.decisions ?? []).flatMap((d) => (d.kind === 'pin' && d.task === props.task ? [d.child] : [])),
+  (session.stored?.decisions ?? []).flatMap((d) =>
+    d.kind === 'pin' && d.task === props.task ? [d.child] : [],
+  ),
 )
 
 function pin(event: Event): void {
@@ -25,11 +29,15 @@ function pin(event: Event): void {
 <template>
   <span v-if="door.isLeader()" class="mt-0.5 flex flex-wrap items-center gap-1 text-xs">
     <Pin class="size-3.5" aria-hidden="true" />
-    <span v-for="c in pins" :key="c" class="rounded-sm bg-ink px-1 text-white">{{ session.nameOf(c) }} first</span>
+    <span v-for="c in pins" :key="c" class="rounded-sm bg-ink px-1 text-white"
+      >{{ session.nameOf(c) }} first</span
+    >
     <label :for="id" class="sr-only">Pin a turn to</label>
     <select :id="id" class="rounded-sm border border-line bg-white px-1 py-0.5" @change="pin">
       <option value="">pin to …</option>
-      <option v-for="c in able.filter((x) => !pins.includes(x))" :key="c" :value="c">{{ session.nameOf(c) }}</option>
+      <option v-for="c in able.filter((x) => !pins.includes(x))" :key="c" :value="c">
+        {{ session.nameOf(c) }}
+      </option>
     </select>
   </span>
 </template>

@@ -15,7 +15,9 @@ const before = (session.stored?.decisions ?? []).find((d) => d.kind === 'packet'
 const regulated = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null).map((a) => a.id)
 /** What this table must look for first; then the rest of the regulated list, so that a later child is covered too. */
 const asked = computed(() => {
-  const here = props.plan.checks.filter((c) => !c.about.startsWith('diet:') || props.lookFor.includes(c.about)).map((c) => c.about)
+  const here = props.plan.checks
+    .filter((c) => !c.about.startsWith('diet:') || props.lookFor.includes(c.about))
+    .map((c) => c.about)
   return [...new Set([...props.lookFor, ...here, ...regulated])]
 })
 const found = reactive<Record<string, 'lists' | 'may' | ''>>({})
@@ -52,8 +54,8 @@ async function sign(): Promise<void> {
 <template>
   <Sheet open wide :title="`The packet of ${foodWord}`" @close="emit('close')">
     <p class="mb-3">
-      One reads the whole label aloud, the other follows along. Tick what it <strong>lists</strong> and what it
-      <strong>may contain</strong>. Lea cannot see the packet: it believes you.
+      One reads the whole label aloud, the other follows along. Tick what it <strong>lists</strong> and what
+      it <strong>may contain</strong>. Lea cannot see the packet: it believes you.
     </p>
     <fieldset class="mb-4">
       <legend class="sr-only">What stands on the packet</legend>
@@ -64,7 +66,9 @@ async function sign(): Promise<void> {
           class="flex items-center gap-2 border-b border-line py-1"
           :class="lookFor.includes(id) ? 'font-bold' : ''"
         >
-          <span class="flex-1">{{ wordOf(id) }}<span v-if="lookFor.includes(id)" class="text-paprika"> · look here</span></span>
+          <span class="flex-1"
+            >{{ wordOf(id) }}<span v-if="lookFor.includes(id)" class="text-paprika"> · look here</span></span
+          >
           <label class="flex items-center gap-1 font-normal"
             ><input
               type="checkbox"
@@ -98,7 +102,9 @@ async function sign(): Promise<void> {
         >Read along by
         <select v-model="second" class="field mt-1 font-normal">
           <option value="" disabled>choose</option>
-          <option v-for="a in adults" :key="a.id" :value="a.id">{{ a.id === first ? `${a.name}, a second time` : a.name }}</option>
+          <option v-for="a in adults" :key="a.id" :value="a.id">
+            {{ a.id === first ? `${a.name}, a second time` : a.name }}
+          </option>
         </select></label
       >
     </div>

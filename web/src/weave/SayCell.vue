@@ -9,8 +9,10 @@ defineProps<{ column: WeaveColumn; wide: boolean }>()
     <strong>{{ w.word }}</strong>
     <template v-if="wide">
       <span v-for="h in w.home" :key="h.language" class="text-xs text-soft">
-        · <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'" :title="LANGUAGES[h.language]">{{ h.word }}</bdi
-        ><template v-if="h.askSpeaker"> (ask a speaker)</template></span
+        ·
+        <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'" :title="LANGUAGES[h.language]">{{
+          h.word
+        }}</bdi><template v-if="h.askSpeaker"> (ask a speaker)</template></span
       >
     </template>
   </p>

@@ -34,7 +34,13 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
       break
     case 'stand':
       if (door.person) {
-        await session.choose({ kind: 'clear', finding: finding.id, cause: finding.cause, who: door.person.id, why: 'agreed' })
+        await session.choose({
+          kind: 'clear',
+          finding: finding.id,
+          cause: finding.cause,
+          who: door.person.id,
+          why: 'agreed',
+        })
       }
       break
     case 'add-adult':
@@ -52,7 +58,9 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
     <h2 id="settle-title" class="text-lg" aria-live="polite">
       {{ left === 0 ? 'Nothing left to settle' : `To settle: ${left}` }}
     </h2>
-    <p v-if="left === 0" class="text-sm text-soft">Packets are still read on the day, by two adults. Care plans come first.</p>
+    <p v-if="left === 0" class="text-sm text-soft">
+      Packets are still read on the day, by two adults. Care plans come first.
+    </p>
     <ul>
       <li v-for="row in rows" :key="row.findings[0]?.id" class="mt-2 border-t border-ink pt-2">
         <Grade :grade="row.grade" />
@@ -60,7 +68,8 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
         <details class="text-sm text-soft">
           <summary>why</summary>
           <p v-for="f in row.findings" :key="f.id">
-            <template v-if="row.findings.length > 1"><Amount :text="session.say(f.says)" />&#32;</template>{{ f.because }}
+            <template v-if="row.findings.length > 1"><Amount :text="session.say(f.says)" /></template
+            >{{ f.because }}
             <span class="italic">{{ f.source }}</span>
           </p>
         </details>
@@ -88,12 +97,20 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
       <ul class="text-sm">
         <li v-for="c in plan.cleared" :key="c.finding.id" class="mt-1">
           <Amount :text="session.say(c.finding.says)" />
-          <span class="text-soft"> {{ session.nameOf(c.who) }}: {{ c.why }}.</span>
+          <span class="text-soft">{{ session.nameOf(c.who) }}: {{ c.why }}.</span>
           <button
             v-if="canChange"
             type="button"
             class="ml-1 underline"
-            @click="session.takeBack({ kind: 'clear', finding: c.finding.id, cause: c.finding.cause, who: c.who, why: c.why })"
+            @click="
+              session.takeBack({
+                kind: 'clear',
+                finding: c.finding.id,
+                cause: c.finding.cause,
+                who: c.who,
+                why: c.why,
+              })
+            "
           >
             take back
           </button>
@@ -103,19 +120,33 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
     <template v-if="(session.stored?.decisions ?? []).some((d) => d.kind !== 'clear') && canChange">
       <h3 class="mt-4 border-t border-ink pt-2 text-sm">Chosen</h3>
       <ul class="text-sm">
-        <li v-for="d in (session.stored?.decisions ?? []).filter((x) => x.kind !== 'clear')" :key="JSON.stringify(d)" class="mt-1">
+        <li
+          v-for="d in (session.stored?.decisions ?? []).filter((x) => x.kind !== 'clear')"
+          :key="JSON.stringify(d)"
+          class="mt-1"
+        >
           <template v-if="d.kind === 'swap'">swap: {{ d.swap.replace('>', ' → ') }}</template>
           <template v-else-if="d.kind === 'leave-out'">left out: {{ d.line }}</template>
           <template v-else-if="d.kind === 'packet'">packet read: {{ d.food }}</template>
-          <template v-else-if="d.kind === 'shape'">prepared: {{ d.line }}, {{ d.shape.toLowerCase() }}</template>
+          <template v-else-if="d.kind === 'shape'"
+            >prepared: {{ d.line }}, {{ d.shape.toLowerCase() }}</template
+          >
           <template v-else-if="d.kind === 'measure'">measure for {{ d.line }}</template>
           <template v-else-if="d.kind === 'pin'">pinned: {{ session.nameOf(d.child) }}</template>
-          <span v-if="plan.idle.some((x) => JSON.stringify(x) === JSON.stringify(d))" class="text-soft"> (without effect now)</span>
+          <span v-if="plan.idle.some((x) => JSON.stringify(x) === JSON.stringify(d))" class="text-soft">
+            (without effect now)</span
+          >
           <button type="button" class="ml-1 underline" @click="session.takeBack(d)">take back</button>
         </li>
       </ul>
     </template>
-    <ReadPacket v-if="packet" :food="packet.food" :look-for="packet.lookFor" :plan="plan" @close="packet = null" />
+    <ReadPacket
+      v-if="packet"
+      :food="packet.food"
+      :look-for="packet.lookFor"
+      :plan="plan"
+      @close="packet = null"
+    />
     <WrittenReason v-if="reason" :finding="reason" @close="reason = null" />
   </aside>
 </template>

@@ -19,8 +19,11 @@ const shown = computed(() => (props.wide ? props.column.watch : props.column.wat
     }"
     :title="w.because"
   >
-    <span v-if="w.grade === 'stop'" class="font-bold">stop · </span>{{ session.say(w.grade === 'stop' && !wide ? (w.says.split('.')[0] ?? '') : w.says) }}
+    <span v-if="w.grade === 'stop'" class="font-bold">stop · </span
+    >{{ session.say(w.grade === 'stop' && !wide ? (w.says.split('.')[0] ?? '') : w.says) }}
   </p>
-  <p v-if="!wide && column.watch.length > 2" class="text-xs text-soft">and {{ column.watch.length - 2 }} more</p>
+  <p v-if="!wide && column.watch.length > 2" class="text-xs text-soft">
+    and {{ column.watch.length - 2 }} more
+  </p>
   <span v-if="column.watch.length === 0" class="text-soft">–</span>
 </template>

@@ -34,7 +34,8 @@ watch(
   { immediate: true },
 )
 const template = computed(
-  () => `7rem ${columns.value.map((c) => (c.step === open.value ? 'minmax(15rem, 2.2fr)' : 'minmax(6.4rem, 1fr)')).join(' ')}`,
+  () =>
+    `6.6rem ${columns.value.map((c) => (c.step === open.value ? 'minmax(15rem, 3fr)' : 'minmax(5.6rem, 1fr)')).join(' ')}`,
 )
 
 async function walk(event: KeyboardEvent): Promise<void> {
@@ -60,12 +61,18 @@ async function walk(event: KeyboardEvent): Promise<void> {
   await nextTick()
   grid.value?.querySelector<HTMLElement>(`[data-cell="${to.row}-${to.column}"]`)?.focus()
 }
-const tab = (row: number, column: number): number => (cell.value.row === row && cell.value.column === column ? 0 : -1)
+const tab = (row: number, column: number): number =>
+  cell.value.row === row && cell.value.column === column ? 0 : -1
 </script>
 
 <template>
   <section v-if="session.plan" aria-label="The weave" class="min-w-0">
-    <div v-if="session.plan.bowls.length > 1" class="mb-2 flex flex-wrap items-center gap-2" role="group" aria-label="Bowl">
+    <div
+      v-if="session.plan.bowls.length > 1"
+      class="mb-2 flex flex-wrap items-center gap-2"
+      role="group"
+      aria-label="Bowl"
+    >
       <button
         v-for="b in session.plan.bowls"
         :key="b.id"
@@ -79,7 +86,7 @@ const tab = (row: number, column: number): number => (cell.value.row === row && 
       </button>
     </div>
     <div class="overflow-x-auto pb-2" tabindex="-1">
-      <div class="ml-28 flex min-w-[40rem] text-xs" aria-label="Clock" role="list">
+      <div class="ml-[6.9rem] flex min-w-[40rem] text-xs" aria-label="Clock" role="list">
         <div
           v-for="b in bars"
           :key="b.step"
@@ -99,7 +106,7 @@ const tab = (row: number, column: number): number => (cell.value.row === row && 
         ref="grid"
         role="grid"
         :aria-label="`Steps and threads of ${session.plan.recipe.title}`"
-        class="relative mt-1 grid min-w-[40rem] gap-x-1.5 gap-y-2"
+        class="relative mt-1 grid min-w-[40rem] gap-x-1.5 gap-y-1.5"
         :style="{ gridTemplateColumns: template }"
         @keydown="walk"
       >
@@ -118,20 +125,26 @@ const tab = (row: number, column: number): number => (cell.value.row === row && 
             <button
               type="button"
               tabindex="-1"
-              class="flex w-full items-center gap-2 px-2 py-1.5 text-left"
+              class="flex w-full items-center gap-1.5 px-1.5 py-1.5 text-left"
               :aria-expanded="c.step === open"
               @click="open = c.step"
             >
-              <Picture :name="c.picture" class="size-7 shrink-0" />
+              <Picture :name="c.picture" class="shrink-0" :class="c.step === open ? 'size-8' : 'size-5'" />
               <span class="min-w-0"
-                ><span class="block font-title font-bold leading-tight">{{ c.title }}</span
-                ><span class="text-xs">{{ c.sitting > 1 ? 'next day' : c.passive && c.minutes > 240 ? 'overnight' : `${c.minutes} min` }}</span></span
+                ><span class="block font-title text-sm font-bold leading-tight">{{ c.title }}</span
+                ><span class="text-xs">{{
+                  c.sitting > 1 ? 'next day' : c.passive && c.minutes > 240 ? 'overnight' : `${c.minutes} min`
+                }}</span></span
               >
             </button>
           </div>
         </div>
         <div v-for="(thread, row) in THREADS" :key="thread.id" role="row" class="contents">
-          <div role="rowheader" class="relative flex items-center gap-1.5 font-semibold" :class="thread.color">
+          <div
+            role="rowheader"
+            class="relative flex items-center gap-1.5 font-semibold"
+            :class="thread.color"
+          >
             <span class="thread" :class="`stitch-${thread.stitch}`" aria-hidden="true" />
             <span class="relative flex items-center gap-1.5 bg-porcelain pr-2"
               ><component :is="thread.icon" class="size-5" aria-hidden="true" />{{ thread.name }}</span
@@ -143,13 +156,13 @@ const tab = (row: number, column: number): number => (cell.value.row === row && 
             role="gridcell"
             :tabindex="tab(row + 1, i)"
             :data-cell="`${row + 1}-${i}`"
-            class="patch relative z-[1] min-h-16 min-w-0 p-2 text-sm leading-snug [overflow-wrap:anywhere]"
+            class="patch relative z-[1] min-h-12 min-w-0 p-1.5 text-sm leading-snug [overflow-wrap:anywhere]"
             :class="c.step === open ? '!border-2 !border-ink' : ''"
             @focus="cell = { row: row + 1, column: i }"
           >
             <HandsCell v-if="thread.id === 'hands'" :column="c" :wide="c.step === open" />
             <MeasureCell v-else-if="thread.id === 'measure'" :column="c" :wide="c.step === open" />
-            <CountCell v-else-if="thread.id === 'count'" :column="c" />
+            <CountCell v-else-if="thread.id === 'count'" :column="c" :wide="c.step === open" />
             <SayCell v-else-if="thread.id === 'say'" :column="c" :wide="c.step === open" />
             <WatchCell v-else :column="c" :wide="c.step === open" />
           </div>

@@ -19,7 +19,13 @@ async function write(): Promise<void> {
     return
   }
   const { id, cause } = props.finding
-  await session.choose({ kind: 'clear', finding: id, cause, who: door.person?.id ?? '', why: why.value.trim().slice(0, 400) })
+  await session.choose({
+    kind: 'clear',
+    finding: id,
+    cause,
+    who: door.person?.id ?? '',
+    why: why.value.trim().slice(0, 400),
+  })
   emit('close')
 }
 </script>
@@ -28,8 +34,8 @@ async function write(): Promise<void> {
   <Sheet open title="Go on, with a written reason" @close="emit('close')">
     <p class="mb-2 font-semibold">{{ session.say(finding.says) }}</p>
     <p class="mb-3 text-soft">
-      The child’s own care plan, your setting’s rules and clinicians come first. This is signed by {{ door.person?.name }} and
-      stays in the record. If anything it rests on changes, the finding is back.
+      The child’s own care plan, your setting’s rules and clinicians come first. This is signed by
+      {{ door.person?.name }} and stays in the record. If anything it rests on changes, the finding is back.
     </p>
     <label class="block font-semibold" for="why">Reason</label>
     <textarea id="why" v-model="why" rows="3" class="field" maxlength="400" />

@@ -6,6 +6,8 @@ let remote: Remote<Planner> | null = null
 
 /** Compiles in the web worker; the main thread, and so typing, never waits for it. */
 export function compileInWorker(request: PlanRequest): Promise<Compiled> {
-  remote ??= wrap<Planner>(new Worker(new URL('./compile.worker.ts', import.meta.url), { type: 'module', name: 'planner' }))
+  remote ??= wrap<Planner>(
+    new Worker(new URL('./compile.worker.ts', import.meta.url), { type: 'module', name: 'planner' }),
+  )
   return remote.compile(request)
 }

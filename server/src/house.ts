@@ -1,0 +1,17 @@
+import type { Pool } from 'pg'
+import type { Logger } from 'pino'
+import type { PlanThread } from './plan/thread'
+
+/** What the routes are given: the database, the plan thread and the settings of this server. */
+export interface House {
+  pool: Pool
+  plans: PlanThread
+  log: Logger
+  cookieSecret: string
+  /** Failed sign-ins from one address in a quarter of an hour. */
+  signInsAllowed: number
+  /** Served over https (a proxy in front): cookies are then Secure. */
+  https: boolean
+  /** Folder of the built pages, or null for the interface of the server alone. */
+  pages: string | null
+}
