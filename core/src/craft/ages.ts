@@ -25,9 +25,8 @@ const daysInMonth = (year: number, month: number): number => {
 export function monthsOn(birth: BirthMonth, date: IsoDate): number {
   const [by, bm] = parts(birth)
   const [y, m, d] = parts(date)
-  const lastDay = daysInMonth(by, bm)
-  const reached = d >= Math.min(lastDay, daysInMonth(y, m)) ? 0 : 1
-  return Math.max(0, (y - by) * 12 + (m - bm) - reached)
+  const short = d >= daysInMonth(by, bm) ? 0 : 1
+  return Math.max(0, (y - by) * 12 + (m - bm) - short)
 }
 
 /** Age in words for a badge: `11 months`, `4 years`. */

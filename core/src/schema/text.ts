@@ -7,7 +7,8 @@ export const line = (label: string, max: number): yup.StringSchema<string> =>
   yup
     .string()
     .typeError(`${label} must be text`)
-    .trim()
+    // Not yup's own trim: it throws on what is not text, where the message above should stand.
+    .transform((value: unknown) => (typeof value === 'string' ? value.trim() : value))
     .max(max, `${label} may hold at most ${max} characters`)
     // eslint-disable-next-line no-control-regex -- control characters are exactly what is refused here
     .matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f]*$/, `${label} holds characters that are not text`)

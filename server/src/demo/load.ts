@@ -76,13 +76,8 @@ async function loadSetting(
     await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
   }
   for (const a of demo.ahead) {
-    const {
-      id,
-      decisions: _,
-      state: __,
-      ...input
-    } = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
-    await saveSession(db, setting, id, input)
+    const next = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
+    await saveSession(db, setting, next.id, inputsOf(next))
   }
 }
 

@@ -1,0 +1,110 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { childRecord, compile, nextTurn, openGates, replay, sessionRecord, tableTasks, type EventBody, type Plan, type TableEvent } from '../../src/index'
+import { four, request } from '../group'
+
+const plan: Plan = compile(request(four()))
+let count = 0
+function event(body: EventBody, lamport = ++count, device = 'a'): TableEvent {
+  return { id: `e-${device}-${lamport}`, device, lamport, at: `2026-11-26T10:${String(lamport % 60).padStart(2, '0')}:00.000Z`, ...body }
+}
+const bodies: fc.Arbitrary<EventBody> = fc.oneof(
+  fc.constantFrom(...plan.turns).map((t): EventBody => ({ kind: 'turn', body: { turn: t.id, child: t.child } })),
+  fc.constantFrom(...plan.schedule).map((s): EventBody => ({ kind: 'step', body: { step: s.step } })),
+  fc.constantFrom('wren', 'idris').map((child): EventBody => ({ kind: 'taste', body: { child, taste: 'more' } })),
+  fc.integer({ min: 1, max: 20 }).map((n): EventBody => ({ kind: 'undo', body: { event: `e-a-${n}` } })),
+  fc.constant<EventBody>({ kind: 'timer', body: { name: 'oven', seconds: 600 } }),
+)
+const logs = fc
+  .array(fc.tuple(bodies, fc.integer({ min: 1, max: 20 }), fc.constantFrom('a', 'b')), { maxLength: 40 })
+  .map((list) => [...new Map(list.map(([b, l, d]) => event(b, l, d)).map((e) => [e.id, e])).values()])
+
+describe('replay', () => {
+  it('gives the same state for every order of arrival', () => {
+    fc.assert(
+      fc.property(
+        logs.chain((log) => fc.tuple(fc.constant(log), fc.shuffledSubarray(log, { minLength: log.length }))),
+        ([log, shuffled]) => {
+          expect(replay(shuffled)).toEqual(replay(log))
+        },
+      ),
+    )
+  })
+  it('gives the same state for repeats', () => {
+    fc.assert(
+      fc.property(logs, (log) => {
+        expect(replay([...log, ...log.slice(0, 5)])).toEqual(replay(log))
+      }),
+    )
+  })
+  it('takes a tap back, and lets it be done again', () => {
+    const turn = plan.turns[0]
+    if (!turn) throw new Error('no turn')
+    const tap = event({ kind: 'turn', body: { turn: turn.id, child: turn.child } }, 1)
+    const back = event({ kind: 'undo', body: { event: tap.id } }, 2)
+    expect(replay([tap, back]).turns).toEqual({})
+    const again = event({ kind: 'turn', body: { turn: turn.id, child: turn.child } }, 3)
+    expect(Object.keys(replay([tap, back, again]).turns)).toEqual([turn.id])
+  })
+  it('two devices that tap one turn at once agree on the first in order', () => {
+    const turn = plan.turns[0]?.id ?? ''
+    const a = event({ kind: 'turn', body: { turn, child: 'wren' } }, 5, 'a')
+    const b = event({ kind: 'turn', body: { turn, child: 'idris' } }, 5, 'b')
+    expect(replay([b, a]).turns[turn]?.child).toBe('wren')
+    expect(replay([a, b]).turns[turn]?.child).toBe('wren')
+  })
+})
+
+describe('the table', () => {
+  const step = 'fill'
+  it('counts scoops and their running total', () => {
+    const flour = plan.turns.filter((t) => t.task.endsWith('/flour'))
+    const events = flour.slice(0, 3).map((t, i) => event({ kind: 'turn', body: { turn: t.id, child: t.child } }, i + 1))
+    const row = tableTasks(plan, replay(events), step)[0]
+    expect(row).toMatchObject({ count: 3, running: '3/4', unitWord: 'cup', fullness: 0.5 })
+    expect(row?.marks).toEqual(['0', '1/4', '1/2', '3/4', '1', '1 1/4', '1 1/2'])
+    expect(nextTurn(tableTasks(plan, replay(events), step))?.turn.id).toBe(flour[3]?.id)
+  })
+  it('a turn that was skipped does not count as a scoop', () => {
+    const turn = plan.turns.find((t) => t.task.endsWith('/flour'))
+    const skip = event({ kind: 'skip', body: { turn: turn?.id ?? '', child: turn?.child ?? '' } }, 1)
+    expect(tableTasks(plan, replay([skip]), step)[0]).toMatchObject({ count: 0, running: '0' })
+  })
+  it('has hands and packets before the first work, and an adult before blades and heat', () => {
+    const none = replay([])
+    expect(openGates(plan, none, 'wash')).toEqual([])
+    expect(openGates(plan, none, 'fill').map((g) => g.gate)).toEqual(['hands', 'packets'])
+    const passed = replay([
+      event({ kind: 'gate', body: { gate: 'hands', by: ['petra'] } }, 1),
+      event({ kind: 'gate', body: { gate: 'packets', by: ['petra', 'gwenda'] } }, 2),
+    ])
+    expect(openGates(plan, passed, 'fill')).toEqual([])
+    expect(openGates(plan, passed, 'snip').map((g) => g.gate)).toEqual(['stand'])
+    expect(openGates(plan, passed, 'bake').map((g) => g.gate)).toEqual(['stand'])
+  })
+})
+
+describe('the record', () => {
+  const scoop = plan.turns.find((t) => t.task.endsWith('/flour'))
+  const events = [
+    event({ kind: 'turn', body: { turn: scoop?.id ?? '', child: scoop?.child ?? '' } }, 1),
+    event({ kind: 'taste', body: { child: scoop?.child ?? '', taste: 'tried' } }, 2),
+    event({ kind: 'note', body: { text: 'counted aloud', child: scoop?.child ?? '' } }, 3),
+    event({ kind: 'memo', body: { lines: ['good', '', ''] } }, 4),
+  ]
+  const past = { id: 's', date: '2026-11-26', title: 'Herb soda bread', plan, events }
+  it('holds what was tapped and nothing else', () => {
+    const record = sessionRecord(past)
+    expect(record.children.find((c) => c.child === scoop?.child)).toMatchObject({ turns: 1, techniques: ['scoop and level'], taste: 'tried' })
+    expect(record.children.filter((c) => c.child !== scoop?.child).every((c) => c.jobs === 0 && c.taste === null)).toBe(true)
+    expect(record.memo[0]).toBe('good')
+  })
+  it('adds a child up over sessions, newest first', () => {
+    const earlier = { ...past, id: 'r', date: '2026-11-19' }
+    const record = childRecord(scoop?.child ?? '', [earlier, past])
+    expect(record).toMatchObject({ turns: 2, tastes: { tried: 2, more: 0 } })
+    expect(record.sessions.map((s) => s.date)).toEqual(['2026-11-26', '2026-11-19'])
+    expect(record.techniques[0]).toEqual({ name: 'scoop and level', times: 2, last: '2026-11-26' })
+    expect(record.notes).toHaveLength(2)
+  })
+})
