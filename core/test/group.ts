@@ -42,7 +42,14 @@ export function request(children: PlanChild[], more: Partial<PlanRequest> = {}):
       equipment: ['oven', 'hob', 'fridge'],
     },
     foods: [],
-    rules: { kind: 'home', country: 'uk', grouping: 'together', groupSize: 4, knives: 'soft-first', maxScoops: 24 },
+    rules: {
+      kind: 'home',
+      country: 'uk',
+      grouping: 'together',
+      groupSize: 4,
+      knives: 'soft-first',
+      maxScoops: 24,
+    },
     decisions: [],
     seed: 1,
     effort: 'draft',
@@ -50,4 +57,9 @@ export function request(children: PlanChild[], more: Partial<PlanRequest> = {}):
   }
 }
 
-export const four = (): PlanChild[] => [child('wren', 52), child('idris', 47), child('maren', 58), child('kofi', 50)]
+export const four = (): PlanChild[] => [
+  child('wren', 52),
+  child('idris', 47),
+  child('maren', 58),
+  child('kofi', 50),
+]

@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AmountError, amountText, numberText, parseRatio, ratio, toMixed, toPlaces, toText } from '../../src/index'
+import {
+  AmountError,
+  amountText,
+  numberText,
+  parseRatio,
+  ratio,
+  toMixed,
+  toPlaces,
+  toText,
+} from '../../src/index'
 
 const fraction = fc
   .tuple(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 500 }))
@@ -45,9 +54,7 @@ describe('an amount as people write it', () => {
   })
 
   it('is never further off than half of the last place', () => {
-    fc.assert(
-      fc.property(fraction, (f) => ratio(toPlaces(f, 3)).sub(f).abs().compare(ratio('1/2000')) <= 0),
-    )
+    fc.assert(fc.property(fraction, (f) => ratio(toPlaces(f, 3)).sub(f).abs().compare(ratio('1/2000')) <= 0))
   })
 })
 

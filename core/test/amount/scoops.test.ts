@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { bestSingleMeasure, ratio, runningTotal, singleMeasureWays, type Measure } from '../../src/index'
 
 const SIZES = ['1', '1/2', '1/3', '1/4', '1/8', '2/3', '3/4']
-const box = (sizes: string[]): Measure[] => sizes.map((size) => ({ id: size, name: size, size, unit: 'cup_us', count: 1 }))
+const box = (sizes: string[]): Measure[] =>
+  sizes.map((size) => ({ id: size, name: size, size, unit: 'cup_us', count: 1 }))
 const amounts = fc.tuple(fc.integer({ min: 1, max: 96 }), fc.constantFrom(1, 2, 3, 4, 6, 8, 12, 24))
 const boxes = fc.subarray(SIZES, { minLength: 1 })
 
@@ -14,7 +15,8 @@ describe('one measure for a line', () => {
         const found = singleMeasureWays(ratio(`${n}/${d}`), 'cup_us', box(sizes), children, 24, '0').exact
         const tried = sizes.flatMap((size) => {
           for (let k = 1; k <= 24; k++) {
-            if (ratio(size).mul(k).equals(`${n}/${d}`)) return [{ measure: size, n: k, equal: k % children === 0 }]
+            if (ratio(size).mul(k).equals(`${n}/${d}`))
+              return [{ measure: size, n: k, equal: k % children === 0 }]
           }
           return []
         })

@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { barsHandling, foodBook, gradeOf, LEVELS, meet, meetDiet, type FoodFact, type Packet } from '../../src/index'
+import {
+  barsHandling,
+  foodBook,
+  gradeOf,
+  LEVELS,
+  meet,
+  meetDiet,
+  type FoodFact,
+  type Packet,
+} from '../../src/index'
 import { applySwap, swapOf, swapsFor } from '../../src/food/swaps'
 
 const foods = foodBook()
@@ -73,7 +82,9 @@ describe('grades', () => {
     }
   })
   it('may contain is stop, adult where the plan allows it, know for an intolerance or preference', () => {
-    const grades = Object.fromEntries(LEVELS.map((level) => [level, gradeOf('may', { allergen: 'milk', level })]))
+    const grades = Object.fromEntries(
+      LEVELS.map((level) => [level, gradeOf('may', { allergen: 'milk', level })]),
+    )
     expect(grades).toMatchObject({
       'anaphylaxis-risk': 'stop',
       'allergy-strict': 'stop',

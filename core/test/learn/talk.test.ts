@@ -1,11 +1,27 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { compile, glossaryRow, LANGUAGES, promptsFor, scoopDerived, shareDerived, SHIPPED_RECIPES, startLevel, wordsOf } from '../../src/index'
+import {
+  compile,
+  glossaryRow,
+  LANGUAGES,
+  promptsFor,
+  scoopDerived,
+  shareDerived,
+  SHIPPED_RECIPES,
+  startLevel,
+  wordsOf,
+} from '../../src/index'
 import { child, request } from '../group'
 
 describe('facts are exact', () => {
   it('three of five scoops of 1/4 cup are 3/4, with two to come', () => {
-    expect(scoopDerived('5/4', '1/4', 3)).toEqual({ scoops: '5', whole: true, running: '3/4', left: '1/2', leftScoops: '2' })
+    expect(scoopDerived('5/4', '1/4', 3)).toEqual({
+      scoops: '5',
+      whole: true,
+      running: '3/4',
+      left: '1/2',
+      leftScoops: '2',
+    })
   })
   it('a measure that does not fit says so', () => {
     expect(scoopDerived('1', '2/3', 1)).toMatchObject({ whole: false, scoops: '3/2' })
@@ -23,19 +39,42 @@ describe('facts are exact', () => {
 
 describe('prompts', () => {
   it('carry the right number', () => {
-    const says = promptsFor({ kind: 'scoop', food: 'oats', unit: 'cup_m', unitWord: 'cup', target: '3/2', measure: '1/4', k: 3 })
+    const says = promptsFor({
+      kind: 'scoop',
+      food: 'oats',
+      unit: 'cup_m',
+      unitWord: 'cup',
+      target: '3/2',
+      measure: '1/4',
+      k: 3,
+    })
     expect(says.find((p) => p.level === 'focused')?.answer).toBe('6 scoops')
     expect(says.find((p) => p.level === 'open')?.answer).toContain('3/4 cup')
   })
   it('never ask for a count that does not come out whole', () => {
-    const says = promptsFor({ kind: 'scoop', food: 'oats', unit: 'cup_m', unitWord: 'cup', target: '1', measure: '2/3', k: 0 })
+    const says = promptsFor({
+      kind: 'scoop',
+      food: 'oats',
+      unit: 'cup_m',
+      unitWord: 'cup',
+      target: '1',
+      measure: '2/3',
+      k: 0,
+    })
     expect(says.some((p) => p.says.includes('How many scoops'))).toBe(false)
   })
   it('comment more under three, ask more later', () => {
-    expect([startLevel(30), startLevel(40), startLevel(60), startLevel(100)]).toEqual(['model', 'choice', 'focused', 'open'])
+    expect([startLevel(30), startLevel(40), startLevel(60), startLevel(100)]).toEqual([
+      'model',
+      'choice',
+      'focused',
+      'open',
+    ])
   })
   it('do not ask a child for a number above what it counts to', () => {
-    const plan = compile(request([child('small', 40)], { recipe: SHIPPED_RECIPES.find((r) => r.id === 'lentil-letter-soup') }))
+    const plan = compile(
+      request([child('small', 40)], { recipe: SHIPPED_RECIPES.find((r) => r.id === 'lentil-letter-soup') }),
+    )
     for (const talk of plan.talk) {
       const fact = talk.fact
       if (fact?.kind === 'count' && fact.n > 5) expect(talk.start).toBe('model')

@@ -4,7 +4,16 @@
  */
 import { describe, expect, it } from 'vitest'
 import { adultsNeeded } from '../../src/craft/ratios'
-import { ageText, foodBook, formFor, isUnknown, monthsOn, shapeBreach, techniqueOf, type Technique } from '../../src/index'
+import {
+  ageText,
+  foodBook,
+  formFor,
+  isUnknown,
+  monthsOn,
+  shapeBreach,
+  techniqueOf,
+  type Technique,
+} from '../../src/index'
 
 const technique = (id: string): Technique => {
   const found = techniqueOf(id)
@@ -24,7 +33,12 @@ describe('completed months', () => {
     expect(monthsOn(birth, day)).toBe(months)
   })
   it('says months under two and years after', () => {
-    expect([ageText(11), ageText(1), ageText(24), ageText(59)]).toEqual(['11 months', '1 month', '2 years', '4 years'])
+    expect([ageText(11), ageText(1), ageText(24), ageText(59)]).toEqual([
+      '11 months',
+      '1 month',
+      '2 years',
+      '4 years',
+    ])
   })
 })
 
@@ -62,7 +76,12 @@ describe('techniques by age (BNF, CDC, common practice)', () => {
     const form = formFor(technique('bridge-cut'), 80)
     expect(form).toMatchObject({ kind: 'do', tool: 'nylon serrated' })
     const early = formFor(technique('bridge-cut'), 80, 'real-early')
-    expect(early).toMatchObject({ kind: 'do', tool: expect.stringContaining('round-tipped'), code: 'B', perAdult: 2 })
+    expect(early).toMatchObject({
+      kind: 'do',
+      tool: expect.stringContaining('round-tipped'),
+      code: 'B',
+      perAdult: 2,
+    })
   })
 })
 

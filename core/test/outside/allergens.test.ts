@@ -6,14 +6,27 @@ import { describe, expect, it } from 'vitest'
 import { ALLERGENS, foodBook, listHolds, meet } from '../../src/index'
 
 const foods = foodBook()
-const top = (flag: 'uk14' | 'us9'): string[] => ALLERGENS.filter((a) => a[flag] && a.parent === null).map((a) => a.id)
+const top = (flag: 'uk14' | 'us9'): string[] =>
+  ALLERGENS.filter((a) => a[flag] && a.parent === null).map((a) => a.id)
 
 describe('the regulated lists', () => {
   it('the EU and UK name fourteen groups (1169/2011 Annex II)', () => {
     expect(top('uk14').sort()).toEqual(
       [
-        'celery', 'crustaceans', 'egg', 'fish', 'gluten-cereals', 'lupin', 'milk', 'molluscs', 'mustard',
-        'peanut', 'sesame', 'soya', 'sulphites', 'tree-nuts',
+        'celery',
+        'crustaceans',
+        'egg',
+        'fish',
+        'gluten-cereals',
+        'lupin',
+        'milk',
+        'molluscs',
+        'mustard',
+        'peanut',
+        'sesame',
+        'soya',
+        'sulphites',
+        'tree-nuts',
       ].sort(),
     )
   })
@@ -36,7 +49,12 @@ describe('what meets what', () => {
     ['rye does not meet a wheat allergy', ['gluten-cereals', 'rye'], 'wheat', 'no'],
     ['rye meets coeliac disease (GF)', ['gluten-cereals', 'rye'], 'coeliac', 'yes'],
     ['gluten, kind not named, meets coeliac disease', ['gluten-cereals'], 'coeliac', 'yes'],
-    ['oats in coeliac disease are a question for the clinic (CLIN)', ['gluten-cereals', 'oats'], 'coeliac', 'unsure'],
+    [
+      'oats in coeliac disease are a question for the clinic (CLIN)',
+      ['gluten-cereals', 'oats'],
+      'coeliac',
+      'unsure',
+    ],
     ['pistachio meets a cashew allergy (IUIS)', ['tree-nuts', 'pistachio'], 'cashew', 'yes'],
     ['pecan meets a walnut allergy (IUIS)', ['tree-nuts', 'pecan'], 'walnut', 'yes'],
     ['almond in a hazelnut allergy is a question', ['tree-nuts', 'almond'], 'hazelnut', 'unsure'],

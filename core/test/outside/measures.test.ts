@@ -4,9 +4,20 @@
  * spoon). Values from memory; worked cases are computed from the definitions, not from Lea.
  */
 import { describe, expect, it } from 'vitest'
-import { convert, eggCount, factorBetween, ratio, scale, singleMeasureWays, toPlaces, toText, unitOf } from '../../src/index'
+import {
+  convert,
+  eggCount,
+  factorBetween,
+  ratio,
+  scale,
+  singleMeasureWays,
+  toPlaces,
+  toText,
+  unitOf,
+} from '../../src/index'
 
-const exactly = (value: string, from: string, to: string): string => toText(convert(value, from, to) ?? ratio(-1))
+const exactly = (value: string, from: string, to: string): string =>
+  toText(convert(value, from, to) ?? ratio(-1))
 
 describe('units by their legal definitions', () => {
   it('a US gallon is 231 cubic inches of 2.54 cm, and has 16 cups (HB 44)', () => {
@@ -63,7 +74,13 @@ describe('worked cases (measures H, computed with exact fractions)', () => {
     expect(toPlaces(convert(value, from, to) ?? ratio(0), 4)).toBe(decimals)
   })
 
-  const cups = ['1', '1/2', '1/3', '1/4'].map((size) => ({ id: `${size} cup`, name: size, size, unit: 'cup_us', count: 1 }))
+  const cups = ['1', '1/2', '1/3', '1/4'].map((size) => ({
+    id: `${size} cup`,
+    name: size,
+    size,
+    unit: 'cup_us',
+    count: 1,
+  }))
   const tbsp = { id: '1 tbsp', name: '1 tbsp', size: '1', unit: 'tbsp_us', count: 1 }
   it('H16: 3/4 cup for six children is 3 of 1/4 cup or, evenly, 12 tablespoons', () => {
     expect(singleMeasureWays('3/4', 'cup_us', [...cups, tbsp], 6, 24, '0')).toEqual({
@@ -75,7 +92,9 @@ describe('worked cases (measures H, computed with exact fractions)', () => {
     })
   })
   it('H18: 2 1/3 cups for seven children is 7 of 1/3 cup', () => {
-    expect(singleMeasureWays('7/3', 'cup_us', cups, 7, 24, '0').exact).toEqual([{ measure: '1/3 cup', n: 7, equal: true }])
+    expect(singleMeasureWays('7/3', 'cup_us', cups, 7, 24, '0').exact).toEqual([
+      { measure: '1/3 cup', n: 7, equal: true },
+    ])
   })
   it('H19: 100 mL with spoons is near at 7, by 3.5074 and 5.0000 per cent, the limit included', () => {
     const spoons = [...cups.slice(2), tbsp, { id: '15 mL', name: '15 mL', size: '15', unit: 'mL', count: 1 }]
@@ -90,7 +109,13 @@ describe('worked cases (measures H, computed with exact fractions)', () => {
   it.each([
     ['1', '3/2', '50', '50', { needed_g: '75', roundUp: 2, nearest: 2, suggest: 'beaten' }],
     ['3', '2/3', '50', '50', { needed_g: '100', roundUp: 2, nearest: 2, suggest: 'whole' }],
-    ['4', '1', '50', '44', { exactEggs: '50/11', nearest: 5, suggest: 'whole', beaten: { whole: 4, extra_g: '24' } }],
+    [
+      '4',
+      '1',
+      '50',
+      '44',
+      { exactEggs: '50/11', nearest: 5, suggest: 'whole', beaten: { whole: 4, extra_g: '24' } },
+    ],
     ['1', '1/3', '50', '50', { nearest: 0, suggest: 'beaten', beaten: { whole: 0, extra_g: '50/3' } }],
   ])('H27-H31: %s eggs times %s', (eggs, factor, inRecipe, inBox, expected) => {
     expect(eggCount(eggs, ratio(factor), inRecipe, inBox)).toMatchObject(expected)

@@ -46,7 +46,9 @@ describe('compile', () => {
     const forty = Array.from({ length: 40 }, (_, i) => child(`c${i}`, 50))
     expect(field(() => compile(request(forty)))).toBe('children: 40 children: a session holds 30')
     const bare = { ...recipeOf('herb-soda-bread'), steps: [] }
-    expect(field(() => compile(request(four(), { recipe: bare })))).toContain('recipe.steps: this recipe has no steps')
+    expect(field(() => compile(request(four(), { recipe: bare })))).toContain(
+      'recipe.steps: this recipe has no steps',
+    )
   })
 })
 
@@ -58,7 +60,10 @@ describe('an allergy at the table', () => {
     expect(oneTap(finding)[0]).toEqual(swap)
   })
   it('is one finding for all children it touches', () => {
-    const both = [...withZuri(), child('anouk', 60, { concerns: [{ allergen: 'lactose-intolerance', level: 'intolerance' }] })]
+    const both = [
+      ...withZuri(),
+      child('anouk', 60, { concerns: [{ allergen: 'lactose-intolerance', level: 'intolerance' }] }),
+    ]
     const found = compile(request(both)).findings.filter((f) => f.rule === 'concern')
     expect(found).toHaveLength(1)
     expect(found[0]?.touches.map((t) => t.child)).toEqual(['zuri', 'anouk'])
@@ -74,28 +79,46 @@ describe('an allergy at the table', () => {
     ])
   })
   it('never offers a swap that lists another child’s allergen', () => {
-    const kids = [...withZuri(), child('birgit', 66, { concerns: [{ allergen: 'oats', level: 'allergy-strict' }] })]
+    const kids = [
+      ...withZuri(),
+      child('birgit', 66, { concerns: [{ allergen: 'oats', level: 'allergy-strict' }] }),
+    ]
     const offered = oneTap(concernOf(compile(request(kids))))
     expect(offered).not.toContainEqual(swap)
     expect(offered).toContainEqual({ kind: 'swap', line: 'buttermilk', swap: 'buttermilk>soya-drink' })
   })
   it('brings the child its turns back once the food is swapped', () => {
     const turnsOf = (plan: Plan): number => plan.totals.perChild.find((p) => p.child === 'zuri')?.turns ?? 0
-    expect(turnsOf(compile(request(withZuri(), { decisions: [swap] })))).toBeGreaterThan(turnsOf(compile(request(withZuri()))))
+    expect(turnsOf(compile(request(withZuri(), { decisions: [swap] })))).toBeGreaterThan(
+      turnsOf(compile(request(withZuri()))),
+    )
   })
   it('with all fourteen at once is stopped at every line that holds one, and nobody is planned into harm', () => {
-    const all = ALLERGENS.filter((a) => a.uk14 && a.parent === null).map((a): Concern => ({ allergen: a.id, level: 'allergy-strict' }))
+    const all = ALLERGENS.filter((a) => a.uk14 && a.parent === null).map((a): Concern => ({
+      allergen: a.id,
+      level: 'allergy-strict',
+    }))
     for (const id of ['herb-soda-bread', 'cheese-leek-scones', 'couscous-jars']) {
-      const plan = compile(request([...four(), child('all', 60, { concerns: all })], { recipe: recipeOf(id) }))
+      const plan = compile(
+        request([...four(), child('all', 60, { concerns: all })], { recipe: recipeOf(id) }),
+      )
       expect(plan.findings.some((f) => f.rule === 'concern' && f.grade === 'stop')).toBe(true)
-      const touched = plan.turns.filter((t) => t.child === 'all').map((t) => plan.tasks.find((k) => k.id === t.task))
+      const touched = plan.turns
+        .filter((t) => t.child === 'all')
+        .map((t) => plan.tasks.find((k) => k.id === t.task))
       expect(touched.flatMap((t) => t?.handles ?? [])).not.toContain('wheat-flour')
     }
   })
 })
 
 describe('a finding that an adult clears', () => {
-  const clear = (f: Finding): Decision => ({ kind: 'clear', finding: f.id, cause: f.cause, who: 'petra', why: 'agreed with her mother' })
+  const clear = (f: Finding): Decision => ({
+    kind: 'clear',
+    finding: f.id,
+    cause: f.cause,
+    who: 'petra',
+    why: 'agreed with her mother',
+  })
   it('is gone, stays listed with who and why, and still bars the hands', () => {
     const before = compile(request(withZuri()))
     const finding = concernOf(before) as Finding
@@ -115,7 +138,10 @@ describe('a finding that an adult clears', () => {
 })
 
 describe('the packet', () => {
-  const kids = () => [...four(), child('ravi', 60, { concerns: [{ allergen: 'sesame', level: 'allergy-strict' }] })]
+  const kids = () => [
+    ...four(),
+    child('ravi', 60, { concerns: [{ allergen: 'sesame', level: 'allergy-strict' }] }),
+  ]
   const soup = { recipe: recipeOf('lentil-letter-soup') }
   const read = (more: Partial<Extract<Decision, { kind: 'packet' }>>): Decision => ({
     kind: 'packet',
@@ -141,7 +167,9 @@ describe('the packet', () => {
   it('read for one allergen still asks for a child with another', () => {
     const more = [...kids(), child('fin', 60, { concerns: [{ allergen: 'fish', level: 'allergy-strict' }] })]
     const plan = compile(request(more, { ...soup, decisions: [read({})] }))
-    expect(plan.findings.find((f) => f.subject.food === 'stock-cube-veg')?.touches.map((t) => t.child)).toEqual(['fin'])
+    expect(
+      plan.findings.find((f) => f.subject.food === 'stock-cube-veg')?.touches.map((t) => t.child),
+    ).toEqual(['fin'])
   })
 })
 
@@ -154,14 +182,21 @@ describe('amounts and turns', () => {
   })
   it('a lost measure is just absent', () => {
     const full = request(four())
-    const lost = { ...full, kit: { ...full.kit, measures: full.kit.measures.map((m) => (m.id === 'quarter-cup' ? { ...m, count: 0 } : m)) } }
+    const lost = {
+      ...full,
+      kit: {
+        ...full.kit,
+        measures: full.kit.measures.map((m) => (m.id === 'quarter-cup' ? { ...m, count: 0 } : m)),
+      },
+    }
     const scoopsOf = (plan: Plan) => plan.tasks.find((t) => t.uses[0] === 'flour')?.measured
     expect(scoopsOf(compile(full))).toMatchObject({ measure: 'quarter-cup', n: 6 })
     expect(scoopsOf(compile(lost))).toMatchObject({ measure: 'half-cup', n: 3 })
   })
   it('a chosen measure is used where it can make the amount, and is only a wish where it cannot', () => {
     const choose = (measure: string): Decision => ({ kind: 'measure', line: 'flour', measure })
-    const flour = (d: Decision) => compile(request(four(), { decisions: [d] })).tasks.find((t) => t.uses[0] === 'flour')
+    const flour = (d: Decision) =>
+      compile(request(four(), { decisions: [d] })).tasks.find((t) => t.uses[0] === 'flour')
     expect(flour(choose('half-cup'))?.measured).toMatchObject({ measure: 'half-cup', n: 3 })
     expect(flour(choose('cup'))?.measured).toMatchObject({ measure: 'quarter-cup' })
   })
@@ -176,7 +211,9 @@ describe('amounts and turns', () => {
     const { bounds, totals } = compile(request(four()))
     expect(bounds.mostTurns - bounds.leastTurns).toBeLessThanOrEqual(1)
     expect(totals.perChild.reduce((n, p) => n + p.turns, 0)).toBe(
-      compile(request(four())).tasks.filter((t) => t.mode === 'TURNS').reduce((n, t) => n + t.n, 0),
+      compile(request(four()))
+        .tasks.filter((t) => t.mode === 'TURNS')
+        .reduce((n, t) => n + t.n, 0),
     )
   })
   it('one bowl for each group, near equal, everybody in one', () => {
@@ -184,19 +221,26 @@ describe('amounts and turns', () => {
     const rules = { ...request([]).rules, grouping: 'groups' as const }
     const { bowls } = compile(request(nine, { rules }))
     expect(bowls.map((b) => b.children.length)).toEqual([3, 3, 3])
-    const sum = bowls.reduce((s, b) => s.add(b.lines.find((l) => l.line === 'flour')?.amount ?? '0'), ratio(0))
+    const sum = bowls.reduce(
+      (s, b) => s.add(b.lines.find((l) => l.line === 'flour')?.amount ?? '0'),
+      ratio(0),
+    )
     expect(sum.toFraction()).toBe(ratio('3').mul('9/8').toFraction())
   })
 })
 
 describe('the clock', () => {
   it('says how late it gets and offers the start that would do', () => {
-    const late = compile(request(four(), { session: { id: 's', date: '2026-11-26', start: '10:15', until: '10:45' } }))
+    const late = compile(
+      request(four(), { session: { id: 's', date: '2026-11-26', start: '10:15', until: '10:45' } }),
+    )
     const finding = late.findings.find((f) => f.rule === 'late')
     expect(finding?.grade).toBe('know')
     const action = finding?.fixes[0]?.action
     const start = action?.do === 'start-at' ? action.start : ''
-    const again = compile(request(four(), { session: { id: 's', date: '2026-11-26', start, until: '10:45' } }))
+    const again = compile(
+      request(four(), { session: { id: 's', date: '2026-11-26', start, until: '10:45' } }),
+    )
     expect(again.findings.some((f) => f.rule === 'late')).toBe(false)
     expect(again.totals.endsAt <= '10:45').toBe(true)
   })
@@ -224,12 +268,17 @@ describe('the room and the adults', () => {
   })
   it('an unprepared shape stops for the youngest and goes when it is prepared', () => {
     const recipe = recipeOf('cucumber-mint-raita')
-    const raw = { ...recipe, lines: recipe.lines.map((l) => (l.id === 'cucumber' ? { ...l, shape: undefined } : l)) }
+    const raw = {
+      ...recipe,
+      lines: recipe.lines.map((l) => (l.id === 'cucumber' ? { ...l, shape: undefined } : l)),
+    }
     const plain = JSON.parse(JSON.stringify(raw)) as typeof recipe
     const stop = openStops(compile(request(four(), { recipe: plain }))).find((f) => f.rule === 'shape')
     const fix = oneTap(stop)
     expect(fix).toEqual([{ kind: 'shape', line: 'cucumber', shape: 'BATON' }])
-    expect(openStops(compile(request(four(), { recipe: plain, decisions: fix }))).map((f) => f.rule)).not.toContain('shape')
+    expect(
+      openStops(compile(request(four(), { recipe: plain, decisions: fix }))).map((f) => f.rule),
+    ).not.toContain('shape')
   })
 })
 

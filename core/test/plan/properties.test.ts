@@ -15,14 +15,34 @@ import { breaches } from '../../src/plan/check'
 import { child, request } from '../group'
 
 const concern: fc.Arbitrary<Concern> = fc.record({
-  allergen: fc.constantFrom('milk', 'egg', 'wheat', 'sesame', 'soya', 'celery', 'cashew', 'coeliac', 'kiwi', 'mustard'),
-  level: fc.constantFrom('allergy-strict', 'anaphylaxis-risk', 'allergy-ingredient', 'preference', 'intolerance', 'not-in-room'),
+  allergen: fc.constantFrom(
+    'milk',
+    'egg',
+    'wheat',
+    'sesame',
+    'soya',
+    'celery',
+    'cashew',
+    'coeliac',
+    'kiwi',
+    'mustard',
+  ),
+  level: fc.constantFrom(
+    'allergy-strict',
+    'anaphylaxis-risk',
+    'allergy-ingredient',
+    'preference',
+    'intolerance',
+    'not-in-room',
+  ),
 })
 const kid = (i: number): fc.Arbitrary<PlanChild> =>
   fc
     .record({ months: fc.integer({ min: 6, max: 150 }), concerns: fc.array(concern, { maxLength: 2 }) })
     .map(({ months, concerns }) => child(`c${i}`, months, { concerns }))
-const kids = fc.integer({ min: 1, max: 30 }).chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => kid(i))))
+const kids = fc
+  .integer({ min: 1, max: 30 })
+  .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => kid(i))))
 const requests: fc.Arbitrary<PlanRequest> = fc
   .record({
     children: kids,
@@ -31,7 +51,9 @@ const requests: fc.Arbitrary<PlanRequest> = fc
     groupSize: fc.integer({ min: 1, max: 6 }),
     knives: fc.constantFrom('soft-first' as const, 'real-early' as const),
   })
-  .map(({ children, recipe, ...rules }) => request(children, { recipe, rules: { ...request([]).rules, ...rules } }))
+  .map(({ children, recipe, ...rules }) =>
+    request(children, { recipe, rules: { ...request([]).rules, ...rules } }),
+  )
 
 describe('every plan', () => {
   it('keeps the hard rules of the independent checker', () => {
@@ -49,7 +71,9 @@ describe('every plan', () => {
         const stops = new Set(openStops(compile(r)).map((f) => f.subject.line))
         for (const line of r.recipe.lines) {
           const lists = r.children.some((c) =>
-            c.concerns.some((x) => x.level !== 'preference' && meet(x.allergen, foods.of(line.food)) === 'lists'),
+            c.concerns.some(
+              (x) => x.level !== 'preference' && meet(x.allergen, foods.of(line.food)) === 'lists',
+            ),
           )
           if (lists) expect(stops).toContain(line.id)
         }
@@ -77,10 +101,16 @@ describe('every plan', () => {
 
 describe('the checker itself', () => {
   it('sees a child put where it must not be', () => {
-    const r = request([child('a', 50), child('zuri', 50, { concerns: [{ allergen: 'milk', level: 'allergy-strict' }] })])
+    const r = request([
+      child('a', 50),
+      child('zuri', 50, { concerns: [{ allergen: 'milk', level: 'allergy-strict' }] }),
+    ])
     const plan = compile(r)
     const pour = plan.tasks.find((t) => t.technique === 'pour-liquid')
-    const broken = { ...plan, turns: plan.turns.map((t) => (t.task === pour?.id ? { ...t, child: 'zuri' } : t)) }
+    const broken = {
+      ...plan,
+      turns: plan.turns.map((t) => (t.task === pour?.id ? { ...t, child: 'zuri' } : t)),
+    }
     expect(breaches(broken, r).join()).toContain('must not touch buttermilk')
   })
   it('sees two places at once, a child too young, and turns that were forgotten', () => {

@@ -25,7 +25,8 @@ describe.each(SHIPPED_RECIPES.map((r) => [r.title, r] as const))('%s', (_, recip
 describe('the swap table', () => {
   it('names foods that Lea knows, and can be applied to its own amount', () => {
     for (const row of swaps.swaps) {
-      for (const food of [row.food, ...row.parts.map((p) => p.food)]) expect(isUnknown(foods.of(food)), food).toBe(false)
+      for (const food of [row.food, ...row.parts.map((p) => p.food)])
+        expect(isUnknown(foods.of(food)), food).toBe(false)
       const swap = swapOf(row.id)
       expect(swap && swapsFor(row.food, row.roles[0] ?? '', row.unit)).toContain(swap)
     }

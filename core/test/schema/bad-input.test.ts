@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import { childSchema, eventsSchema, firstVisitSchema, guestSchema, readPlanRequest, recipeSchema, sessionSchema } from '../../src/index'
+import {
+  childSchema,
+  eventsSchema,
+  firstVisitSchema,
+  guestSchema,
+  readPlanRequest,
+  recipeSchema,
+  sessionSchema,
+} from '../../src/index'
 import { child, four, recipeOf, request } from '../group'
 
 function faultOf(run: () => unknown): string {
@@ -43,7 +51,9 @@ describe('a recipe', () => {
   it('whose step uses a line that is not there names the step', () => {
     const recipe = plain(recipeOf('herb-soda-bread'))
     const lines = recipe.lines.filter((l) => l.id !== 'buttermilk')
-    expect(faultOf(() => recipeSchema.validateSync({ ...recipe, lines }))).toContain("'Pour and stir' uses a line that is not there")
+    expect(faultOf(() => recipeSchema.validateSync({ ...recipe, lines }))).toContain(
+      "'Pour and stir' uses a line that is not there",
+    )
   })
 })
 
@@ -74,7 +84,16 @@ describe('a child', () => {
 })
 
 describe('a session', () => {
-  const session = { date: '2026-11-26', start: '10:15', until: '11:30', recipe: '7f1f3c2e-4a51-4b7e-9d52-0d6f3a1b2c3d', children: [], guests: [], adults: [], seats: [] }
+  const session = {
+    date: '2026-11-26',
+    start: '10:15',
+    until: '11:30',
+    recipe: '7f1f3c2e-4a51-4b7e-9d52-0d6f3a1b2c3d',
+    children: [],
+    guests: [],
+    adults: [],
+    seats: [],
+  }
   it.each([
     [{ date: '2026-02-30' }, 'date: Day must be a day'],
     [{ start: '25:00' }, 'start: Start must be a time'],
@@ -84,7 +103,12 @@ describe('a session', () => {
     [
       {
         children: Array.from({ length: 20 }, (_, i) => `c${i}`),
-        guests: Array.from({ length: 11 }, (_, i) => ({ ...kid, birth: undefined, id: `guest-${i}`, months: 40 })),
+        guests: Array.from({ length: 11 }, (_, i) => ({
+          ...kid,
+          birth: undefined,
+          id: `guest-${i}`,
+          months: 40,
+        })),
       },
       '31 children: a session holds 30',
     ],
@@ -92,14 +116,31 @@ describe('a session', () => {
     expect(faultOf(() => sessionSchema.validateSync({ ...session, ...more }))).toContain(says)
   })
   it('a guest is at most eighteen and never below nought', () => {
-    const guest = { id: 'guest-1', nickname: 'Caspian', months: -1, concerns: [], diets: [], languages: [], needs: [] }
+    const guest = {
+      id: 'guest-1',
+      nickname: 'Caspian',
+      months: -1,
+      concerns: [],
+      diets: [],
+      languages: [],
+      needs: [],
+    }
     expect(faultOf(() => guestSchema.validateSync(guest))).toContain('at least 0')
   })
 })
 
 describe('events', () => {
   const event = (kind: string, body: unknown) => ({
-    events: [{ id: '7f1f3c2e-4a51-4b7e-9d52-0d6f3a1b2c3d', device: 'd', lamport: 1, at: '2026-11-26T10:00:00Z', kind, body }],
+    events: [
+      {
+        id: '7f1f3c2e-4a51-4b7e-9d52-0d6f3a1b2c3d',
+        device: 'd',
+        lamport: 1,
+        at: '2026-11-26T10:00:00Z',
+        kind,
+        body,
+      },
+    ],
   })
   it.each([
     ['explode', {}, 'Event must be one of'],
@@ -128,7 +169,15 @@ describe('a plan request', () => {
 
 describe('a first visit', () => {
   it('asks for a password that is not a word', () => {
-    const input = { setting: 'Ours', kind: 'home', country: 'uk', owner: 'Alder', signIn: 'alder', password: 'short', recipes: true }
+    const input = {
+      setting: 'Ours',
+      kind: 'home',
+      country: 'uk',
+      owner: 'Alder',
+      signIn: 'alder',
+      password: 'short',
+      recipes: true,
+    }
     expect(faultOf(() => firstVisitSchema.validateSync(input))).toContain('at least 10 characters')
   })
 })

@@ -1,17 +1,38 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { childRecord, compile, nextTurn, openGates, replay, sessionRecord, tableTasks, type EventBody, type Plan, type TableEvent } from '../../src/index'
+import {
+  childRecord,
+  compile,
+  nextTurn,
+  openGates,
+  replay,
+  sessionRecord,
+  tableTasks,
+  type EventBody,
+  type Plan,
+  type TableEvent,
+} from '../../src/index'
 import { four, request } from '../group'
 
 const plan: Plan = compile(request(four()))
 let count = 0
 function event(body: EventBody, lamport = ++count, device = 'a'): TableEvent {
-  return { id: `e-${device}-${lamport}`, device, lamport, at: `2026-11-26T10:${String(lamport % 60).padStart(2, '0')}:00.000Z`, ...body }
+  return {
+    id: `e-${device}-${lamport}`,
+    device,
+    lamport,
+    at: `2026-11-26T10:${String(lamport % 60).padStart(2, '0')}:00.000Z`,
+    ...body,
+  }
 }
 const bodies: fc.Arbitrary<EventBody> = fc.oneof(
-  fc.constantFrom(...plan.turns).map((t): EventBody => ({ kind: 'turn', body: { turn: t.id, child: t.child } })),
+  fc
+    .constantFrom(...plan.turns)
+    .map((t): EventBody => ({ kind: 'turn', body: { turn: t.id, child: t.child } })),
   fc.constantFrom(...plan.schedule).map((s): EventBody => ({ kind: 'step', body: { step: s.step } })),
-  fc.constantFrom('wren', 'idris').map((child): EventBody => ({ kind: 'taste', body: { child, taste: 'more' } })),
+  fc
+    .constantFrom('wren', 'idris')
+    .map((child): EventBody => ({ kind: 'taste', body: { child, taste: 'more' } })),
   fc.integer({ min: 1, max: 20 }).map((n): EventBody => ({ kind: 'undo', body: { event: `e-a-${n}` } })),
   fc.constant<EventBody>({ kind: 'timer', body: { name: 'oven', seconds: 600 } }),
 )
@@ -59,7 +80,9 @@ describe('the table', () => {
   const step = 'fill'
   it('counts scoops and their running total', () => {
     const flour = plan.turns.filter((t) => t.task.endsWith('/flour'))
-    const events = flour.slice(0, 3).map((t, i) => event({ kind: 'turn', body: { turn: t.id, child: t.child } }, i + 1))
+    const events = flour
+      .slice(0, 3)
+      .map((t, i) => event({ kind: 'turn', body: { turn: t.id, child: t.child } }, i + 1))
     const row = tableTasks(plan, replay(events), step)[0]
     expect(row).toMatchObject({ count: 3, running: '3/4', unitWord: 'cup', fullness: 0.5 })
     expect(row?.marks).toEqual(['0', '1/4', '1/2', '3/4', '1', '1 1/4', '1 1/2'])
@@ -95,8 +118,14 @@ describe('the record', () => {
   const past = { id: 's', date: '2026-11-26', title: 'Herb soda bread', plan, events }
   it('holds what was tapped and nothing else', () => {
     const record = sessionRecord(past)
-    expect(record.children.find((c) => c.child === scoop?.child)).toMatchObject({ turns: 1, techniques: ['scoop and level'], taste: 'tried' })
-    expect(record.children.filter((c) => c.child !== scoop?.child).every((c) => c.jobs === 0 && c.taste === null)).toBe(true)
+    expect(record.children.find((c) => c.child === scoop?.child)).toMatchObject({
+      turns: 1,
+      techniques: ['scoop and level'],
+      taste: 'tried',
+    })
+    expect(
+      record.children.filter((c) => c.child !== scoop?.child).every((c) => c.jobs === 0 && c.taste === null),
+    ).toBe(true)
     expect(record.memo[0]).toBe('good')
   })
   it('adds a child up over sessions, newest first', () => {

@@ -8,7 +8,7 @@ import EmergencySteps from '../parts/EmergencySteps.vue'
     <p class="mb-4">
       The child’s own care plan and the trained adult lead. These are the general first steps.
     </p>
-    <EmergencySteps />
+    <EmergencySteps heading="h2" />
     <RouterLink class="btn" to="/diary">Back</RouterLink>
   </main>
 </template>

@@ -45,7 +45,9 @@ const print = (): void => window.print()
       </ul>
       <button type="button" class="btn no-print mt-3" @click="print">Print this sheet</button>
       <p class="no-print mt-3 text-sm">
-        <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download>Save the request of this plan</a>
+        <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
+          >Save the request of this plan</a
+        >
         (JSON, without names, for <code>./lea calc plan</code>)
       </p>
     </div>

@@ -1,0 +1,110 @@
+/** A real server with a database of its own for a file of tests; it can be killed and started again. */
+import { spawn, type ChildProcess } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { expect, type Page } from '@playwright/test'
+import pg from 'pg'
+
+const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url))
+const owner = process.env['LEA_OWNER_URL'] ?? ''
+const app = process.env['LEA_APP_URL'] ?? ''
+const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
+
+export class House {
+  address = ''
+  private server: ChildProcess | null = null
+  private readonly name = `browser_${randomBytes(6).toString('hex')}`
+  private readonly folder = mkdtempSync(join(tmpdir(), 'lea-browser-'))
+  private readonly demo: boolean
+
+  private constructor(demo: boolean) {
+    this.demo = demo
+  }
+
+  static async open(demo = true): Promise<House> {
+    if (!owner) throw new Error('start these tests with ./lea test')
+    const house = new House(demo)
+    await house.admin(`create database ${house.name}`)
+    await house.start()
+    return house
+  }
+
+  /** Starts the server; after a kill at the same address as before. */
+  async start(): Promise<void> {
+    const file = join(this.folder, 'address')
+    rmSync(file, { force: true })
+    const port = this.address ? new URL(this.address).port : ''
+    this.server = spawn('node', [MAIN, ...(this.demo ? ['--demo'] : [])], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: {
+        ...process.env,
+        HOST: '127.0.0.1',
+        PORT: port,
+        LEA_OWNER_URL: toDatabase(owner, this.name),
+        LEA_APP_URL: toDatabase(app, this.name),
+        LEA_SECRET: 'a secret of the browser tests',
+        LEA_ADDRESS_FILE: file,
+      },
+    })
+    await expect.poll(() => existsSync(file), { timeout: 30_000 }).toBe(true)
+    this.address = readFileSync(file, 'utf8').replace(/\/$/, '')
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const server = this.server
+    if (!server || server.exitCode !== null) return
+    const gone = new Promise((done) => server.once('exit', done))
+    server.kill('SIGKILL')
+    await gone
+  }
+
+  async close(): Promise<void> {
+    await this.kill()
+    await this.admin(`drop database ${this.name} with (force)`)
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+
+  private async admin(sql: string): Promise<void> {
+    const client = new pg.Client({ connectionString: owner })
+    await client.connect()
+    await client.query(sql)
+    await client.end()
+  }
+}
+
+/** Signs in through the page and waits for the diary. */
+export async function signIn(page: Page, house: House, name = 'petra'): Promise<void> {
+  await page.goto(`${house.address}/sign-in`)
+  await page.getByLabel('Sign-in name').fill(name)
+  await page.getByLabel('Password').fill('saltmere-demo')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { name: 'Diary' })).toBeVisible()
+}
+
+/** Opens the soda bread session of the demo. */
+export async function openBread(page: Page): Promise<void> {
+  await page
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
+}
+
+/** Settles the milk stop with the first swap. */
+export async function swapTheMilk(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ }).click()
+  await expect(page.getByRole('complementary').getByText(/Buttermilk lists/)).toHaveCount(0)
+}
+
+/** Starts cooking and passes the gates that stand before the step. */
+export async function passGates(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Petra Vance' }).click()
+  await page.getByRole('button', { name: 'Hands washed' }).click()
+  await page.getByRole('button', { name: 'Petra Vance' }).click()
+  await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
+  await page.getByRole('button', { name: 'We read them all' }).click()
+}

@@ -1,0 +1,26 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../.lea/test-results',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  // Each file has a server and a database of its own; two cores bear one browser at a time well.
+  workers: 1,
+  fullyParallel: false,
+  retries: 0,
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})

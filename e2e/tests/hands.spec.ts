@@ -1,0 +1,177 @@
+/** By keyboard, at the door, with bad input, and on an empty house. */
+import { expect, test } from '@playwright/test'
+import { House, openBread, signIn } from '../house'
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+test('arrow keys walk the weave, Enter opens a step', async ({ page }) => {
+  await signIn(page, house)
+  await openBread(page)
+  await page.getByRole('columnheader', { name: /Fill the flour/ }).focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator('[data-cell="1-1"]')).toBeFocused()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowDown')
+  await expect(page.locator('[data-cell="2-2"]')).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(
+    page.getByRole('columnheader', { name: /Snip the chives/ }).getByRole('button'),
+  ).toHaveAttribute('aria-expanded', 'true')
+  await page.keyboard.press('Home')
+  await expect(page.locator('[data-cell="2-0"]')).toBeFocused()
+})
+
+test('seats change by dragging and by keyboard alone', async ({ page }) => {
+  await signIn(page, house)
+  await openBread(page)
+  await page.getByRole('link', { name: 'who' }).click()
+  const seat = (n: number) => page.getByLabel('Who comes').locator('button[draggable="true"]').nth(n)
+  await expect(seat(0)).toHaveText(/Wren/)
+  await seat(0).dragTo(seat(3))
+  await expect(seat(0)).toHaveText(/Kofi/)
+  await seat(0).focus()
+  await page.keyboard.press('Enter')
+  await seat(3).focus()
+  await page.keyboard.press('Enter')
+  await expect(seat(0)).toHaveText(/Wren/)
+})
+
+test('a guest at the door changes the plan at once', async ({ page }) => {
+  await signIn(page, house, 'tomasz')
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'who' }).click()
+  await page.getByRole('button', { name: 'Add a guest' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Nickname').fill('Caspian')
+  await dialog.getByLabel('Age').fill('1')
+  await dialog.getByRole('button', { name: 'Add to the table' }).click()
+  await expect(dialog.getByRole('alert')).toHaveText(/give the age in months/)
+  await dialog.getByLabel('Age').fill('5')
+  await dialog.getByLabel('Anything else').fill('parsley')
+  await dialog.getByRole('button', { name: 'Add to the table' }).click()
+  await expect(
+    page.getByRole('complementary').getByText(/Parsley lists parsley\. Caspian: parsley/),
+  ).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Children: 9' })).toBeVisible()
+})
+
+test('an unread packet is a stop until two adults read it', async ({ page }) => {
+  await signIn(page, house, 'tomasz')
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'check' }).click()
+  await expect(page.getByRole('cell', { name: /lists it.*wheat/ })).toBeVisible()
+  const sesame = page.getByRole('complementary').locator('li', { hasText: /Sesame seeds lists sesame/ })
+  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
+  const seeds = page
+    .getByRole('complementary')
+    .locator('li', { hasText: /Sunflower seeds may contain sesame/ })
+  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'We read it today' }).click()
+  await expect(dialog.getByRole('alert')).toHaveText(/Two adults sign/)
+  await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
+  await dialog.getByLabel('Read along by').selectOption({ label: 'Farida Quill' })
+  await dialog.getByRole('button', { name: 'We read it today' }).click()
+  await expect(seeds).toHaveCount(0)
+  await expect(page.getByRole('main')).toContainText('read by Tomasz Reil and Farida Quill')
+})
+
+test('nobody at the table is said in words, and mended', async ({ page }) => {
+  await signIn(page, house, 'alder')
+  await page
+    .getByRole('link', { name: /Overnight oats/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'who' }).click()
+  for (const name of ['Xanthe', 'Dilwyn', 'Jarek']) await page.getByRole('checkbox', { name }).uncheck()
+  await expect(page.getByRole('alert')).toHaveText(/nobody is in this session yet/)
+  await expect(page.getByRole('button', { name: 'Cook' })).toBeDisabled()
+  await page.getByRole('checkbox', { name: 'Xanthe' }).check()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+})
+
+test('a child born in the future is refused beside the field, and what was written stays', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.getByRole('link', { name: 'Children', exact: true }).click()
+  await page.getByRole('button', { name: 'Add a child' }).click()
+  const dialog = page.getByRole('dialog')
+  const name = "<b>Solveig</b>'); drop table x;--"
+  await dialog.getByLabel('Nickname').fill(name)
+  await dialog.getByLabel('Birth month').fill('2031-05')
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await expect(dialog.getByText('Birth month lies in the future')).toBeVisible()
+  await expect(dialog.getByLabel('Nickname')).toHaveValue(name)
+  await dialog.getByLabel('Birth month').fill('2022-05')
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText(name).first()).toBeVisible()
+})
+
+test('a recipe without steps is kept, and said to be without a plan', async ({ page }) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/recipes/new`)
+  await page.getByLabel('Title').fill('Plain pears')
+  await page.getByRole('button', { name: 'Add a line' }).click()
+  await page.getByLabel('Food').fill('pear')
+  await page.getByLabel('Food').blur()
+  await page.getByLabel('Amount').fill('1/0')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByRole('alert')).toHaveText(/divides by zero/i)
+  await page.getByLabel('Amount').fill('1½')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto(`${house.address}/diary`)
+  await page.getByRole('button', { name: 'New session' }).click()
+  const row = page.getByRole('dialog').locator('li', { hasText: 'Plain pears' })
+  await expect(row).toContainText('this recipe has no steps yet')
+})
+
+test('a new session takes a day, who and a recipe', async ({ page }) => {
+  await signIn(page, house)
+  await page.getByRole('button', { name: 'New session' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'Zuri' }).click()
+  await dialog.getByRole('button', { name: 'Anouk' }).click()
+  await expect(dialog.getByText('Who: 10 children')).toBeVisible()
+  // Without the two who have a concern with milk the bread has nothing to settle.
+  await expect(dialog.locator('li', { hasText: 'Herb soda bread' })).toContainText('nothing to settle')
+  await dialog.getByRole('radio', { name: /Herb soda bread/ }).check()
+  await dialog.getByRole('button', { name: 'Lay it out' }).click()
+  await expect(page.getByRole('heading', { name: 'Herb soda bread' })).toBeVisible()
+  await expect(page.getByText(/10 children, 3 adults/)).toBeVisible()
+})
+
+test('an empty house is made on the first visit', async ({ page }) => {
+  const empty = await House.open(false)
+  try {
+    await page.goto(empty.address)
+    await expect(page.getByRole('heading', { name: /Whose table is it/ })).toBeVisible()
+    await page.getByRole('button', { name: 'Make the setting' }).click()
+    await expect(page.getByText('Name of the setting is missing')).toBeVisible()
+    await page.getByLabel('Name of the setting').fill('Number 9, Ropewalk')
+    await page.getByLabel('Kind').selectOption('home')
+    await page.getByLabel('Your name').fill('Alder Finch')
+    await page.getByLabel('Sign-in name').fill('alder')
+    await page.getByLabel('Password').fill('a long password')
+    await page.getByRole('button', { name: 'Make the setting' }).click()
+    await expect(page.getByText(/No session ahead/)).toBeVisible()
+    for (const place of ['Recipes', 'Children', 'Cupboard', 'Record', 'Setting']) {
+      await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click()
+      await expect(page.getByRole('heading', { level: 1, name: place })).toBeVisible()
+    }
+  } finally {
+    await empty.close()
+  }
+})

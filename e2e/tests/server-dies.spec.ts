@@ -1,0 +1,34 @@
+/** The server is killed in the middle: taps go on, nothing is lost, and the table goes on from the same place. */
+import { expect, test } from '@playwright/test'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+test('a killed server loses no tap', async ({ page }) => {
+  await signIn(page, house)
+  await openBread(page)
+  await swapTheMilk(page)
+  await page.getByRole('button', { name: 'Cook' }).click()
+  await page.getByRole('button', { name: 'next step' }).click()
+  await passGates(page)
+  await page.getByRole('button', { name: /^done:/ }).click()
+  await expect(page.getByText('all sent')).toBeVisible()
+
+  await house.kill()
+  await page.getByRole('button', { name: /^done:/ }).click()
+  await page.getByRole('button', { name: /^done:/ }).click()
+  await expect(page.getByText('2 kept on this device, not sent yet')).toBeVisible()
+  await expect(page.getByText(/Nothing that was tapped is lost/)).toBeVisible()
+  await expect(page.getByLabel('The bowl is half full')).toBeVisible()
+
+  await house.start()
+  await expect(page.getByText('all sent')).toBeVisible({ timeout: 20_000 })
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Fill the flour' })).toBeVisible()
+  await expect(page.getByLabel('The bowl is half full')).toBeVisible()
+  await expect(page.getByText('all sent')).toBeVisible()
+})

@@ -1,0 +1,88 @@
+/** `./lea calc`: JSON Lines in, JSON Lines out, in the same order; an error stands in its line's place. */
+import { spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, it } from 'vitest'
+
+const script = fileURLToPath(new URL('../dist/calc.js', import.meta.url))
+function calc(name: string, lines: unknown[], args: string[] = []) {
+  const input = lines.map((l) => (typeof l === 'string' ? l : JSON.stringify(l))).join('\n')
+  const run = spawnSync('node', [script, name, ...args], { input, encoding: 'utf8' })
+  const out = run.stdout.split('\n').filter((l) => l !== '')
+  return { code: run.status, out: out.map((l) => JSON.parse(l) as Record<string, unknown>), err: run.stderr }
+}
+
+describe('./lea calc', () => {
+  it('answers each line in order, and goes on after a bad one with status 2', () => {
+    const { code, out } = calc('scale', [
+      { amount: '2 1/3', unit: 'cup_us', factor: '3/2' },
+      { amount: '1/0', unit: 'cup_us', factor: '2' },
+      'not json',
+      { amount: '250', unit: 'g', fromServes: 8, toServes: 14 },
+    ])
+    expect(code).toBe(2)
+    expect(out[0]).toEqual({ factor: '3/2', amount: '7/2', mixed: '3 1/2' })
+    expect(out[1]).toEqual({ error: { field: 'amount', says: "amount '1/0' divides by zero" } })
+    expect(out[2]).toEqual({ error: { field: '', says: 'this line is not valid JSON' } })
+    expect(out[3]).toEqual({ factor: '7/4', amount: '875/2', mixed: '437 1/2' })
+  })
+  it('converts by the exact definitions, volume and mass only by a food’s weight (H06, H13-H15; NIST HB 44, from memory)', () => {
+    const { code, out } = calc('convert', [
+      { value: 1, from: 'cup_us', to: 'mL' },
+      { value: '350', from: 'F', to: 'C' },
+      { value: '2', from: 'cup_us', to: 'g', gPerUsCup: 125 },
+      { value: '100', from: 'g', to: 'cup_us', gPerUsCup: '200' },
+    ])
+    expect(code).toBe(0)
+    expect(out).toEqual([
+      { exact: '473176473/2000000', value: '236.5882' },
+      { exact: '530/3', value: '176.6667' },
+      { exact: '250', value: '250.0000' },
+      { exact: '1/2', value: '0.5000' },
+    ])
+    expect(calc('convert', [{ value: 1, from: 'cup_us', to: 'g' }]).out[0]).toMatchObject({
+      error: { field: 'gPerUsCup' },
+    })
+    expect(calc('convert', [{ value: 1, from: 'bucket', to: 'g' }]).out[0]).toMatchObject({
+      error: { field: 'from' },
+    })
+  })
+  it('counts eggs and scoops as the contract says (H17, H30)', () => {
+    const measures = ['1', '1/2'].map((size) => ({ id: `${size} cup`, size, unit: 'cup_us' }))
+    const scoops = calc('scoops-single', [
+      { amount: '1', unit: 'cup_us', measures, children: 4, maxScoops: 24, tol: 0 },
+    ])
+    expect(scoops.out[0]).toEqual({
+      exact: [
+        { measure: '1 cup', n: 1, equal: false },
+        { measure: '1/2 cup', n: 2, equal: false },
+      ],
+      approx: [],
+    })
+    expect(calc('eggs', [{ eggs: 4, factor: 1, recipeEgg_g: 50, boxEgg_g: 44 }]).out[0]).toEqual({
+      needed_g: '200',
+      exactEggs: '50/11',
+      roundUp: 5,
+      nearest: 5,
+      nearestErrPct: '10.0000',
+      beaten: { whole: 4, extra_g: '24' },
+      suggest: 'whole',
+    })
+  })
+  it('says on standard error what it does not know, exit 2, nothing on standard output', () => {
+    for (const [name, args] of [
+      ['hope', []],
+      ['', []],
+      ['scale', ['/no/such/file']],
+    ] as const) {
+      const { code, out, err } = calc(name, [], [...args])
+      expect(code).toBe(2)
+      expect(out).toEqual([])
+      expect(err.trim().split('\n')).toHaveLength(1)
+    }
+  })
+  it('plan: refuses a request that makes no sense, naming the field', () => {
+    const { code, out } = calc('plan', [{ version: 1 }])
+    expect(code).toBe(2)
+    expect(out[0]).toHaveProperty('error.field')
+  })
+})

@@ -1,0 +1,117 @@
+/** A whole server for a test: its own database on the test cluster, the real application on a port of its own. */
+import { randomBytes } from 'node:crypto'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { fileURLToPath } from 'node:url'
+import pg from 'pg'
+import pino from 'pino'
+import { makeApp } from '../src/app'
+import { migrate } from '../src/db/migrate'
+import { openPool } from '../src/db/pool'
+import { startPlanThread } from '../src/plan/thread'
+
+const OWNER = process.env['LEA_OWNER_URL'] ?? ''
+const APP = process.env['LEA_APP_URL'] ?? ''
+export const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url))
+
+const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
+
+export interface Answer {
+  status: number
+  // Bodies are read as the test expects them.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  body: any
+  headers: Headers
+}
+
+export interface Visitor {
+  get(path: string): Promise<Answer>
+  send(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
+  signIn(name: string, password: string): Promise<Answer>
+}
+
+export async function openHouse(options: { signInsAllowed?: number } = {}) {
+  if (!OWNER) throw new Error('start these tests with ./lea test')
+  const name = `test_${randomBytes(6).toString('hex')}`
+  const admin = new pg.Client({ connectionString: OWNER })
+  await admin.connect()
+  await admin.query(`create database ${name}`)
+  const ownerUrl = toDatabase(OWNER, name)
+  await migrate(ownerUrl, MIGRATIONS)
+  const pool = openPool(toDatabase(APP, name))
+  const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
+  const app = makeApp({
+    pool,
+    plans,
+    log: pino({ level: 'silent' }),
+    cookieSecret: 'a secret of the tests',
+    signInsAllowed: options.signInsAllowed ?? 100,
+    https: false,
+    pages: null,
+  })
+  const server = createServer(app)
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  return {
+    pool,
+    ownerUrl,
+    base,
+    visitor: () => visitor(base),
+    async close() {
+      server.closeAllConnections()
+      await new Promise((done) => server.close(done))
+      await plans.close()
+      await pool.end()
+      await admin.query(`drop database ${name} with (force)`)
+      await admin.end()
+    },
+  }
+}
+export type TestHouse = Awaited<ReturnType<typeof openHouse>>
+
+/** A browser without pages: keeps its cookie, sends its origin. */
+export function visitor(base: string): Visitor {
+  let cookie = ''
+  const ask = async (
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> => {
+    const response = await fetch(`${base}${path}`, {
+      method,
+      headers: {
+        ...(method === 'GET' ? {} : { origin: base }),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(cookie ? { cookie } : {}),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+    const set = response.headers.getSetCookie().find((c) => c.startsWith('lea='))
+    if (set) cookie = set.split(';')[0] ?? ''
+    const text = await response.text()
+    let data: unknown = text
+    try {
+      data = JSON.parse(text)
+    } catch {
+      // Not JSON: kept as text.
+    }
+    return { status: response.status, body: data, headers: response.headers }
+  }
+  return {
+    get: (path) => ask('GET', path),
+    send: ask,
+    signIn: (signIn, password) => ask('POST', '/api/sign-in', { signIn, password }),
+  }
+}
+
+export const FIRST = {
+  setting: 'Number 9, Ropewalk',
+  kind: 'home',
+  country: 'uk',
+  owner: 'Alder Finch',
+  signIn: 'alder',
+  password: 'a long password',
+  recipes: true,
+}

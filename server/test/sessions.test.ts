@@ -1,0 +1,158 @@
+import { execFileSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { inputsOf, type StoredSession } from '@lea/core'
+import { loadDemo } from '../src/demo/load'
+import { DEMO_PASSWORD } from '../src/demo/people'
+import { today } from '../src/words'
+import { openHouse, type TestHouse, type Visitor } from './house'
+
+let house: TestHouse
+let petra: Visitor
+let session: StoredSession
+beforeAll(async () => {
+  house = await openHouse()
+  await loadDemo(house.pool, today())
+  petra = house.visitor()
+  await petra.signIn('petra', DEMO_PASSWORD)
+  const all = (await petra.get('/api/sessions')).body as StoredSession[]
+  session = all.find((s) => s.state === 'planned') as StoredSession
+})
+afterAll(() => house.close())
+
+const tap = (turn: string, child: string, lamport: number, id = randomUUID()) => ({
+  id,
+  device: 'tablet',
+  lamport,
+  at: '2026-11-26T10:20:00.000Z',
+  kind: 'turn',
+  body: { turn, child },
+})
+const calcPlan = (request: unknown): string => {
+  const file = join(mkdtempSync(join(tmpdir(), 'lea-')), 'request.json')
+  writeFileSync(file, `${JSON.stringify(request)}\n`)
+  const calc = fileURLToPath(new URL('../dist/calc.js', import.meta.url))
+  return execFileSync('node', [calc, 'plan', file], { encoding: 'utf8' })
+}
+
+describe('a session from plan to table', () => {
+  it('does not start while a stop is open, and says which', async () => {
+    const refused = await petra.send('POST', `/api/sessions/${session.id}/cook`, {})
+    expect(refused.status).toBe(409)
+    expect(refused.body.error.says).toBe('1 stop is still to settle')
+    expect(refused.body.error.stops[0].says).toContain('Buttermilk lists lactose, milk')
+  })
+  it('has no table before cooking begins', async () => {
+    const early = await petra.send('POST', `/api/sessions/${session.id}/events`, {
+      events: [tap('t', 'c', 1)],
+    })
+    expect(early.status).toBe(409)
+  })
+  it('keeps decisions, and plans what ./lea calc plan plans', async () => {
+    const decisions = [{ kind: 'swap', line: 'buttermilk', swap: 'buttermilk>oat-drink' }]
+    expect((await petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions })).status).toBe(200)
+    const request = (await petra.get(`/api/sessions/${session.id}/request`)).body
+    expect(JSON.stringify(request)).not.toContain('Zuri')
+    const printed = JSON.parse(calcPlan(request))
+    const stale = await petra.send('POST', `/api/sessions/${session.id}/cook`, { digest: 'another' })
+    expect(stale.status).toBe(409)
+    expect(stale.body.error.field).toBe('digest')
+    const started = await petra.send('POST', `/api/sessions/${session.id}/cook`, { digest: printed.digest })
+    expect(started.status).toBe(200)
+    expect(started.body.plan).toEqual(printed)
+  })
+  it('is frozen then: inputs and decisions stand', async () => {
+    const again = await petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions: [] })
+    expect(again.status).toBe(409)
+    const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body
+    expect(plan.bowls[0].lines.map((l: { food: string }) => l.food)).toContain('oat-drink')
+    const twice = await petra.send('POST', `/api/sessions/${session.id}/cook`, {})
+    expect(twice.body.plan.digest).toBe(plan.digest)
+  })
+  it('takes each event once, numbers them without a gap, and gives all after a number', async () => {
+    const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body
+    const [a, b, c] = plan.turns
+    const first = tap(a.id, a.child, 1)
+    const path = `/api/sessions/${session.id}/events`
+    expect((await petra.send('POST', path, { events: [first] })).body).toEqual({ last: 1 })
+    expect((await petra.send('POST', path, { events: [first] })).body).toEqual({ last: 1 })
+    const rest = [tap(b.id, b.child, 2), first, tap(c.id, c.child, 3)]
+    expect((await petra.send('POST', path, { events: rest })).body).toEqual({ last: 3 })
+    const after = await petra.get(`${path}?after=1`)
+    expect(after.body.events.map((e: { lamport: number }) => e.lamport)).toEqual([2, 3])
+    expect((await petra.get(`${path}?after=abc`)).status).toBe(400)
+  })
+  it('two devices at once lose nothing', async () => {
+    const path = `/api/sessions/${session.id}/events`
+    const before = (await petra.get(path)).body.events.length
+    await Promise.all(
+      Array.from({ length: 12 }, (_, i) =>
+        petra.send('POST', path, { events: [tap(`turn-${i}`, 'c', 10 + i)] }),
+      ),
+    )
+    const { events, last } = (await petra.get(path)).body
+    expect(events).toHaveLength(before + 12)
+    expect(last).toBe(before + 12)
+  })
+  it('ends in the record of the child', async () => {
+    const path = `/api/sessions/${session.id}`
+    const { plan } = (await petra.get(path)).body
+    const child = plan.turns[0].child
+    await petra.send('POST', `${path}/events`, {
+      events: [
+        { ...tap('', '', 90), kind: 'taste', body: { child, taste: 'more' } },
+        { ...tap('', '', 91), kind: 'finish', body: {} },
+      ],
+    })
+    const record = (await petra.get(`/api/record/children/${child}`)).body
+    expect(record.sessions[0]).toMatchObject({ title: 'Herb soda bread', taste: 'more' })
+    expect(record.sessions).toHaveLength(5)
+  })
+})
+
+describe('who may do what', () => {
+  it('a helper sees today’s table and writes its events, and nothing else', async () => {
+    const gwenda = house.visitor()
+    await gwenda.signIn('gwenda', DEMO_PASSWORD)
+    expect((await gwenda.get('/api/sessions')).body).toEqual([])
+    expect((await gwenda.get(`/api/sessions/${session.id}`)).status).toBe(404)
+    expect((await gwenda.get('/api/record')).status).toBe(403)
+    const child = { nickname: 'Noor', birth: '2022-01', concerns: [], diets: [], languages: [], needs: [] }
+    expect((await gwenda.send('POST', '/api/children', child)).status).toBe(403)
+    const input = inputsOf(session)
+    const now = await petra.send('POST', '/api/sessions', { ...input, date: today() })
+    expect(now.status).toBe(201)
+    expect((await gwenda.get('/api/sessions')).body.map((s: { id: string }) => s.id)).toEqual([now.body.id])
+  })
+  it('another setting’s session, child or record is not there', async () => {
+    const alder = house.visitor()
+    await alder.signIn('alder', DEMO_PASSWORD)
+    const child = ((await petra.get('/api/children')).body as { id: string }[])[0]?.id ?? ''
+    expect((await alder.get(`/api/sessions/${session.id}`)).status).toBe(404)
+    expect(
+      (await alder.send('POST', `/api/sessions/${session.id}/events`, { events: [tap('t', 'c', 1)] })).status,
+    ).toBe(404)
+    expect((await alder.get(`/api/record/children/${child}`)).status).toBe(404)
+    expect((await alder.get(`/api/children/${child}/export`)).status).toBe(404)
+    expect((await alder.send('DELETE', `/api/children/${child}`)).status).toBe(404)
+  })
+  it('a child is exported with its record, and erased for good', async () => {
+    const children = (await petra.get('/api/children')).body as { id: string; nickname: string }[]
+    const zuri = children.find((c) => c.nickname === 'Zuri')
+    const file = await petra.get(`/api/children/${zuri?.id}/export`)
+    expect(file.body.child.nickname).toBe('Zuri')
+    expect(file.body.record.sessions.length).toBeGreaterThan(0)
+    expect((await petra.send('DELETE', `/api/children/${zuri?.id}`)).status).toBe(204)
+    const everything = JSON.stringify([
+      (await petra.get('/api/children')).body,
+      (await petra.get('/api/record')).body,
+      (await petra.get('/api/sessions')).body,
+    ])
+    expect(everything).not.toContain('Zuri')
+    expect((await petra.get(`/api/record/children/${zuri?.id}`)).status).toBe(404)
+  })
+})
