@@ -64,11 +64,9 @@ const chartWords = computed(
         >No session yet. After the first one, what the hands did stands here.</Notice
       >
       <div v-else class="grid items-start gap-5 lg:grid-cols-3">
-        <section class="patch p-4 lg:col-span-2">
+        <section class="patch min-w-0 overflow-x-auto p-4 lg:col-span-2">
           <h2 class="mb-2 text-xl">Sessions</h2>
-          <div class="mb-3 h-40" role="img" :aria-label="chartWords">
-            <Bar :data="chart" :options="options" />
-          </div>
+          <div class="relative mb-3 h-40 w-full"><Bar :data="chart" :options="options" :aria-label="chartWords" /></div>
           <table class="w-full border-collapse text-left">
             <thead>
               <tr class="text-sm">
