@@ -29,9 +29,9 @@ async function looksRight(): Promise<void> {
   const found = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze()
-  expect.soft(
-    found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
-  ).toEqual([])
+  expect
+    .soft(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`))
+    .toEqual([])
   await page.setViewportSize({ width: 390, height: 844 })
   const wide = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

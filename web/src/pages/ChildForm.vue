@@ -3,7 +3,7 @@
 import { toTypedSchema } from '@vee-validate/yup'
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import {
   ALLERGENS,
   childSchema,
@@ -45,6 +45,9 @@ const [languages] = defineField('languages')
 const [hand] = defineField('hand')
 const [needs] = defineField('needs')
 const [carePlan] = defineField('carePlan')
+const concernFaults = computed(() =>
+  Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
+)
 const { fields, push, remove } = useFieldArray<Concern>('concerns')
 const NEED_WORDS = {
   wheelchair: 'uses a wheelchair',
@@ -97,12 +100,7 @@ const save = handleSubmit(async (values) => {
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
         </div>
-        <p
-          v-for="(text, key) in errors"
-          v-show="String(key).startsWith('concerns')"
-          :key="key"
-          class="text-sm font-semibold text-paprika"
-        >
+        <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
           {{ text }}
         </p>
         <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">

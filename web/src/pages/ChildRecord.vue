@@ -66,7 +66,9 @@ const chartWords = computed(
       <div v-else class="grid items-start gap-5 lg:grid-cols-3">
         <section class="patch min-w-0 overflow-x-auto p-4 lg:col-span-2">
           <h2 class="mb-2 text-xl">Sessions</h2>
-          <div class="relative mb-3 h-40 w-full"><Bar :data="chart" :options="options" :aria-label="chartWords" /></div>
+          <div class="relative mb-3 h-40 w-full">
+            <Bar :data="chart" :options="options" :aria-label="chartWords" />
+          </div>
           <table class="w-full border-collapse text-left">
             <thead>
               <tr class="text-sm">

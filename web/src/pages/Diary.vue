@@ -83,7 +83,7 @@ async function made(id: string): Promise<void> {
           <li
             v-for="[day, list] in ahead"
             :key="day"
-            class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[14rem_1fr]"
+            class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[12rem_1fr]"
           >
             <h3 class="text-lg">{{ dayText(day) }}</h3>
             <ul class="grid gap-2">
@@ -96,7 +96,7 @@ async function made(id: string): Promise<void> {
                   <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
                   <span class="text-soft">{{ count(s) }}</span>
                   <span
-                    class="ml-auto rounded-sm border px-2 py-0.5 text-sm"
+                    class="ml-auto whitespace-nowrap rounded-sm border px-2 py-0.5 text-sm"
                     :class="
                       (upcoming.standing[s.id]?.stops ?? 0) > 0
                         ? 'border-paprika font-bold text-paprika'

@@ -44,13 +44,13 @@ async function cook(): Promise<void> {
 </script>
 
 <template>
-  <main id="main" class="px-5 py-4">
+  <main id="main" class="px-5 py-3">
     <Notice v-if="session.planFault && !session.stored" tone="fault">
       {{ session.planFault }} <RouterLink class="underline" to="/diary">Back to the Diary</RouterLink>
     </Notice>
     <p v-else-if="!session.stored" role="status">Laying out the session …</p>
     <template v-else>
-      <div class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <div class="mb-2 flex flex-wrap items-end gap-x-6 gap-y-1">
         <div>
           <h1 class="text-3xl leading-tight">{{ title }}</h1>
           <p class="text-soft">

@@ -66,27 +66,48 @@ const people = computed(() => [
 
 <template>
   <section v-if="stored" aria-label="Who comes" class="grid gap-5 md:grid-cols-2">
-    <div class="patch p-4">
-      <h2 class="text-xl">The table from above</h2>
-      <p class="mb-2 text-sm text-soft">
-        {{
-          picked
-            ? `Now choose the place for ${session.nameOf(picked)}.`
-            : 'Drag a mat to another place, or choose a mat and then a place.'
-        }}
-      </p>
-      <TableTop
-        v-if="seats.length > 0"
-        :seats="seats"
-        :names="session.nameOf"
-        :mats="matOf"
-        :pickable="!locked"
-        :picked="picked"
-        @pick="pick"
-        @drop="swapSeats"
-      />
-      <p v-else class="py-10 text-center text-soft">Nobody yet: tick who comes.</p>
-      <p class="sr-only" aria-live="polite">{{ says }}</p>
+    <div class="grid content-start gap-4">
+      <div class="patch p-4">
+        <h2 class="text-xl">The table from above</h2>
+        <p class="mb-2 text-sm text-soft">
+          {{
+            picked
+              ? `Now choose the place for ${session.nameOf(picked)}.`
+              : 'Drag a mat to another place, or choose a mat and then a place.'
+          }}
+        </p>
+        <TableTop
+          v-if="seats.length > 0"
+          :seats="seats"
+          :names="session.nameOf"
+          :mats="matOf"
+          :pickable="!locked"
+          :picked="picked"
+          @pick="pick"
+          @drop="swapSeats"
+        />
+        <p v-else class="py-10 text-center text-soft">Nobody yet: tick who comes.</p>
+        <p class="sr-only" aria-live="polite">{{ says }}</p>
+      </div>
+      <div class="patch p-4">
+        <h2 class="text-xl">Adults: {{ stored.adults.length }}</h2>
+        <ul>
+          <li v-for="a in house.adults" :key="a.id" class="border-t border-line py-1.5">
+            <label class="flex items-center gap-2"
+              ><input
+                type="checkbox"
+                class="size-5"
+                :checked="stored.adults.includes(a.id)"
+                :disabled="locked"
+                @change="toggleAdult(a.id)"
+              /><span class="font-semibold">{{ a.name }}</span
+              ><span class="text-sm text-soft">{{
+                a.leads.length > 0 ? `leads ${a.leads.join(' and ')}` : 'leads neither knives nor heat'
+              }}</span></label
+            >
+          </li>
+        </ul>
+      </div>
     </div>
     <div class="grid content-start gap-4">
       <div class="patch p-4">
@@ -128,25 +149,6 @@ const people = computed(() => [
                   >{{ d }}</span
                 ></span
               ></label
-            >
-          </li>
-        </ul>
-      </div>
-      <div class="patch p-4">
-        <h2 class="text-xl">Adults: {{ stored.adults.length }}</h2>
-        <ul>
-          <li v-for="a in house.adults" :key="a.id" class="border-t border-line py-1.5">
-            <label class="flex items-center gap-2"
-              ><input
-                type="checkbox"
-                class="size-5"
-                :checked="stored.adults.includes(a.id)"
-                :disabled="locked"
-                @change="toggleAdult(a.id)"
-              /><span class="font-semibold">{{ a.name }}</span
-              ><span class="text-sm text-soft">{{
-                a.leads.length > 0 ? `leads ${a.leads.join(' and ')}` : 'leads neither knives nor heat'
-              }}</span></label
             >
           </li>
         </ul>

@@ -5,6 +5,7 @@ import Amount from '../parts/Amount.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 import CookStrip from './CookStrip.vue'
+import MeasurePicture from './MeasurePicture.vue'
 
 defineProps<{
   tasks: TableTask[]
@@ -27,11 +28,11 @@ const lineName = (row: TableTask): string => {
 <template>
   <p class="mt-1 text-xl">
     <template v-if="turn"
-      ><strong>{{ session.nameOf(turn.child) }}:</strong><Amount :text="words" />.</template
+      ><strong>{{ session.nameOf(turn.child) }}:</strong>{{ ' ' }}<Amount :text="words" />.</template
     >
     <template v-else>All turns of this step are done.</template>
     <template v-if="shown?.task.adult"
-      >{{ session.nameOf(shown.task.adult) }}
+      >{{ ' ' }}{{ session.nameOf(shown.task.adult) }}
       {{ shown.task.mode === 'ADULT' ? 'does this' : 'beside' }}.</template
     >
   </p>
@@ -46,6 +47,13 @@ const lineName = (row: TableTask): string => {
         <span class="numeral text-4xl"><Amount :text="shown.running" /></span> {{ shown.unitWord }}
       </span>
       <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
+      <MeasurePicture
+        v-if="shown.task.measured?.by === 'scoop'"
+        class="ml-auto h-20 w-32"
+        :size="shown.task.measured.size"
+        :unit="shown.task.measured.unit"
+        :name="shown.task.measured.measureName"
+      />
     </div>
   </template>
   <ul v-if="tasks.length > 1" class="mt-2 flex flex-wrap gap-2 text-sm" aria-label="Tasks of this step">
@@ -56,7 +64,7 @@ const lineName = (row: TableTask): string => {
       :class="row === shown ? 'border-ink font-bold' : 'border-line'"
     >
       {{ lineName(row)
-      }}<template v-if="row.turns.length > 0">{{ row.count }} of {{ row.turns.length }}</template>
+      }}<template v-if="row.turns.length > 0"> · {{ row.count }} of {{ row.turns.length }}</template>
     </li>
   </ul>
 </template>

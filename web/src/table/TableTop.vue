@@ -38,7 +38,7 @@ function dropOn(event: DragEvent, to: string): void {
 
 <template>
   <div class="grid gap-3" :class="layout.tables > 1 ? 'sm:grid-cols-2' : ''">
-    <div v-for="t in layout.tables" :key="t" class="relative mx-auto aspect-square w-full max-w-[26rem]">
+    <div v-for="t in layout.tables" :key="t" class="relative mx-auto aspect-square w-[90%] max-w-[26rem]">
       <div class="absolute inset-[17%] rounded-3xl border-2 border-ink bg-white" aria-hidden="true" />
       <div class="absolute inset-[20%] rounded-2xl border border-dashed border-line" aria-hidden="true" />
       <svg

@@ -9,10 +9,12 @@ const session = useSession()
 
 <template>
   <template v-if="column.count">
-    <p :class="wide ? '' : 'line-clamp-3'">“<Amount :text="column.count.says" />”</p>
+    <p :class="wide ? '' : 'line-clamp-2'">“<Amount :text="column.count.says" />”</p>
     <p class="mt-0.5 text-xs text-soft">
-      <template v-if="column.count.child">{{ session.nameOf(column.count.child) }} · </template>answer:
-      <Amount :text="column.count.answer" />
+      <template v-if="column.count.child">{{ session.nameOf(column.count.child) }}</template>
+      <template v-if="wide">
+        <template v-if="column.count.child"> · </template>answer: <Amount :text="column.count.answer" />
+      </template>
     </p>
   </template>
   <span v-else class="text-soft">–</span>

@@ -35,7 +35,7 @@ watch(
 )
 const template = computed(
   () =>
-    `6.6rem ${columns.value.map((c) => (c.step === open.value ? 'minmax(15rem, 3fr)' : 'minmax(5.6rem, 1fr)')).join(' ')}`,
+    `6.6rem ${columns.value.map((c) => (c.step === open.value ? 'minmax(18rem, 3.4fr)' : 'minmax(5.4rem, 1fr)')).join(' ')}`,
 )
 
 async function walk(event: KeyboardEvent): Promise<void> {
@@ -106,7 +106,7 @@ const tab = (row: number, column: number): number =>
         ref="grid"
         role="grid"
         :aria-label="`Steps and threads of ${session.plan.recipe.title}`"
-        class="relative mt-1 grid min-w-[40rem] gap-x-1.5 gap-y-1.5"
+        class="relative mt-1 grid min-w-[40rem] gap-x-1.5 gap-y-1"
         :style="{ gridTemplateColumns: template }"
         @keydown="walk"
       >
@@ -125,13 +125,14 @@ const tab = (row: number, column: number): number =>
             <button
               type="button"
               tabindex="-1"
-              class="flex w-full items-center gap-1.5 px-1.5 py-1.5 text-left"
+              class="flex w-full items-center gap-1.5 px-1.5 py-1 text-left"
               :aria-expanded="c.step === open"
               @click="open = c.step"
             >
               <Picture :name="c.picture" class="shrink-0" :class="c.step === open ? 'size-8' : 'size-5'" />
               <span class="min-w-0"
-                ><span class="block font-title text-sm font-bold leading-tight">{{ c.title }}</span
+                ><span class="block font-title font-bold leading-tight [overflow-wrap:anywhere]"
+                  :class="c.step === open ? 'text-base' : 'text-[0.8rem]'">{{ c.title }}</span
                 ><span class="text-xs">{{
                   c.sitting > 1 ? 'next day' : c.passive && c.minutes > 240 ? 'overnight' : `${c.minutes} min`
                 }}</span></span
@@ -156,7 +157,7 @@ const tab = (row: number, column: number): number =>
             role="gridcell"
             :tabindex="tab(row + 1, i)"
             :data-cell="`${row + 1}-${i}`"
-            class="patch relative z-[1] min-h-12 min-w-0 p-1.5 text-sm leading-snug [overflow-wrap:anywhere]"
+            class="patch relative z-[1] min-h-10 min-w-0 p-1.5 text-sm leading-tight [overflow-wrap:anywhere]"
             :class="c.step === open ? '!border-2 !border-ink' : ''"
             @focus="cell = { row: row + 1, column: i }"
           >
