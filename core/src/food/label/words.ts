@@ -1,0 +1,143 @@
+/**
+ * The words of labels: what means an allergen, what only looks like one, what is vague, what carries none.
+ * Source: core/data/label-words.json (classes by Regulation (EU) 1169/2011 and US law; words from memory).
+ */
+import data from '../../../data/label-words.json'
+import foods from '../../../data/foods.json'
+import { plainText } from './text'
+
+type Kind = 'allergen' | 'extra' | 'friend' | 'ask'
+interface Row {
+  kind: Kind
+  ids: string[]
+  lang: string
+  words: string[]
+  note?: string
+  source: string
+}
+
+/** What a phrase says. */
+export interface Phrase {
+  /** Ids it means; empty for a false friend and for a vague word. */
+  ids: string[]
+  /** What a vague word could hide; undefined where it is not vague. */
+  hides?: string[]
+  friend: boolean
+  note: string
+  length: number
+}
+
+interface Node {
+  next: Map<string, Node>
+  /** Next words by their first letters: Polish and Ukrainian endings. */
+  stems: [string, Node][]
+  phrase?: Phrase
+}
+
+const node = (): Node => ({ next: new Map(), stems: [] })
+const ROOT = node()
+/** Every word that the reader knows, whatever it means. */
+const KNOWN = new Set<string>()
+const STEMS: string[] = []
+/** Single words that mean an allergen: what a misspelt word is compared with. */
+export const ALLERGEN_WORDS: string[] = []
+
+const plainPhrase = (phrase: string): string[] =>
+  phrase
+    .split(' ')
+    .flatMap((w) => (w.endsWith('*') ? [`${plainText(w.slice(0, -1))}*`] : plainText(w).split(' ')))
+
+function add(tokens: string[], row: Row): void {
+  let at = ROOT
+  for (const token of tokens) {
+    if (token.endsWith('*')) {
+      const stem = token.slice(0, -1)
+      if (!STEMS.includes(stem)) STEMS.push(stem)
+      let branch = at.stems.find(([s]) => s === stem)
+      if (!branch) at.stems.push((branch = [stem, node()]))
+      at = branch[1]
+    } else {
+      KNOWN.add(token)
+      let branch = at.next.get(token)
+      if (!branch) at.next.set(token, (branch = node()))
+      at = branch
+    }
+  }
+  const old = at.phrase
+  const means =
+    row.kind === 'allergen' || row.kind === 'extra' || (row.kind === 'friend' && row.ids.length > 0)
+  const ids = [...new Set([...(old?.ids ?? []), ...(means ? row.ids : [])])]
+  const hides = row.kind === 'ask' ? row.ids : old?.hides
+  at.phrase = {
+    ids,
+    ...(hides && { hides }),
+    friend: row.kind === 'friend' && ids.length === 0 && !hides,
+    note: row.note ?? old?.note ?? '',
+    length: tokens.length,
+  }
+}
+
+for (const row of data.rows as Row[]) {
+  for (const words of row.words) {
+    const tokens = plainPhrase(words)
+    add(tokens, row)
+    const only = tokens.length === 1 ? tokens[0] : undefined
+    if (row.kind === 'allergen' && only && !only.endsWith('*')) ALLERGEN_WORDS.push(only)
+  }
+}
+for (const text of Object.values(data.benign)) for (const w of plainText(text).split(' ')) KNOWN.add(w)
+for (const food of foods.foods) {
+  for (const name of [food.name, ...food.aliases]) for (const w of plainText(name).split(' ')) KNOWN.add(w)
+}
+STEMS.sort((a, b) => b.length - a.length)
+
+/** Arabic words with the article or a joined particle in front are looked up without it too. */
+function variants(word: string): string[] {
+  const bare = /^(?:وال|بال|لل|ال|و|ب)(.{2,})$/u.exec(word)?.[1]
+  return /[\u0600-\u06ff]/.test(word) && bare ? [word, bare, bare.replace(/^ال/, '')] : [word]
+}
+
+export const isKnown = (word: string): boolean =>
+  variants(word).some((v) => KNOWN.has(v) || STEMS.some((s) => v.startsWith(s)))
+
+/** The longest phrase that begins at a word, or null. `joined` says whether a word follows the one before directly. */
+export function phraseAt(
+  words: readonly { text: string }[],
+  at: number,
+  joined: (index: number) => boolean,
+): Phrase | null {
+  let best: Phrase | null = null
+  const walk = (from: Node, index: number): void => {
+    if (from.phrase && (best === null || from.phrase.length > best.length)) best = from.phrase
+    const word = words[index]
+    if (word === undefined || (index > at && !joined(index))) return
+    for (const v of variants(word.text)) {
+      const exact = from.next.get(v)
+      if (exact) walk(exact, index + 1)
+      // The longest stem speaks first; a shorter one only where a phrase goes on from it.
+      const stems = from.stems.filter(([s]) => v.startsWith(s)).sort((a, b) => b[0].length - a[0].length)
+      stems.forEach(([, branch], i) => {
+        if (i === 0 || branch.next.size + branch.stems.length > 0) walk(branch, index + 1)
+      })
+    }
+  }
+  walk(ROOT, at)
+  return best
+}
+
+const phrases = (text: string): string[][] => text.split('|').map((p) => plainText(p).split(' '))
+const T = data.triggers
+/** Phrases that open a part of a label: its list, its summary, its warning, its claims. */
+export const TRIGGERS = {
+  ingredients: phrases(T.ingredients),
+  contains: phrases(T.contains),
+  may: phrases(T.may),
+  whole: phrases(T.whole),
+  made: phrases(T.made),
+  place: phrases(T.place),
+  free: phrases(T.free),
+  suitable: phrases(T.suitable),
+  stop: phrases(T.stop),
+} as const
+export type Trigger = keyof typeof TRIGGERS
+for (const list of Object.values(TRIGGERS)) for (const p of list) for (const w of p) KNOWN.add(w)
