@@ -10,11 +10,19 @@ export interface ShapeRule {
   verdict: 'stop' | 'change'
   /** Preparations that settle it. Empty: no preparation does. */
   unless: string[]
+  /** Forms that break it ("coin", "raw baton"); none: every form that is not among `unless`. */
+  forms?: string[]
 }
 export interface ShapeRow {
   id: string
+  /** Words a person writes for it. */
+  names: string[]
+  /** Months until which each country's guidance asks for a preparation; null: no limit there. */
+  until: { uk: number | null; us: number | null }
   hazard: string
   rules: ShapeRule[]
+  /** What the guidance asks, in its own codes. */
+  prep: string
   /** The preparation to offer, as a code of `PREPARATIONS`. */
   offer: string | null
   says: string
@@ -31,10 +39,15 @@ export const PREPARATIONS: Record<string, string> = {
   MASH: 'mashed smooth',
   FLAT: 'squashed flat',
   QL: 'quartered lengthwise',
+  REMOVE: 'taken off before it reaches the child',
   SLICE: 'cut in thin slices',
   BATON: 'cut in narrow sticks',
   STRIP: 'cut in thin short strips',
   CHOP: 'chopped fine and soft',
+  HALVE: 'cut in half',
+  DEBONE: 'boned by hand-check and flaked',
+  SKINOFF: 'skin off',
+  PUREE: 'smooth',
   GROUND: 'ground fine',
   THIN: 'spread thin',
   SOAKED: 'soaked or baked in',
@@ -42,7 +55,11 @@ export const PREPARATIONS: Record<string, string> = {
   DISSOLVED: 'dissolved fully',
 }
 
-/** The first rule that this shape breaks for the youngest eater, or null. */
+/** Do these preparations together settle a rule? `DESTONE+QL` wants both. */
+export const settles = (unless: readonly string[], codes: readonly string[]): boolean =>
+  unless.some((way) => way.split('+').every((code) => codes.includes(code)))
+
+/** The strictest rule that this shape breaks for the youngest eater, or null. */
 export function shapeBreach(
   rowId: string | undefined,
   preparation: string | undefined,
@@ -50,8 +67,10 @@ export function shapeBreach(
 ): { row: ShapeRow; rule: ShapeRule } | null {
   const row = rowId === undefined ? undefined : BY_ID.get(rowId)
   if (!row) return null
-  const rule = row.rules.find(
-    (r) => (r.below === null || youngestMonths < r.below) && !(preparation && r.unless.includes(preparation)),
+  const broken = row.rules.filter(
+    (r) =>
+      (r.below === null || youngestMonths < r.below) && !(preparation && settles(r.unless, [preparation])),
   )
+  const rule = broken.find((r) => r.verdict === 'stop') ?? broken[0]
   return rule ? { row, rule } : null
 }

@@ -3,6 +3,7 @@
  * Source: core/data/foods.json (EU 1169/2011, NHS, common practice; from memory). A setting's own foods stand over it.
  */
 import data from '../../data/foods.json'
+import { plainText } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
 
@@ -18,6 +19,12 @@ export interface FoodFact {
   compound: boolean
   diets: Record<string, Verdict>
   alcohol?: string
+  /** Food group: `grain`, `dairy`, `plant dairy`, `protein`, `fruit`, `vegetable`, ... A setting's own food may have none. */
+  group?: string
+  /** What it usually does in a recipe. */
+  roles?: string[]
+  /** How and how long it keeps. */
+  storage?: string
   /** Row of the choking and too-early rules that this food falls under. */
   shape?: string
   note?: string
@@ -65,3 +72,49 @@ export function foodBook(own: readonly FoodFact[] = []): FoodBook {
 /** The food's name for a number of pieces: 1 egg, 2 eggs. */
 export const foodName = (food: Food, many = false): string =>
   many && !isUnknown(food) && food.plural ? food.plural : food.name
+
+const singular = (word: string): string =>
+  word
+    .replace(/ies$/, 'y')
+    .replace(/(ch|sh|x|ss|o)es$/, '$1')
+    .replace(/(?<![sui])s$/, '')
+
+const key = (words: string): string => plainText(words).split(' ').map(singular).join(' ')
+
+const byName = new WeakMap<FoodBook, Map<string, FoodFact>>()
+
+function namesOf(book: FoodBook): Map<string, FoodFact> {
+  const known = byName.get(book)
+  if (known) return known
+  const map = new Map<string, FoodFact>()
+  for (const food of book.all) {
+    map.set(food.id, food)
+    for (const name of [food.id.replace(/-/g, ' '), food.name, food.plural ?? '', ...food.aliases]) {
+      if (name && !map.has(key(name))) map.set(key(name), food)
+    }
+  }
+  byName.set(book, map)
+  return map
+}
+
+/**
+ * The food that words name: by id, by its name or a synonym (UK and US, singular or plural), else by its longest name
+ * that stands at the end or the beginning of the words ("finely chopped fresh parsley", "butter, softened").
+ * @returns null where Lea does not know it: it is then *ask*, never guessed.
+ */
+export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodFact | null {
+  const names = namesOf(book)
+  const direct = names.get(words) ?? names.get(key(words))
+  if (direct) return direct
+  const tokens = key(words.split(/[,(]/)[0] ?? '').split(' ')
+  for (let length = tokens.length - 1; length >= 1; length--) {
+    for (let from = tokens.length - length; from >= 0; from--) {
+      const found = names.get(tokens.slice(from, from + length).join(' '))
+      if (found) return found
+    }
+  }
+  return null
+}
+
+/** Lea's own foods alone. */
+export const SHIPPED_BOOK: FoodBook = foodBook()

@@ -2,6 +2,7 @@
  * Swaps: what can stand in for a food in the role it plays, with exact new amounts.
  * Source: core/data/swaps.json (kitchen practice, from memory). A swap is a suggestion to check, never a clearance.
  */
+import type Fraction from 'fraction.js'
 import data from '../../data/swaps.json'
 import { ratio, toText, type Ratio } from '../amount/ratio'
 import { convert, unitOf } from '../amount/units'
@@ -18,21 +19,44 @@ export interface Swap {
   /** The ratio: `amount unit` of the food becomes `parts`. */
   amount: Ratio
   unit: string
+  /** Grams of that amount, where the table gives them beside a count or a spoon. */
+  grams?: Ratio
   parts: SwapPart[]
+  /** Every id that the parts typically hold, and the ids that some makes hold. */
+  brings: string[]
+  mayBring: string[]
   effect: string
   method: string
+  /** What an age must not have of it, and what it does not work for. */
+  age: string
+  notFor: string
   confidence: string
   source: string
 }
 
-const SWAPS: readonly Swap[] = data.swaps
+export const SWAPS: readonly Swap[] = data.swaps
 const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 
 export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
 
 /** The swaps for a food in a role whose ratio can be applied to an amount in `unit`. */
-export const swapsFor = (food: string, role: string, unit: string): Swap[] =>
-  SWAPS.filter((s) => s.food === food && s.roles.includes(role) && convert(1, unit, s.unit) !== null)
+export function swapsFor(food: string, role: string, unit: string): Swap[] {
+  const fits = SWAPS.filter((s) => s.food === food && s.roles.includes(role) && inTable(s, 1, unit) !== null)
+  // The same foods may stand in by a cup and by weight: the first row that fits speaks.
+  const seen = new Set<string>()
+  return fits.filter((s) => {
+    const key = s.parts.map((p) => p.food).join('+')
+    return !seen.has(key) && seen.add(key)
+  })
+}
+
+/** An amount as so many times the table's own amount, or null where the two measure different things. */
+function inTable(swap: Swap, amount: Ratio | number, unit: string): Fraction | null {
+  const plain = convert(amount, unit, swap.unit)
+  if (plain !== null) return plain.div(swap.amount)
+  const grams = swap.grams === undefined ? null : convert(amount, unit, 'g')
+  return grams === null || swap.grams === undefined ? null : grams.div(swap.grams)
+}
 
 /**
  * The swapped-in foods with exact amounts. A part of the same dimension as the food it replaces keeps the line's own
@@ -40,9 +64,8 @@ export const swapsFor = (food: string, role: string, unit: string): Swap[] =>
  * @throws Error where the line's unit and the table's measure different things: `swapsFor` never offers such a swap.
  */
 export function applySwap(swap: Swap, amount: Ratio, unit: string): SwapPart[] {
-  const inTableUnit = convert(amount, unit, swap.unit)
-  if (inTableUnit === null) throw new Error(`swap ${swap.id} cannot be applied to an amount in ${unit}`)
-  const factor = inTableUnit.div(swap.amount)
+  const factor = inTable(swap, amount, unit)
+  if (factor === null) throw new Error(`swap ${swap.id} cannot be applied to an amount in ${unit}`)
   return swap.parts.map((part, index) => {
     const scaled = ratio(part.amount).mul(factor)
     const sameKind = unitOf(part.unit).dimension === unitOf(unit).dimension

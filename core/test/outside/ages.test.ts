@@ -96,7 +96,7 @@ describe('shapes and too-early foods', () => {
     ['grapes', 'QL', 59, 'ok'],
     ['grapes', undefined, 60, 'ok'],
     ['apple', 'SLICE', 35, 'stop'],
-    ['apple', 'SLICE', 36, 'ok'],
+    ['apple', 'SLICE', 36, 'change'],
     ['apple', 'GRATE', 12, 'ok'],
     ['popcorn', 'CHOP', 59, 'stop'],
     ['marshmallow', undefined, 59, 'stop'],

@@ -1,14 +1,18 @@
 /** The calculations of `./lea calc`, as the contract of the design (calc.md) says. Others come with the parts they belong to. */
 import {
+  advise,
   compile,
   convert,
   eggCount,
   factorBetween,
+  isAllergenId,
   parseRatio,
   ratio,
+  readLabel,
   readPlanRequest,
   scale,
   singleMeasureWays,
+  swapCandidates,
   toPlaces,
   toText,
   UNIT_IDS,
@@ -166,8 +170,56 @@ const eggs: Calculation = (value) => {
 
 const plan: Calculation = (value) => compile(readPlanRequest(value))
 
+const text = (field: string, most: number) =>
+  yup.string().typeError(`${field} must be text`).max(most, `${field} may have at most ${most} characters`)
+
+const labelSchema = yup.object({
+  text: text('text', 20000).required('text is missing'),
+  region: yup.string().oneOf(['uk', 'eu', 'us'], 'region must be uk, eu or us').optional(),
+})
+const label: Calculation = (value) => readLabel(labelSchema.validateSync(value, { strict: true }).text)
+
+const checkSchema = yup.object({
+  months: yup
+    .number()
+    .typeError('months must be a whole number')
+    .integer('months must be a whole number')
+    .min(0, 'months must be at least 0')
+    .max(216, 'months may be at most 216')
+    .required('months is missing'),
+  what: text('what', 300).required('what is missing'),
+  as: text('as', 300).optional(),
+  country: yup.string<'uk' | 'us'>().oneOf(['uk', 'us'], 'country must be uk or us').optional(),
+})
+const check: Calculation = (value) => {
+  const { months, what, as, country } = checkSchema.validateSync(value, { strict: true })
+  return advise({ months, what, ...(as && { as }), ...(country && { country }) })
+}
+
+const swapsSchema = yup.object({
+  food: text('food', 120).required('food is missing'),
+  role: text('role', 60).required('role is missing'),
+  amount: number('amount'),
+  unit: yup.string().required('unit is missing'),
+  avoid: yup.array().of(yup.string().required('avoid holds an empty id')).default([]),
+  diets: yup.array().of(yup.string().required('diets holds an empty id')).default([]),
+})
+const swaps: Calculation = (value) => {
+  const r = swapsSchema.validateSync(value)
+  const strange = r.avoid.find((id) => !isAllergenId(id))
+  if (strange !== undefined)
+    throw new yup.ValidationError(`'${strange}' is not an allergen id Lea knows`, strange, 'avoid')
+  const candidates = swapCandidates({ ...r, amount: toText(parseRatio(r.amount)) })
+  if (candidates === null)
+    throw new yup.ValidationError(`Lea does not know the food '${r.food}'`, r.food, 'food')
+  return { candidates }
+}
+
 export const CALCULATIONS: Record<string, Calculation> = {
   plan,
+  label,
+  check,
+  swaps,
   scale: scaleLine,
   'scoops-single': scoopsSingle,
   convert: convertValue,
