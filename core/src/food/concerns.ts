@@ -34,6 +34,10 @@ export interface Packet {
   /** Every allergen they looked for; one that was not looked for is still *ask*. */
   lookedFor: string[]
   readBy: string[]
+  /** The words of the packet, where they were put in. */
+  text?: string
+  /** Vague words and words Lea does not know that nobody has asked about yet: whatever is not listed stays *ask*. */
+  open?: string[]
 }
 
 export type Meeting = 'lists' | 'may' | 'ask' | 'nothing'
@@ -64,6 +68,15 @@ function wordsMeet(words: string, food: Food): boolean {
   return wanted.length > 0 && wanted.some((w) => have.has(w))
 }
 
+/** Free words ("strawberry jam") against a packet's own text. */
+const textHolds = (text: string, words: string): boolean => {
+  const have = new Set(plain(text).split(' ').map(stem))
+  return plain(words)
+    .split(' ')
+    .filter((w) => w.length > 2)
+    .some((w) => have.has(stem(w)))
+}
+
 /**
  * How a food meets one concern. An unknown food, and a compound food whose packet nobody read for this allergen,
  * is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
@@ -77,7 +90,8 @@ export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
     if (isPlainAllergen) return 'lists'
     if (listHolds(packet.lists, allergen) === 'unsure') return 'ask'
     if (listHolds(packet.may, allergen) !== 'no' || packet.may.includes(allergen)) return 'may'
-    return 'nothing'
+    if (!known && packet.text && textHolds(packet.text, allergen)) return 'lists'
+    return (packet.open ?? []).length > 0 ? 'ask' : 'nothing'
   }
   if (isUnknown(food)) return wordsMeet(known ? allergenName(allergen) : allergen, food) ? 'lists' : 'ask'
   return typicalMeeting(allergen, known, food)

@@ -1,62 +1,86 @@
 /**
- * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present.
- *
- * Does little yet: the bowls are one for all or one for each group, and every child at the table is checked against
- * every line, whichever bowl it is for (bowls share a table); a swap holds for all bowls. Own bowls come later.
+ * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
+ * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
 import { factorBetween, scale } from '../amount/scale'
 import { amountText } from '../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../food/swaps'
 import { foodName, isUnknown } from '../food/foods'
 import { allergenName } from '../food/allergens'
-import { gradeOf, LEVEL_WORDS, meet, MEETING_WORDS, type Grade, type Meeting } from '../food/concerns'
-import { dietKey, meetDiet } from '../food/diets'
+import { LEVEL_WORDS, MEETING_WORDS } from '../food/concerns'
 import type { RecipeLine } from '../recipe/recipe'
+import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Decision } from './decision'
-import type { Adapted, AdaptedLine, Pass, Person, Start } from './draft'
-import { finding, nameToken, worst, type Finding, type Fix, type Touches } from './finding'
+import type { Adapted, AdaptedLine, Pass, Start } from './draft'
+import { finding, nameToken, worst, type Finding, type Fix } from './finding'
+import { contactOf, isHard, meetingsOf, type Met } from './meetings'
 import type { Check } from './plan'
 import type { PlanRequest } from './request'
+import { clearSwaps, smallestSet } from './swap-set'
 
 export const adapt: Pass<Start, Adapted> = (start, request) => {
-  const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions))
+  const bowls = bowlsFor(start.people, request)
+  const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions, bowls))
+  const meetings = meetingsOf(start)
+  const apart = new Set(bowls.find((b) => b.id === APART)?.children)
   const checks: Check[] = []
   const findings: Finding[] = []
   for (const line of lines) {
-    const met = meetings(line.food, start)
-    checks.push(...met.map(({ child, about, meeting }) => ({ line: line.id, child, about, meeting })))
-    const found = concernFinding(line, met, start)
+    const eats = (child: string): boolean =>
+      line.only === undefined || (line.only === 'apart') === apart.has(child)
+    const met = meetings(line.food).map((m) => (eats(m.child) ? m : contactOf(m)))
+    checks.push(
+      ...met.map(({ child, about, meeting, contact }) => ({
+        line: line.id,
+        child,
+        about,
+        meeting,
+        ...(contact && { contact }),
+      })),
+    )
+    const found = concernFinding(line, met, { start, request, meetings })
     if (found) findings.push(found)
   }
-  return { draft: { ...start, bowls: bowlsFor(start.people, request), lines, checks }, findings }
-}
-
-/** One bowl for all, or near-equal groups of at most the house's size, neighbours in the list together. */
-function bowlsFor(people: readonly Person[], { rules }: PlanRequest): Adapted['bowls'] {
-  const ids = people.map((p) => p.id)
-  const count = rules.grouping === 'groups' ? Math.max(1, Math.ceil(ids.length / rules.groupSize)) : 1
-  return Array.from({ length: count }, (_, i) => ({
-    id: count === 1 ? 'all' : `group-${i + 1}`,
-    name: count === 1 ? 'one bowl' : `bowl ${i + 1}`,
-    children: ids.slice(Math.floor((i * ids.length) / count), Math.floor(((i + 1) * ids.length) / count)),
-  }))
+  const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings)
+  return { draft: { ...start, bowls, lines, checks, swapSet }, findings }
 }
 
 const decisionOn = <K extends Decision['kind']>(list: readonly Decision[], kind: K, line: string) =>
   list.find((d): d is Extract<Decision, { kind: K }> => d.kind === kind && 'line' in d && d.line === line)
 
-function decidedLines(line: RecipeLine, { foods }: Start, decisions: readonly Decision[]): AdaptedLine[] {
+/** A line as it goes into the bowls: as written, swapped for everyone, or both where an own bowl is apart. */
+function decidedLines(
+  line: RecipeLine,
+  start: Start,
+  decisions: readonly Decision[],
+  bowls: Adapted['bowls'],
+): AdaptedLine[] {
   if (line.optional && decisionOn(decisions, 'leave-out', line.id)) return []
-  const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
   const chosen = decisionOn(decisions, 'swap', line.id)
-  const swap = chosen && swapOf(chosen.swap)
+  const forAll = lineWith(line, chosen?.swap, start, decisions)
+  const own = apartDecision(decisions)?.swaps.find((s) => s.line === line.id)
+  if (!own || chosen || !bowls.some((b) => b.id === APART)) return forAll
+  const apart = lineWith(line, own.swap, start, decisions).map((l) => ({ ...l, only: 'apart' as const }))
+  const rest = bowls.length > 1 ? forAll.map((l) => ({ ...l, only: 'rest' as const })) : []
+  return [...apart, ...rest]
+}
+
+function lineWith(
+  line: RecipeLine,
+  swapId: string | undefined,
+  { foods }: Start,
+  decisions: readonly Decision[],
+): AdaptedLine[] {
+  const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
+  const swap = swapId === undefined ? undefined : swapOf(swapId)
   const base = {
     line: line.id,
     role: line.role,
     ...(line.prep && { prep: line.prep }),
     ...(shape && { shape }),
   }
-  if (!swap || !swapsFor(line.food, line.role, line.unit).includes(swap)) {
+  const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)
+  if (!swap || !fits) {
     const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
     return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
   }
@@ -70,43 +94,21 @@ function decidedLines(line: RecipeLine, { foods }: Start, decisions: readonly De
   }))
 }
 
-interface Met extends Touches {
-  grade: Grade | null
-  meeting: Meeting
-}
-
-/** How a food meets every concern and diet of the children present. */
-function meetings(
-  foodId: string,
-  { people, foods, packets }: Pick<Start, 'people' | 'foods' | 'packets'>,
-): Met[] {
-  const food = foods.of(foodId)
-  const packet = packets.get(foodId)
-  return people.flatMap((child) => [
-    ...child.concerns.map((c) => {
-      const meeting = meet(c.allergen, food, packet)
-      return { child: child.id, about: c.allergen, level: c.level, meeting, grade: gradeOf(meeting, c) }
-    }),
-    ...child.diets.map((diet) => {
-      const meeting = meetDiet(diet, food, packet)
-      return {
-        child: child.id,
-        about: dietKey(diet),
-        meeting,
-        grade: meeting === 'nothing' ? null : ('stop' as const),
-      }
-    }),
-  ])
-}
-
 const aboutName = (about: string): string =>
   about.startsWith('diet:') ? about.slice(5) : allergenName(about)
 
-function concernFinding(line: AdaptedLine, met: readonly Met[], start: Start): Finding | null {
+interface Around {
+  start: Start
+  request: PlanRequest
+  meetings: (food: string) => Met[]
+}
+
+function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around): Finding | null {
   const touching = met.filter((m) => m.grade !== null)
   if (touching.length === 0) return null
-  const food = start.foods.of(line.food)
-  const packet = start.packets.get(line.food)
+  const { foods, packets } = around.start
+  const food = foods.of(line.food)
+  const packet = packets.get(line.food)
   return finding({
     rule: 'concern',
     pass: 'adapt',
@@ -120,19 +122,30 @@ function concernFinding(line: AdaptedLine, met: readonly Met[], start: Start): F
     })),
     says: sentence(line.name, touching),
     because: packet
-      ? 'The packet was read today.'
+      ? (packet.open ?? []).length > 0
+        ? `The packet was read, but these words are still to ask about: ${(packet.open ?? []).slice(0, 5).join(', ')}.`
+        : 'The packet was read today.'
       : isUnknown(food)
         ? 'Lea does not know this food.'
         : food.compound
           ? 'It depends on the packet, and nobody has read it yet.'
           : (food.note ?? 'The typical recipe of this food. The packet in hand comes first.'),
     source: isUnknown(food) ? 'not known' : `${food.source}, from memory`,
-    fixes: fixesFor(line, touching, start),
-    restsOn: [touching, line.food, packet?.lists, packet?.may, packet?.lookedFor],
+    fixes: fixesFor(line, touching, around),
+    restsOn: [
+      touching,
+      line.food,
+      line.only,
+      packet?.lists,
+      packet?.may,
+      packet?.lookedFor,
+      packet?.text,
+      packet?.open,
+    ],
   })
 }
 
-/** "Buttermilk lists milk. Zuri: milk, anaphylaxis risk, own care plan." */
+/** "Buttermilk lists milk. Zuri: milk (anaphylaxis risk, own care plan)." */
 function sentence(name: string, touching: readonly Met[]): string {
   const byMeeting = (['lists', 'may', 'ask'] as const).flatMap((meeting) => {
     const ones = touching.filter((t) => t.meeting === meeting)
@@ -149,20 +162,32 @@ function sentence(name: string, touching: readonly Met[]): string {
         t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
       return `${aboutName(t.about)} (${level})`
     })
-    return `${nameToken(child)}: ${what.join(', ')}`
+    const apart = own.every((t) => t.contact)
+      ? ', eats from the own bowl: own tools, mixed first, soap and water between'
+      : ''
+    return `${nameToken(child)}: ${what.join(', ')}${apart}`
   })
   return `${name[0]?.toUpperCase() ?? ''}${name.slice(1)} ${byMeeting.join('; ')}. ${who.join('. ')}.`
 }
 
-function fixesFor(line: AdaptedLine, touching: readonly Met[], start: Start): Fix[] {
+function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): Fix[] {
   const fixes: Fix[] = []
-  const original = start.recipe.lines.find((l) => l.id === line.line)
-  if (original) fixes.push(...swapFixes(original, line, start))
+  const original = around.start.recipe.lines.find((l) => l.id === line.line)
+  const swaps = original ? swapFixes(original, line, around) : []
+  fixes.push(...swaps)
   if (original?.optional) {
     fixes.push({
       label: `Leave out the ${line.name}`,
       cost: 'nothing stands in for it',
       action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
+    })
+  }
+  if (line.only === undefined) fixes.push(...apartFixes(touching, around))
+  if (touching.some(isHard) && swaps.length === 0 && !original?.optional) {
+    fixes.push({
+      label: 'No good swap: make something else',
+      cost: 'recipes of yours that fit these children',
+      action: { do: 'choose-other' },
     })
   }
   if (touching.some((t) => t.meeting === 'may' || t.meeting === 'ask')) {
@@ -177,16 +202,45 @@ function fixesFor(line: AdaptedLine, touching: readonly Met[], start: Start): Fi
 }
 
 /** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
-function swapFixes(original: RecipeLine, line: AdaptedLine, start: Start): Fix[] {
-  const offers = swapsFor(original.food, original.role, original.unit).flatMap((swap) => {
+function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }: Around): Fix[] {
+  const offers = clearSwaps(original, meetings).flatMap((swap) => {
     if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
-    const met = swap.parts.flatMap((part) => meetings(part.food, start)).filter((m) => m.grade !== null)
-    if (met.some((m) => m.meeting === 'lists' && m.grade !== 'know')) return []
-    return [{ swap, open: met }]
+    return [{ swap, open: swap.parts.flatMap((part) => meetings(part.food)).filter((m) => m.grade !== null) }]
   })
   offers.sort((a, b) => a.open.length - b.open.length)
   return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, start))
 }
+
+/**
+ * An own bowl, apart, for the children whom this line stops: with a swap for every line that stops one of them. Not offered
+ * where a care plan wants the food off the whole table, nor for everybody (that is one pot for all).
+ */
+function apartFixes(touching: readonly Met[], { start, request, meetings }: Around): Fix[] {
+  const hard = touching.filter(isHard)
+  const before = apartDecision(request.decisions)?.children ?? []
+  const children = [...new Set([...before, ...hard.map((m) => m.child)])]
+  if (hard.length === 0 || children.length >= start.people.length) return []
+  if (hard.some((m) => contactOf(m).grade === 'stop')) return []
+  const theirs = (food: string): Met[] => meetings(food).filter((m) => children.includes(m.child))
+  const swaps: { line: string; swap: string }[] = []
+  for (const line of start.recipe.lines.filter((l) => theirs(l.food).some(isHard))) {
+    if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
+      continue
+    const swap = [...clearSwaps(line, theirs)].sort((a, b) => openOf(a, theirs) - openOf(b, theirs))[0]
+    if (!swap) return []
+    swaps.push({ line: line.id, swap: swap.id })
+  }
+  return [
+    {
+      label: `Own bowl for ${children.map(nameToken).join(' and ')}`,
+      cost: `own tools, mixed first · 1 more bowl · ${swaps.length} ${swaps.length === 1 ? 'swap' : 'swaps'} in it · the others keep the recipe`,
+      action: { do: 'decide', decision: { kind: 'apart', children, swaps } },
+    },
+  ]
+}
+
+const openOf = (swap: Swap, meetings: (food: string) => Met[]): number =>
+  swap.parts.flatMap((p) => meetings(p.food)).filter((m) => m.grade !== null).length
 
 function swapFix(
   swap: Swap,

@@ -80,6 +80,7 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   diets: c.diets,
   languages: c.languages,
   ...(c.hand && { hand: c.hand }),
+  ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
 })
 

@@ -9,6 +9,7 @@ import { monthsOn } from '../craft/ages'
 import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'
 import { TOLERANCE } from '../recipe/recipe'
+import { packetOf } from './decision'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
 
@@ -20,7 +21,9 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
 function handsRules(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = new Map(
-    request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : [])),
+    request.decisions.flatMap((d): [string, Packet][] =>
+      d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
+    ),
   )
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   return plan.turns.flatMap((turn) => {

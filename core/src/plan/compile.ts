@@ -4,12 +4,13 @@
  */
 import { ageText, monthsOn } from '../craft/ages'
 import { foodBook } from '../food/foods'
-import type { Packet } from '../food/concerns'
+import type { Level, Packet } from '../food/concerns'
 import { swapOf } from '../food/swaps'
 import { adapt } from './adapt'
+import { APART } from './bowls'
 import { breaches } from './check'
 import { clock } from './clock'
-import type { Decision } from './decision'
+import { packetOf, type Decision } from './decision'
 import { digest } from './digest'
 import type { Gathered, Person, Start } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
@@ -78,7 +79,9 @@ function begin(request: PlanRequest): Start {
     youngest: Math.min(...people.map((p) => p.age)),
     foods: foodBook(request.foods),
     packets: new Map(
-      request.decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, d]] : [])),
+      request.decisions.flatMap((d): [string, Packet][] =>
+        d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
+      ),
     ),
   }
 }
@@ -101,10 +104,17 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
       serves: recipe.serves,
       ...(recipe.pieces && { pieces: recipe.pieces }),
     },
-    children: draft.people.map((p) => ({ id: p.id, months: p.age, ageText: ageText(p.age) })),
+    children: draft.people.map((p) => ({
+      id: p.id,
+      months: p.age,
+      ageText: ageText(p.age),
+      ...(needsPlan(p) && { plan: true as const }),
+    })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,
     checks: draft.checks,
+    swapSet: draft.swapSet,
+    hygiene: draft.hygiene,
     findings: open.sort(byGrade),
     cleared,
     tasks: draft.tasks,
@@ -122,6 +132,11 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
   return { ...plan, digest: digest(plan) }
 }
 
+/** Levels that rest on a clinic's plan: it is read again before cooking (allergens.md E1). */
+const PLAN_LEVELS: readonly Level[] = ['anaphylaxis-risk', 'not-in-room', 'fpies', 'allergy-eats-baked']
+const needsPlan = (p: Person): boolean =>
+  p.carePlan === true || p.concerns.some((c) => PLAN_LEVELS.includes(c.level))
+
 /** A decision whose subject is gone. */
 function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolean {
   switch (d.kind) {
@@ -129,6 +144,8 @@ function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolea
       return !draft.recipe.lines.some((l) => l.id === d.line && l.food === swapOf(d.swap)?.food)
     case 'leave-out':
       return !draft.recipe.lines.some((l) => l.id === d.line && l.optional)
+    case 'apart':
+      return !draft.bowls.some((b) => b.id === APART)
     case 'shape':
     case 'measure':
       return !draft.recipe.lines.some((l) => l.id === d.line)

@@ -1,8 +1,12 @@
+import type { Packet } from '../food/concerns'
+
 /** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
 
 export type Decision =
   | { kind: 'swap'; line: string; swap: string }
   | { kind: 'leave-out'; line: string }
+  /** An own bowl, apart, for these children, with these swaps; the others keep the recipe. */
+  | { kind: 'apart'; children: string[]; swaps: { line: string; swap: string }[] }
   | { kind: 'shape'; line: string; shape: string }
   | { kind: 'measure'; line: string; measure: string }
   | {
@@ -13,9 +17,24 @@ export type Decision =
       lookedFor: string[]
       readBy: string[]
       at: string
+      /** Of the packet register, and the digest of the text that was read. */
+      packet?: string | undefined
+      text?: string | undefined
+      open?: string[] | undefined
     }
   | { kind: 'pin'; task: string; child: string }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string }
+
+/** What adults read on one packet, as the food rules want it. */
+export const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({
+  food: d.food,
+  lists: d.lists,
+  may: d.may,
+  lookedFor: d.lookedFor,
+  readBy: d.readBy,
+  ...(d.text !== undefined && { text: d.text }),
+  ...(d.open !== undefined && { open: d.open }),
+})
 
 /** Two decisions of the same key replace each other. */
 export function decisionKey(d: Decision): string {
@@ -23,6 +42,8 @@ export function decisionKey(d: Decision): string {
     case 'swap':
     case 'leave-out':
       return `line:${d.line}`
+    case 'apart':
+      return 'apart'
     case 'shape':
       return `shape:${d.line}`
     case 'measure':

@@ -3,7 +3,19 @@ import type { FoodBook } from '../food/foods'
 import type { Packet } from '../food/concerns'
 import type { Recipe } from '../recipe/recipe'
 import type { Finding } from './finding'
-import type { Bowl, Check, Plan, PlanLine, StepTalk, StepTime, Task, Turn, WatchNote } from './plan'
+import type {
+  Bowl,
+  Check,
+  HygieneNote,
+  Plan,
+  SwapSet,
+  PlanLine,
+  StepTalk,
+  StepTime,
+  Task,
+  Turn,
+  WatchNote,
+} from './plan'
 import type { PlanChild, PlanRequest } from './request'
 
 export interface Person extends PlanChild {
@@ -24,9 +36,11 @@ export interface Adapted extends Start {
   bowls: { id: string; name: string; children: string[] }[]
   lines: AdaptedLine[]
   checks: Check[]
+  swapSet: SwapSet | null
 }
 export interface Shaped extends Adapted {
   watch: WatchNote[]
+  hygiene: HygieneNote[]
 }
 export interface Portioned extends Omit<Shaped, 'bowls'> {
   bowls: Bowl[]

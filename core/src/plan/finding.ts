@@ -6,6 +6,7 @@ import { digest } from './digest'
 /** What one tap would do, and what it costs. */
 export type FixAction =
   | { do: 'decide'; decision: Decision }
+  | { do: 'choose-other' }
   | { do: 'read-packet'; food: string; lookFor: string[] }
   | { do: 'reason' }
   | { do: 'stand' }

@@ -37,6 +37,8 @@ export interface PlanLine {
   method?: string
   prep?: string
   shape?: string
+  /** In which bowls it stands, where an own bowl is apart: `apart`, or all the `rest`. */
+  only?: 'apart' | 'rest'
   /** Seen from the recipe: what one batch as written holds. */
   recipeText: string
 }
@@ -130,16 +132,37 @@ export interface Check {
   child: string
   about: string
   meeting: Meeting
+  /** The child does not eat from a bowl with this line: only contact counts. */
+  contact?: true
+}
+
+/** The smallest set of changes that clears every line that lists what somebody must not have, for one pot for all. */
+export interface SwapSet {
+  decisions: Decision[]
+  /** Lines (by name) for which nothing suits everyone. */
+  stuck: string[]
+  /** Names of foods whose packets are still to read with it. */
+  packets: string[]
+}
+
+/** One rule of the hygiene and cross-contact plan. */
+export interface HygieneNote {
+  when: 'before' | 'order' | 'table' | 'after'
+  says: string
+  source: string
 }
 
 export interface Plan {
   version: 1
   session: string
   recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
-  children: { id: string; months: number; ageText: string }[]
+  /** `plan`: a care plan is to be acknowledged before cooking. */
+  children: { id: string; months: number; ageText: string; plan?: true }[]
   adults: string[]
   bowls: Bowl[]
   checks: Check[]
+  swapSet: SwapSet | null
+  hygiene: HygieneNote[]
   findings: Finding[]
   cleared: Cleared[]
   tasks: Task[]

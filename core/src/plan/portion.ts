@@ -8,6 +8,7 @@ import { amountText } from '../amount/show'
 import { isWhole, ratio, toText } from '../amount/ratio'
 import { eggCount, factorBetween, scale } from '../amount/scale'
 import { foodName } from '../food/foods'
+import { standsIn } from './bowls'
 import type { AdaptedLine, Pass, Portioned, Shaped } from './draft'
 import { finding, type Finding } from './finding'
 import type { Bowl } from './plan'
@@ -19,16 +20,18 @@ export const portion: Pass<Shaped, Portioned> = (draft) => {
   const findings: Finding[] = []
   const bowls: Bowl[] = draft.bowls.map((bowl) => {
     const factor = factorBetween(draft.recipe.serves, bowl.children.length)
-    const lines = draft.lines.map((line) => {
-      const amount = scale(line.amount, factor).amount
-      return {
-        ...line,
-        amount,
-        name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
-        text: amountText(amount, line.unit),
-        recipeText: amountText(line.amount, line.unit),
-      }
-    })
+    const lines = draft.lines
+      .filter((line) => standsIn(line, bowl.id))
+      .map((line) => {
+        const amount = scale(line.amount, factor).amount
+        return {
+          ...line,
+          amount,
+          name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
+          text: amountText(amount, line.unit),
+          recipeText: amountText(line.amount, line.unit),
+        }
+      })
     return { ...bowl, lines }
   })
   for (const line of draft.lines) findings.push(...eggFinding(line, bowls))

@@ -21,6 +21,8 @@ export interface PlanChild {
   diets: Diet[]
   languages: string[]
   hand?: 'left' | 'right'
+  /** A written care plan is on file (its words stay with the child's row). */
+  carePlan?: boolean
   needs: Need[]
 }
 

@@ -1,21 +1,27 @@
 /**
- * Pass 2, shape: choking shapes and too-early foods for the youngest who may eat, raw flour and egg, adult numbers.
- *
- * Does little yet: of hygiene order and heat it knows the raw-flour and raw-egg caution; prepared shapes are taken from
- * the recipe's words, not guessed.
+ * Pass 2, shape: choking shapes and too-early foods for the youngest who may eat, sharp and small things, raw flour, egg and
+ * meat, chilli, heat, the hygiene and cross-contact plan, adult numbers. Swapped-in foods are judged like the others;
+ * prepared shapes are taken from the recipe's words, not guessed.
  */
 import { adultsNeeded, RATIO_SOURCE } from '../craft/ratios'
 import { ageText } from '../craft/ages'
 import { PREPARATIONS, shapeBreach } from '../food/choking'
 import { isUnknown } from '../food/foods'
+import { advise } from '../recipe/advice'
+import { hygieneOf, rawKind } from './hygiene'
 import type { Adapted, Pass, Shaped } from './draft'
 import { finding, nameToken, type Finding, type Fix } from './finding'
 import type { WatchNote } from './plan'
 import type { PlanRequest } from './request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
-  draft: { ...draft, watch: rawNotes(draft) },
-  findings: [...shapeFindings(draft), ...ratioFindings(draft, request)],
+  draft: { ...draft, watch: [...rawNotes(draft), ...heatNotes(draft)], hygiene: hygieneOf(draft, request) },
+  findings: [
+    ...shapeFindings(draft),
+    ...objectFindings(draft),
+    ...sugarFindings(draft),
+    ...ratioFindings(draft, request),
+  ],
 })
 
 function shapeFindings(draft: Adapted): Finding[] {
@@ -77,8 +83,9 @@ function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
     for (const use of step.uses) {
       for (const line of lines.filter((l) => l.line === use.line)) {
         const food = foods.of(line.food)
-        if (/(^|-)(flour|oatmeal|semolina)$/.test(food.id)) rawFoods.add('flour')
-        if (!isUnknown(food) && food.contains.includes('egg') && !food.compound) rawFoods.add('egg')
+        const kind = rawKind(line, foods)
+        if (kind) rawFoods.add(kind)
+        else if (!isUnknown(food) && food.contains.includes('egg') && !food.compound) rawFoods.add('egg')
       }
     }
     if (rawFoods.size > 0) {
@@ -91,6 +98,84 @@ function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
     }
   }
   return recipeIsHeated(recipe.steps) ? notes : []
+}
+
+/** Chilli near eyes, and what comes hot from the hob or the oven to children. */
+function heatNotes({ recipe, lines }: Adapted): WatchNote[] {
+  const notes: WatchNote[] = []
+  let hot = false
+  for (const step of recipe.steps) {
+    const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
+    if (used.some((l) => /^chilli/.test(l.food)))
+      notes.push({
+        step: step.id,
+        grade: 'adult',
+        says: 'Chilli: an adult only. Soap at once; hands stay away from eyes.',
+        source: 'common practice',
+      })
+    if (hot && step.tasks.some((t) => t.technique === 'taste' || t.technique === 'serve-self')) {
+      notes.push({
+        step: step.id,
+        grade: 'know',
+        says: 'Lukewarm before it reaches a child: an adult tests each portion.',
+        source: 'NHS, from memory',
+      })
+      break
+    }
+    hot ||= step.tasks.some((t) => t.place === 'oven' || t.place === 'hob')
+  }
+  return notes
+}
+
+/** Things that are no food: skewers, cocktail sticks, beads, balloons. The youngest at the table counts. */
+function objectFindings(draft: Adapted): Finding[] {
+  return draft.recipe.equipment.flatMap((thing) => {
+    if (!/skewer|cocktail stick|toothpick|bead|balloon|glitter|magnet|lolly stick/i.test(thing)) return []
+    const advice = advise({ months: draft.youngest, what: thing })
+    if (advice.result !== 'stop' && advice.result !== 'change') return []
+    const until = advice.until
+    const under = draft.people.filter((p) => until === null || p.age < until)
+    return [
+      finding({
+        rule: 'object',
+        pass: 'shape',
+        grade: advice.result === 'stop' ? 'stop' : 'adult',
+        subject: { tool: thing },
+        touches: under.map((p) => ({ child: p.id, about: thing })),
+        says: `${thing}: ${under.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')}. ${advice.do}`,
+        because: advice.because,
+        source: advice.source,
+        fixes: [
+          { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+        ],
+        restsOn: [thing, advice.result, under.map((p) => p.id)],
+      }),
+    ]
+  })
+}
+
+/** No added sugar under two (NHS: under four avoid; US Dietary Guidelines: none under 24 months), said once. */
+function sugarFindings(draft: Adapted): Finding[] {
+  const sweet = draft.lines.filter((l) => {
+    const food = draft.foods.of(l.food)
+    return !isUnknown(food) && food.group === 'sweet' && l.role === 'sweet'
+  })
+  const under = draft.people.filter((p) => p.age < 24)
+  if (sweet.length === 0 || under.length === 0) return []
+  return [
+    finding({
+      rule: 'added-sugar',
+      pass: 'shape',
+      grade: 'know',
+      subject: { tool: 'sugar' },
+      touches: under.map((p) => ({ child: p.id, about: 'added sugar' })),
+      says: `No added sugar under two: ${sweet.map((l) => l.name).join(', ')}. ${under.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')}. Ripe fruit sweetens.`,
+      because: 'Taste is learned early; a portion without it can be set aside before it goes in.',
+      source: 'NHS; US Dietary Guidelines 2020-2025; from memory',
+      fixes: [],
+      restsOn: [sweet.map((l) => l.food), under.map((p) => p.id)],
+    }),
+  ]
 }
 
 const recipeIsHeated = (steps: Adapted['recipe']['steps']): boolean =>

@@ -10,6 +10,7 @@ import { barsHandling, meet } from '../food/concerns'
 import type { RecipeStep, RecipeTask } from '../recipe/recipe'
 import type { Pass, Person, Portioned, Split } from './draft'
 import { finding, nameToken, type Finding } from './finding'
+import { rawKind } from './hygiene'
 import type { Bowl, PlanLine, Task, TaskForm, WatchNote } from './plan'
 import type { PlanRequest } from './request'
 
@@ -30,7 +31,8 @@ function stepTasks(
 ): Task[] {
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
-  return step.tasks.flatMap((task) => {
+  const washing = washFirst(step, draft)
+  return [...washing, ...step.tasks].flatMap((task) => {
     const technique = techniqueOf(task.technique)
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
@@ -38,6 +40,24 @@ function stepTasks(
       buildTask({ step, task, technique, bowl, index, line, handled, used }, draft, request),
     )
   })
+}
+
+/**
+ * Hand-washing where hygiene asks for it and the recipe does not say it: before everyone eats, and after raw egg, meat or
+ * fish. It takes its time on the clock like any other task. Source: CDC, NHS, FSA (h-when, h-egg-hands), from memory.
+ */
+function washFirst(step: RecipeStep, { recipe, lines, foods }: Portioned): RecipeTask[] {
+  const has = (s: RecipeStep | undefined, technique: string): boolean =>
+    s?.tasks.some((t) => t.technique === technique) ?? false
+  if (has(step, 'wash-hands')) return []
+  const before = recipe.steps[recipe.steps.indexOf(step) - 1]
+  if (!before || has(before, 'wash-hands')) return []
+  const raw = lines.some((l) => {
+    const kind = rawKind(l, foods)
+    return (kind === 'egg' || kind === 'meat') && before.uses.some((u) => u.line === l.line)
+  })
+  const eats = has(step, 'taste') && !has(before, 'taste')
+  return raw || eats ? [{ technique: 'wash-hands', mode: 'EACH', seconds: 60, place: 'sink' }] : []
 }
 
 /** The foods that hands meet in a step: what goes in here, and all that went into the same bowl before. */

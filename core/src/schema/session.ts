@@ -11,8 +11,12 @@ import { birthMonth, clockTime, id, isoDate, line, listOf, oneOf, required, uuid
 const ids = (label: string, most: number) => listOf(id(label), label, most)
 
 const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
-  swap: yup.object({ line: id('Line'), swap: required('Swap', 80) }),
+  swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
   'leave-out': yup.object({ line: id('Line') }),
+  apart: yup.object({
+    children: ids('Children', MAX_CHILDREN),
+    swaps: listOf(yup.object({ line: id('Line'), swap: required('Swap', 120) }).noUnknown(), 'Swaps', 40),
+  }),
   shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
   measure: yup.object({ line: id('Line'), measure: id('Measure') }),
   packet: yup.object({
@@ -22,6 +26,9 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
     lookedFor: listOf(required('Allergen', 60), 'Looked for', 120),
     readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),
     at: required('Time', 40),
+    packet: line('Packet', 60).optional(),
+    text: line('Text of the packet', 6000).optional(),
+    open: listOf(line('Word', 200), 'Words to ask about', 200).optional().default(undefined),
   }),
   pin: yup.object({ task: required('Task', 200), child: id('Child') }),
   clear: yup.object({
@@ -125,6 +132,7 @@ const planChild = yup
     diets: listOf(oneOf(DIETS, 'Diet'), 'Diets', 8),
     languages: listOf(line('Language', 8), 'Languages', 8),
     hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
+    carePlan: yup.boolean().optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
   })
   .test(

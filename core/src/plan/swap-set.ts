@@ -1,0 +1,103 @@
+/**
+ * The smallest set of changes that clears a whole recipe for everyone at once (one pot for all), solved exactly: every line
+ * that lists what somebody must not have gets one option; over all choices, least (1) lines left stuck, (2) packets to read,
+ * (3) rows of lesser confidence, (4) foods brought in. Depth-first over the lines with a bound; options are few.
+ */
+import { foodName } from '../food/foods'
+import { swapsFor, type Swap } from '../food/swaps'
+import type { RecipeLine } from '../recipe/recipe'
+import type { Decision } from './decision'
+import type { Start } from './draft'
+import { isHard, type Met } from './meetings'
+import type { SwapSet } from './plan'
+
+interface Option {
+  decision: Decision | null
+  stuck: boolean
+  /** Foods whose packets somebody needs read. */
+  packets: string[]
+  doubt: number
+  foods: number
+}
+
+/** @param meetings how a food meets the children present */
+export function smallestSet(
+  start: Start,
+  decisions: readonly Decision[],
+  meetings: (food: string) => Met[],
+): SwapSet | null {
+  const settled = new Set(
+    decisions.flatMap((d) => (d.kind === 'swap' || d.kind === 'leave-out' ? [d.line] : [])),
+  )
+  const hard = start.recipe.lines.filter((l) => !settled.has(l.id) && meetings(l.food).some(isHard))
+  if (hard.length === 0) return null
+  const fixed = start.recipe.lines.filter((l) => !hard.includes(l)).flatMap((l) => toRead([l.food], meetings))
+  const best = search(
+    hard.map((l) => optionsFor(l, meetings)),
+    new Set(fixed),
+  )
+  const name = (id: string): string => foodName(start.foods.of(id))
+  return {
+    decisions: best.flatMap((o) => (o.decision ? [o.decision] : [])),
+    stuck: hard.filter((_, i) => best[i]?.stuck).map((l) => name(l.food)),
+    packets: [...new Set([...fixed, ...best.flatMap((o) => o.packets)])].map(name),
+  }
+}
+
+const toRead = (foods: readonly string[], meetings: (food: string) => Met[]): string[] =>
+  foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))
+
+/** The swaps of a line that list nothing for anyone who must not have it. */
+export const clearSwaps = (line: RecipeLine, meetings: (food: string) => Met[]): Swap[] =>
+  swapsFor(line.food, line.role, line.unit).filter((s) => !s.parts.some((p) => meetings(p.food).some(isHard)))
+
+function optionsFor(line: RecipeLine, meetings: (food: string) => Met[]): Option[] {
+  const swaps = clearSwaps(line, meetings).map((swap): Option => ({
+    decision: { kind: 'swap', line: line.id, swap: swap.id },
+    stuck: false,
+    packets: toRead(
+      swap.parts.map((p) => p.food),
+      meetings,
+    ),
+    doubt: swap.confidence === 'H' ? 0 : 1,
+    foods: swap.parts.length,
+  }))
+  const out: Option[] = line.optional
+    ? [{ decision: { kind: 'leave-out', line: line.id }, stuck: false, packets: [], doubt: 1, foods: 0 }]
+    : []
+  const all = [...swaps, ...out]
+  return all.length > 0 ? all : [{ decision: null, stuck: true, packets: [], doubt: 0, foods: 0 }]
+}
+
+type Cost = readonly [number, number, number, number]
+const below = (a: Cost, b: Cost): boolean => {
+  for (let i = 0; i < a.length; i++) if (a[i] !== b[i]) return (a[i] ?? 0) < (b[i] ?? 0)
+  return false
+}
+
+function search(lines: readonly Option[][], read: ReadonlySet<string>): Option[] {
+  let best: Option[] = []
+  let bound: Cost = [Infinity, Infinity, Infinity, Infinity]
+  const chosen: Option[] = []
+  const walk = (at: number, packets: ReadonlySet<string>, cost: Cost): void => {
+    if (!below(cost, bound)) return
+    if (at === lines.length) {
+      bound = cost
+      best = [...chosen]
+      return
+    }
+    for (const option of lines[at] ?? []) {
+      const next = new Set([...packets, ...option.packets])
+      chosen.push(option)
+      walk(at + 1, next, [
+        cost[0] + (option.stuck ? 1 : 0),
+        next.size,
+        cost[2] + option.doubt,
+        cost[3] + option.foods,
+      ])
+      chosen.pop()
+    }
+  }
+  walk(0, read, [0, read.size, 0, 0])
+  return best
+}
