@@ -104,6 +104,11 @@ export async function swapTheMilk(page: Page): Promise<void> {
 export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Petra Vance' }).click()
   await page.getByRole('button', { name: 'Hands washed' }).click()
+  await page.getByRole('button', { name: 'all of them' }).click()
+  await page.getByRole('button', { name: 'Petra Vance' }).click()
+  await page.getByRole('button', { name: 'We know the plans' }).click()
+  await expect(page.getByText(/Still missing: not read yet: .*two names/)).toBeVisible()
+  await page.getByRole('button', { name: 'all of them' }).click()
   await page.getByRole('button', { name: 'Petra Vance' }).click()
   await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
   await page.getByRole('button', { name: 'We read them all' }).click()

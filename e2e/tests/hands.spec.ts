@@ -87,6 +87,103 @@ test('an unread packet is a stop until two adults read it', async ({ page }) => 
   await expect(page.getByRole('main')).toContainText('read by Tomasz Reil and Farida Quill')
 })
 
+test('a guest five minutes before: re-checked at once, swapped, read, signed, and the sheet prints', async ({
+  page,
+}) => {
+  await signIn(page, house, 'tomasz')
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  const settle = page.getByRole('complementary')
+  await page.getByRole('link', { name: 'check', exact: true }).click()
+  await page.getByRole('button', { name: /Make (this|these) change/ }).click()
+  await expect(settle.getByText(/Couscous lists wheat/)).toHaveCount(0)
+
+  await test.step('the guest, and one sentence on what that changes', async () => {
+    await page.getByRole('link', { name: 'who', exact: true }).click()
+    await page.getByRole('button', { name: 'Add a guest' }).click()
+    const dialog = page.getByRole('dialog')
+    await dialog.getByLabel('Nickname').fill('Jarek')
+    await dialog.getByLabel('Age').fill('4')
+    await dialog.getByRole('button', { name: 'sesame' }).click()
+    await dialog.getByRole('button', { name: 'egg' }).click()
+    await dialog.getByRole('button', { name: 'Add to the table' }).click()
+    await expect(page.getByRole('status')).toHaveText(
+      /Jarek came: .*(stop|packets).*amounts for \d+ instead of \d+/,
+    )
+  })
+
+  await test.step('every stop is settled: a change where there is one, else the packet, read by two', async () => {
+    const stops = settle.locator('li', { has: page.locator('.grade-stop') })
+    for (let round = 0; round < 12 && (await stops.count()) > 0; round++) {
+      const left = await stops.count()
+      const stop = stops.first()
+      const read = stop.getByRole('button', { name: /Read the packet/ })
+      if ((await read.count()) > 0) {
+        await read.click()
+        const dialog = page.getByRole('dialog')
+        await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
+        await dialog.getByLabel('Read along by').selectOption({ label: 'Farida Quill' })
+        await dialog.getByRole('button', { name: 'We read it today' }).click()
+        await expect(dialog).toHaveCount(0)
+      } else await stop.getByRole('button').first().click()
+      await expect(stops).toHaveCount(left - 1)
+    }
+    await expect(page.getByRole('button', { name: 'Cook' })).toBeEnabled()
+  })
+
+  await test.step('the sheet for the wall names the guest, and prints on one page', async () => {
+    await page.getByRole('link', { name: 'check', exact: true }).click()
+    await page.getByRole('link', { name: 'Sheet for the kitchen wall' }).click()
+    await expect(page.getByRole('row', { name: /Jarek.*sesame/ })).toContainText('egg')
+    for (const format of ['A4', 'Letter']) {
+      const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
+      expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(1)
+    }
+    await page.getByRole('link', { name: 'Back to Check' }).click()
+  })
+
+  await test.step('the gate opens after two sign-offs', async () => {
+    await page.getByRole('button', { name: 'Cook' }).click()
+    await page.getByRole('button', { name: 'next step' }).click()
+    await page.getByRole('button', { name: 'Tomasz Reil' }).click()
+    await page.getByRole('button', { name: 'Hands washed' }).click()
+    await page.getByRole('button', { name: 'all of them' }).click()
+    await page.getByRole('button', { name: 'Tomasz Reil' }).click()
+    const open = page.getByRole('button', { name: 'We read them all' })
+    await expect(open).toBeDisabled()
+    await page.getByRole('button', { name: 'Farida Quill' }).click()
+    await open.click()
+    await expect(page.getByRole('heading', { name: /Every packet/ })).toHaveCount(0)
+  })
+})
+
+test('a packet of the register is read, and is out of date when its words change', async ({ page }) => {
+  await signIn(page, house)
+  await page.getByRole('link', { name: 'Cupboard', exact: true }).click()
+  const seeds = page.locator('li', { hasText: 'Estuary sunflower seeds' })
+  await expect(seeds).toContainText('not read yet')
+  await seeds.getByRole('button', { name: /^Read / }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.locator('mark', { hasText: 'SESAME' })).toBeVisible()
+  await dialog.getByLabel('Read aloud by').selectOption({ label: 'Petra Vance' })
+  await dialog.getByLabel('Read along by').selectOption({ label: 'Petra Vance, a second time' })
+  await dialog.getByRole('button', { name: 'We read it today' }).click()
+  await expect(seeds).toContainText('read today by Petra Vance and Petra Vance')
+  await seeds.getByRole('button', { name: /^Words of / }).click()
+  await dialog.getByLabel('All words of the label').fill('Sunflower seeds, flurbinate. May contain milk.')
+  await expect(dialog.getByText('flurbinate: ask about these too')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep this packet' }).click()
+  await expect(seeds).toContainText('out of date: the words have changed since it was read')
+  await page.getByRole('button', { name: 'Add a packet' }).click()
+  await dialog.getByLabel('or type it').fill('9999')
+  await dialog.getByRole('button', { name: 'Scan' }).click()
+  await expect(dialog.getByText(/No packet has the code ‘9999’/)).toBeVisible()
+  await dialog.getByLabel('Pick a code').selectOption('4680-109')
+  await expect(dialog.getByLabel('Name on the packet')).toHaveValue('Green pesto, 190 g')
+})
+
 test('nobody at the table is said in words, and mended', async ({ page }) => {
   await signIn(page, house, 'alder')
   await page

@@ -80,6 +80,16 @@ test('the views of a session', async () => {
   }
 })
 
+test('the sheet for the wall and a packet', async () => {
+  await page.goto(`${session}/sheet`)
+  await expect(page.getByRole('table')).toBeVisible()
+  await looksRight()
+  await page.goto(`${house.address}/cupboard`)
+  await page.getByRole('button', { name: /^Words of Kuchnia/ }).click()
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
+  await looksRight()
+})
+
 test('the dialogs', async () => {
   await page.goto(`${session}/weave`)
   await page

@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http'
 import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
+import { packetRoutes } from './routes/packets'
 import { recordRoutes } from './routes/record'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
@@ -88,6 +89,7 @@ function api(house: House): express.Router {
   })
   router.use(signInRoutes(house))
   router.use('/sessions', sessionRoutes(house))
+  router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use(settingRoutes(house))
   router.use(unknownRoute)

@@ -58,6 +58,11 @@ export function makeRouter(): Router {
         meta: { title: 'Cook', table: true },
       },
       {
+        path: '/session/:id/sheet',
+        component: () => import('./session/WallSheet.vue'),
+        meta: { title: 'Sheet for the kitchen wall' },
+      },
+      {
         path: '/session/:id/finish',
         component: () => import('./table/Finish.vue'),
         meta: { title: 'Finish' },

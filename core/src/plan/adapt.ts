@@ -3,7 +3,7 @@
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
 import { factorBetween, scale } from '../amount/scale'
-import { amountText } from '../amount/show'
+import { amountText, isRounded } from '../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../food/swaps'
 import { foodName, isUnknown } from '../food/foods'
 import { allergenName } from '../food/allergens'
@@ -207,7 +207,10 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }:
     if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
     return [{ swap, open: swap.parts.flatMap((part) => meetings(part.food)).filter((m) => m.grade !== null) }]
   })
-  offers.sort((a, b) => a.open.length - b.open.length)
+  // The fewest packets first; then amounts that measures can make.
+  const uneven = (swap: Swap): number =>
+    applySwap(swap, original.amount, original.unit).filter((p) => isRounded(p.amount)).length
+  offers.sort((a, b) => a.open.length - b.open.length || uneven(a.swap) - uneven(b.swap))
   return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, start))
 }
 

@@ -61,6 +61,8 @@ export function inputsOf({
 
 export interface StoredSetting {
   name: string
+  /** One of the demo's settings: there the scanner stand-in counts. */
+  demo?: boolean
   rules: HouseRules
   kit: Kit
   foods: FoodFact[]

@@ -84,6 +84,8 @@ const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
     gate: oneOf(GATES, 'Gate'),
     step: line('Step', 120).optional(),
     by: listOf(id('Adult'), 'By', 4, 1),
+    foods: listOf(line('Food', 120), 'Foods', 80).optional().default(undefined),
+    children: listOf(id('Child'), 'Children', MAX_CHILDREN).optional().default(undefined),
   }),
   step: yup.object({ step: word('Step') }),
   turn: yup.object({ turn: word('Turn'), child: word('Child') }),

@@ -16,7 +16,7 @@ export const EVENT_KINDS = [
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
-export const GATES = ['hands', 'packets', 'stand'] as const
+export const GATES = ['hands', 'plans', 'packets', 'stand'] as const
 export type Gate = (typeof GATES)[number]
 
 export const TASTES = ['more', 'tried', 'not-today'] as const
@@ -29,7 +29,8 @@ export const TASTE_WORDS: Record<Taste, string> = {
 
 export type EventBody =
   | { kind: 'begin'; body: Record<string, never> }
-  | { kind: 'gate'; body: { gate: Gate; step?: string; by: string[] } }
+  /** `foods`: the packets that were read; `children`: those whose care plans were acknowledged. */
+  | { kind: 'gate'; body: { gate: Gate; step?: string; by: string[]; foods?: string[]; children?: string[] } }
   | { kind: 'step'; body: { step: string } }
   | { kind: 'turn'; body: { turn: string; child: string } }
   | { kind: 'skip'; body: { turn: string; child: string } }

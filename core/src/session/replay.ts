@@ -24,7 +24,15 @@ export interface TableState {
   /** The step the table is at; null before the first. */
   step: string | null
   stepsSeen: string[]
-  gates: { gate: Gate; step?: string; by: string[]; at: string; event: string }[]
+  gates: {
+    gate: Gate
+    step?: string
+    by: string[]
+    foods?: string[]
+    children?: string[]
+    at: string
+    event: string
+  }[]
   turns: Record<string, TurnState>
   timers: TimerState[]
   notes: { text: string; child?: string; at: string; by?: string }[]

@@ -80,6 +80,7 @@ export const nextTurn = (tasks: readonly TableTask[]): { task: TableTask; turn: 
 
 export type GateNeed =
   | { gate: 'hands'; says: string }
+  | { gate: 'plans'; says: string; children: string[] }
   | { gate: 'packets'; says: string; foods: string[] }
   | { gate: 'stand'; step: string; says: string; adults: string[] }
 
@@ -88,14 +89,30 @@ export function openGates(plan: Plan, state: TableState, step: string): GateNeed
   const passed = (gate: string, at?: string): boolean =>
     state.gates.some((g) => g.gate === gate && (!at || g.step === at))
   const needs: GateNeed[] = []
+  const covered = (gate: string, what: 'foods' | 'children'): Set<string> =>
+    new Set(state.gates.filter((g) => g.gate === gate).flatMap((g) => g[what] ?? []))
   const foods = [...new Set(plan.bowls.flatMap((b) => b.lines.map((l) => l.name)))].filter(
     (f) => f !== 'water',
   )
   const first = plan.schedule[0]?.step
   if (step !== first && !passed('hands'))
     needs.push({ gate: 'hands', says: 'Hands washed: every child, every adult.' })
-  if (step !== first && !passed('packets')) {
-    needs.push({ gate: 'packets', says: 'Every packet on the table read today, by two adults.', foods })
+  const planned = plan.children.filter((c) => c.plan).map((c) => c.id)
+  const known = covered('plans', 'children')
+  if (step !== first && planned.some((c) => !known.has(c))) {
+    needs.push({
+      gate: 'plans',
+      says: 'Care plans known, medicines in reach.',
+      children: planned.filter((c) => !known.has(c)),
+    })
+  }
+  const read = covered('packets', 'foods')
+  if (step !== first && foods.some((f) => !read.has(f))) {
+    needs.push({
+      gate: 'packets',
+      says: 'Every packet on the table read today, by two adults.',
+      foods: foods.filter((f) => !read.has(f)),
+    })
   }
   const risky = plan.tasks.filter((t) => t.step === step && t.hazard)
   if (risky.length > 0 && !passed('stand', step)) {

@@ -99,11 +99,21 @@ describe('the table', () => {
     expect(openGates(plan, none, 'fill').map((g) => g.gate)).toEqual(['hands', 'packets'])
     const passed = replay([
       event({ kind: 'gate', body: { gate: 'hands', by: ['petra'] } }, 1),
-      event({ kind: 'gate', body: { gate: 'packets', by: ['petra', 'gwenda'] } }, 2),
+      event({ kind: 'gate', body: { gate: 'packets', by: ['petra', 'gwenda'], foods: ['plain flour'] } }, 2),
     ])
-    expect(openGates(plan, passed, 'fill')).toEqual([])
-    expect(openGates(plan, passed, 'snip').map((g) => g.gate)).toEqual(['stand'])
-    expect(openGates(plan, passed, 'bake').map((g) => g.gate)).toEqual(['stand'])
+    const left = openGates(plan, passed, 'fill')[0]
+    expect(left?.gate === 'packets' && left.foods).toEqual(['bicarbonate of soda', 'chives', 'buttermilk'])
+    const all = left?.gate === 'packets' ? left.foods : []
+    const passedAll = replay([
+      event({ kind: 'gate', body: { gate: 'hands', by: ['petra'] } }, 1),
+      event(
+        { kind: 'gate', body: { gate: 'packets', by: ['petra', 'gwenda'], foods: ['plain flour', ...all] } },
+        2,
+      ),
+    ])
+    expect(openGates(plan, passedAll, 'fill')).toEqual([])
+    expect(openGates(plan, passedAll, 'snip').map((g) => g.gate)).toEqual(['stand'])
+    expect(openGates(plan, passedAll, 'bake').map((g) => g.gate)).toEqual(['stand'])
   })
 })
 

@@ -15,19 +15,21 @@ export async function createSetting(
   name: string,
   rules: HouseRules,
   kit: Kit,
+  demo = false,
 ): Promise<void> {
-  await db.query('insert into settings (id, name, rules, kit) values ($1, $2, $3, $4)', [
+  await db.query('insert into settings (id, name, rules, kit, demo) values ($1, $2, $3, $4, $5)', [
     id,
     name,
     JSON.stringify(rules),
     JSON.stringify(kit),
+    demo,
   ])
   await db.query('insert into door (setting_id) values ($1)', [id])
 }
 
 export async function getSetting(db: Db): Promise<StoredSetting> {
-  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit }>(
-    'select name, rules, kit from settings',
+  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit; demo: boolean }>(
+    'select name, rules, kit, demo from settings',
   )
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')

@@ -1,7 +1,9 @@
 /** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
 import { randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
-import { inputsOf, SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
+import { digest, inputsOf, SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
+import demoPackets from '@lea/core/data/demo-packets.json'
+import { addReading, savePacket } from '../db/packets'
 import { saveAdult, saveChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
@@ -38,7 +40,7 @@ async function loadSetting(
 ): Promise<void> {
   const kit = startingKit(demo.kind)
   kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
-  await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit)
+  await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit, true)
   const adults: string[] = []
   for (const a of demo.adults) {
     const id = randomUUID()
@@ -59,6 +61,7 @@ async function loadSetting(
     recipes.set(recipe.id, id)
     await saveRecipe(db, setting, id, recipe)
   }
+  await loadPackets(db, setting, adults)
   const session = (recipe: string, date: string, start: string, until: string): StoredSession => ({
     id: randomUUID(),
     recipe: recipes.get(recipe) ?? '',
@@ -78,6 +81,17 @@ async function loadSetting(
   for (const a of demo.ahead) {
     const next = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, next.id, inputsOf(next))
+  }
+}
+
+/** The brandless packets of the demo: some were read, one was never. */
+async function loadPackets(db: Db, setting: string, adults: string[]): Promise<void> {
+  for (const [i, packet] of demoPackets.packets.entries()) {
+    const id = randomUUID()
+    await savePacket(db, setting, id, { ...packet, simulated: false })
+    const readBy = [adults[0] ?? '', adults[1] ?? adults[0] ?? '']
+    if (i % 3 !== 2)
+      await addReading(db, setting, { id: randomUUID(), packet: id, digest: digest(packet.label), readBy })
   }
 }
 

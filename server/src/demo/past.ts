@@ -72,7 +72,13 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
       const by = need.gate === 'packets' ? adults.slice(0, 2) : adults.slice(0, 1)
       add(step.start, {
         kind: 'gate',
-        body: { gate: need.gate, by, ...(need.gate === 'stand' && { step: step.step }) },
+        body: {
+          gate: need.gate,
+          by,
+          ...(need.gate === 'stand' && { step: step.step }),
+          ...(need.gate === 'packets' && { foods: need.foods }),
+          ...(need.gate === 'plans' && { children: need.children }),
+        },
       })
     }
     add(step.start, { kind: 'step', body: { step: step.step } })

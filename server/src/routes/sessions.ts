@@ -14,6 +14,7 @@ import {
 import * as yup from 'yup'
 import type { House } from '../house'
 import { listAdults, listChildren, writeAudit } from '../db/people'
+import { simulatedPackets } from '../db/packets'
 import { inSetting, type Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'
 import * as store from '../db/sessions'
@@ -86,6 +87,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
     const { decisions } = await read(decisionsSchema, req.body)
     await run(req, async (db) => {
       const session = planned(await find(db, req, true))
+      await refuseSimulated(db, decisions)
       await store.saveDecisions(db, session.id, decisions)
       const cleared = decisions.filter((d) => d.kind === 'clear').length
       const before = session.decisions.filter((d) => d.kind === 'clear').length
@@ -183,6 +185,15 @@ async function mustExist(
   const adults = new Set((await listAdults(db)).map((a) => a.id))
   if (input.adults.some((id) => !adults.has(id)))
     throw new Fault(400, 'an adult is not there (any more)', 'adults')
+}
+
+/** A packet that the scanner stand-in made never counts as read outside the demo. */
+async function refuseSimulated(db: Db, decisions: readonly Decision[]): Promise<void> {
+  const used = decisions.flatMap((d) => (d.kind === 'packet' && d.packet ? [d.packet] : []))
+  if (used.length === 0 || (await getSetting(db)).demo) return
+  const simulated = await simulatedPackets(db)
+  if (used.some((id) => simulated.has(id)))
+    throw new Fault(409, 'a packet of the scanner stand-in never counts as read', 'decisions')
 }
 
 /** The request of a stored session, from the same inputs that the browser has. */

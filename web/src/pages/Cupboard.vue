@@ -6,6 +6,7 @@ import { inWords } from '../api'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useHouse } from '../stores/house'
+import PacketRegister from '../packets/PacketRegister.vue'
 import FoodForm from './FoodForm.vue'
 
 const house = useHouse()
@@ -59,7 +60,7 @@ async function addFood(food: FoodFact): Promise<void> {
 
 <template>
   <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-[1fr_2fr]">
-    <section aria-labelledby="box">
+    <section aria-labelledby="box" class="min-w-0">
       <h1 class="mb-3 text-3xl">Cupboard</h1>
       <Notice v-if="fault || house.fault" tone="fault" class="mb-3">{{ fault || house.fault }}</Notice>
       <h2 id="box" class="mb-2 text-xl">Measures in the box</h2>
@@ -108,41 +109,44 @@ async function addFood(food: FoodFact): Promise<void> {
         <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
       </form>
     </section>
-    <section aria-labelledby="foods">
-      <div class="mb-2 flex flex-wrap items-end gap-3">
-        <h2 id="foods" class="text-xl">Foods: {{ found.length }}</h2>
-        <label class="ml-auto font-semibold"
-          >Find <input v-model="search" type="search" class="field !inline-block !w-52 font-normal"
-        /></label>
-        <button type="button" class="btn" @click="adding = true">Add a food</button>
-      </div>
-      <p class="mb-2 text-sm text-soft">
-        Typical recipes, from memory. The packet in hand always comes first.
-      </p>
-      <Notice v-if="found.length === 0"
-        >Lea does not know that food. In a recipe it will be asked about for every concern; or add it
-        here.</Notice
-      >
-      <ul class="patch max-h-[70vh] overflow-y-auto" tabindex="0" aria-label="Foods">
-        <li v-for="f in found" :key="f.id" class="border-b border-line px-3 py-1.5">
-          <span class="font-semibold">{{ f.name }}</span>
-          <span v-if="f.id.startsWith('own:')" class="ml-1 rounded-sm border border-ink px-1 text-xs"
-            >own</span
-          >
-          <span v-if="f.compound" class="ml-1 rounded-sm border border-line px-1 text-xs"
-            >depends on the packet</span
-          >
-          <span class="block text-sm">
-            <template v-if="holds(f)">holds {{ holds(f) }}</template
-            ><template v-if="holds(f) && may(f)">; </template
-            ><template v-if="may(f)">may hold {{ may(f) }}</template
-            ><span v-if="!holds(f) && !may(f)" class="text-soft"
-              >nothing of the list found in the typical recipe</span
+    <div class="grid min-w-0 content-start gap-6">
+      <PacketRegister />
+      <section aria-labelledby="foods">
+        <div class="mb-2 flex flex-wrap items-end gap-3">
+          <h2 id="foods" class="text-xl">Foods: {{ found.length }}</h2>
+          <label class="ml-auto font-semibold"
+            >Find <input v-model="search" type="search" class="field !inline-block !w-52 font-normal"
+          /></label>
+          <button type="button" class="btn" @click="adding = true">Add a food</button>
+        </div>
+        <p class="mb-2 text-sm text-soft">
+          Typical recipes, from memory. The packet in hand always comes first.
+        </p>
+        <Notice v-if="found.length === 0"
+          >Lea does not know that food. In a recipe it will be asked about for every concern; or add it
+          here.</Notice
+        >
+        <ul class="patch max-h-[26rem] overflow-y-auto" tabindex="0" aria-label="Foods">
+          <li v-for="f in found" :key="f.id" class="border-b border-line px-3 py-1.5">
+            <span class="font-semibold">{{ f.name }}</span>
+            <span v-if="f.id.startsWith('own:')" class="ml-1 rounded-sm border border-ink px-1 text-xs"
+              >own</span
             >
-          </span>
-        </li>
-      </ul>
-    </section>
+            <span v-if="f.compound" class="ml-1 rounded-sm border border-line px-1 text-xs"
+              >depends on the packet</span
+            >
+            <span class="block text-sm">
+              <template v-if="holds(f)">holds {{ holds(f) }}</template
+              ><template v-if="holds(f) && may(f)">; </template
+              ><template v-if="may(f)">may hold {{ may(f) }}</template
+              ><span v-if="!holds(f) && !may(f)" class="text-soft"
+                >nothing of the list found in the typical recipe</span
+              >
+            </span>
+          </li>
+        </ul>
+      </section>
+    </div>
     <FoodForm v-if="adding" @add="addFood" @close="adding = false" />
   </main>
 </template>

@@ -29,7 +29,12 @@ onMounted(async () => {
 const nameOf = (id: string): string => house.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
 const say = (text: string): string =>
   fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
-const GATES = { hands: 'Hands washed', packets: 'Packets read', stand: 'Adult in place' }
+const GATES = {
+  hands: 'Hands washed',
+  packets: 'Packets read',
+  plans: 'Care plans known',
+  stand: 'Adult in place',
+}
 const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
 </script>
 

@@ -115,6 +115,9 @@ const people = computed(() => [
           <h2 class="text-xl">Children: {{ present.length }}</h2>
           <button type="button" class="btn" :disabled="locked" @click="adding = true">Add a guest</button>
         </div>
+        <p v-if="session.changed" class="mb-2 border-l-4 border-ink pl-3 font-semibold" role="status">
+          {{ session.say(session.changed) }}
+        </p>
         <p v-if="people.length === 0" class="text-soft">
           No child is on the roster yet.
           <RouterLink class="underline" to="/children">Add children</RouterLink>, or add a guest.

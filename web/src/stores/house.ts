@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
+  digest,
   foodBook,
   type FoodFact,
   type HouseRules,
@@ -8,6 +9,7 @@ import {
   type Recipe,
   type StoredAdult,
   type StoredChild,
+  type StoredPacket,
   type StoredSession,
   type StoredSetting,
 } from '@lea/core'
@@ -28,22 +30,25 @@ export const useHouse = defineStore('house', () => {
   const children = shallowRef<StoredChild[]>([])
   const recipes = shallowRef<RecipeRow[]>([])
   const sessions = shallowRef<StoredSession[]>([])
+  const packets = shallowRef<StoredPacket[]>([])
   const fault = ref('')
   const loaded = ref(false)
 
   async function load(): Promise<void> {
     fault.value = ''
     try {
-      const [s, c, r, d] = await Promise.all([
+      const [s, c, r, d, p] = await Promise.all([
         api<SettingAnswer>('GET', '/setting'),
         api<StoredChild[]>('GET', '/children'),
         api<RecipeRow[]>('GET', '/recipes'),
         api<StoredSession[]>('GET', '/sessions'),
+        api<StoredPacket[]>('GET', '/packets'),
       ])
       setting.value = s
       children.value = c
       recipes.value = r
       sessions.value = d
+      packets.value = p
       loaded.value = true
     } catch (e) {
       fault.value = inWords(e)
@@ -90,6 +95,22 @@ export const useHouse = defineStore('house', () => {
     await api('POST', '/setting/foods', food)
     await load()
   }
+  const savePacket = async (input: object, id?: string): Promise<StoredPacket> => {
+    const packet = await api<StoredPacket>(id ? 'PUT' : 'POST', id ? `/packets/${id}` : '/packets', input)
+    packets.value = [...packets.value.filter((p) => p.id !== packet.id), packet].sort(byName)
+    return packet
+  }
+  const removePacket = async (id: string): Promise<void> => {
+    await api('DELETE', `/packets/${id}`)
+    packets.value = packets.value.filter((p) => p.id !== id)
+  }
+  const signPacket = async (packet: StoredPacket, readBy: string[]): Promise<void> => {
+    const signed = await api<StoredPacket>('POST', `/packets/${packet.id}/readings`, {
+      readBy,
+      digest: digest(packet.label),
+    })
+    packets.value = packets.value.map((p) => (p.id === signed.id ? signed : p))
+  }
   const addSession = async (input: object): Promise<string> => {
     const session = await api<StoredSession>('POST', '/sessions', input)
     sessions.value = [...sessions.value, session]
@@ -116,5 +137,11 @@ export const useHouse = defineStore('house', () => {
     saveRules,
     saveFood,
     addSession,
+    packets,
+    savePacket,
+    removePacket,
+    signPacket,
   }
 })
+
+const byName = (a: StoredPacket, b: StoredPacket): number => a.name.localeCompare(b.name)

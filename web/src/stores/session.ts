@@ -8,6 +8,7 @@ import {
   inputsOf,
   openStops,
   undecide,
+  whatChanged,
   type Decision,
   type Plan,
   type PlanRequest,
@@ -27,6 +28,8 @@ export const useSession = defineStore('session', () => {
   const saveFault = ref('')
   const working = ref(false)
   const bowl = ref('')
+  /** What the last change of who comes has changed, in one sentence (names as tokens). */
+  const changed = ref('')
   let asked = 0
 
   const names = computed(
@@ -77,6 +80,7 @@ export const useSession = defineStore('session', () => {
       plan.value = null
       planFault.value = ''
       bowl.value = ''
+      changed.value = ''
     }
     saveFault.value = ''
     await house.load()
@@ -89,6 +93,10 @@ export const useSession = defineStore('session', () => {
       planFault.value = inWords(fault)
     }
   }
+
+  /** Several decisions at once: the smallest set of swaps. */
+  const chooseAll = (decisions: readonly Decision[]): Promise<void> =>
+    keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
 
   async function keepDecisions(decisions: Decision[]): Promise<void> {
     const before = stored.value
@@ -111,8 +119,10 @@ export const useSession = defineStore('session', () => {
   async function change(inputs: Partial<SessionInputs>): Promise<void> {
     const before = stored.value
     if (!before) return
+    const was = plan.value
     stored.value = { ...before, ...inputs }
     await recompute()
+    if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
     saveFault.value = ''
     const { id } = stored.value
     try {
@@ -154,6 +164,7 @@ export const useSession = defineStore('session', () => {
     saveFault,
     working,
     bowl,
+    changed,
     names,
     stops,
     frozen,
@@ -161,6 +172,7 @@ export const useSession = defineStore('session', () => {
     nameOf,
     open,
     choose,
+    chooseAll,
     takeBack,
     change,
     cook,

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
-import { computed, reactive, ref } from 'vue'
-import { ALLERGENS, allergenName, type Plan } from '@lea/core'
+import { computed, reactive, ref, watch } from 'vue'
+import { ALLERGENS, allergenName, packetWords, type Plan, type StoredPacket } from '@lea/core'
+import { inWords } from '../api'
+import LabelText from '../packets/LabelText.vue'
+import PacketForm from '../packets/PacketForm.vue'
+import SignPair from '../packets/SignPair.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
@@ -32,20 +36,52 @@ const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, 
 const wordOf = (id: string): string => (id.startsWith('diet:') ? `not ${id.slice(5)}` : allergenName(id))
 const foodWord = computed(() => house.foods.of(props.food).name)
 
+/** The packet of the register that is in the hand, where it is there. */
+const mine = computed(() => house.packets.filter((p) => p.food === props.food))
+const packetId = ref(before?.kind === 'packet' ? (before.packet ?? '') : '')
+const packet = computed(() => mine.value.find((p) => p.id === packetId.value) ?? null)
+const words = computed(() => (packet.value ? packetWords(packet.value.label) : null))
+const asksSettled = ref(false)
+const adding = ref(false)
+function take(): void {
+  asksSettled.value = false
+  for (const id of asked.value.filter((x) => !x.startsWith('diet:'))) found[id] = ''
+  for (const id of words.value?.may ?? []) found[id] = 'may'
+  for (const id of words.value?.lists ?? []) found[id] = 'lists'
+}
+watch(packet, take)
+function added(made: StoredPacket): void {
+  adding.value = false
+  packetId.value = made.id
+}
+
 async function sign(): Promise<void> {
   if (!first.value || !second.value) {
     fault.value = 'Two adults sign; an adult alone reads it twice and signs twice.'
     return
   }
-  const of = (meeting: string): string[] => asked.value.filter((id) => found[id] === meeting)
+  const of = (meeting: string): string[] => Object.keys(found).filter((id) => found[id] === meeting)
+  const open = asksSettled.value ? [] : (words.value?.open ?? [])
+  // A whole text was read for everything that Lea knows; a list of ticks only for what was ticked through.
+  const lookedFor = packet.value ? [...new Set([...asked.value, ...ALLERGENS.map((a) => a.id)])] : asked.value
+  try {
+    if (packet.value) await house.signPacket(packet.value, [first.value, second.value])
+  } catch (e) {
+    fault.value = inWords(e)
+    return
+  }
   await session.choose({
     kind: 'packet',
     food: props.food,
     lists: of('lists'),
     may: of('may'),
-    lookedFor: asked.value,
+    lookedFor: packet.value
+      ? lookedFor.filter((id) => !id.startsWith('diet:') || props.lookFor.includes(id))
+      : lookedFor,
     readBy: [first.value, second.value],
     at: new Date().toISOString(),
+    ...(packet.value && { packet: packet.value.id, text: packet.value.label }),
+    ...(open.length > 0 && { open }),
   })
   emit('close')
 }
@@ -57,6 +93,25 @@ async function sign(): Promise<void> {
       One reads the whole label aloud, the other follows along. Tick what it <strong>lists</strong> and what
       it <strong>may contain</strong>. Lea cannot see the packet: it believes you.
     </p>
+    <div class="mb-3 flex flex-wrap items-end gap-3">
+      <label class="font-semibold"
+        >The packet in your hand
+        <select v-model="packetId" class="field mt-1 font-normal">
+          <option value="">
+            {{ mine.length > 0 ? 'not one of these: tick below' : 'none in the register: tick below' }}
+          </option>
+          <option v-for="p in mine" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </select></label
+      >
+      <button type="button" class="btn" @click="adding = true">Put in its words</button>
+    </div>
+    <section v-if="packet" class="patch mb-3 p-3" aria-label="What Lea reads on it">
+      <LabelText :text="packet.label" />
+      <label v-if="words && words.open.length > 0" class="mt-2 flex items-start gap-2 font-semibold"
+        ><input v-model="asksSettled" type="checkbox" class="mt-0.5 size-5 shrink-0" />We asked the maker or
+        the family about the words to ask about, and they hold nothing that this table must not have</label
+      >
+    </section>
     <fieldset class="mb-4">
       <legend class="sr-only">What stands on the packet</legend>
       <div class="grid gap-x-6 sm:grid-cols-2">
@@ -90,25 +145,9 @@ async function sign(): Promise<void> {
         </div>
       </div>
     </fieldset>
-    <div class="mb-3 grid gap-3 sm:grid-cols-2">
-      <label class="font-semibold"
-        >Read aloud by
-        <select v-model="first" class="field mt-1 font-normal">
-          <option value="" disabled>choose</option>
-          <option v-for="a in adults" :key="a.id" :value="a.id">{{ a.name }}</option>
-        </select></label
-      >
-      <label class="font-semibold"
-        >Read along by
-        <select v-model="second" class="field mt-1 font-normal">
-          <option value="" disabled>choose</option>
-          <option v-for="a in adults" :key="a.id" :value="a.id">
-            {{ a.id === first ? `${a.name}, a second time` : a.name }}
-          </option>
-        </select></label
-      >
-    </div>
+    <SignPair v-model:first="first" v-model:second="second" class="mb-3" :adults="adults" />
     <p v-if="fault" role="alert" class="mb-2 font-semibold text-paprika">{{ fault }}</p>
     <button type="button" class="btn btn-main" @click="sign">We read it today</button>
+    <PacketForm v-if="adding" :packet="null" :food="food" @close="adding = false" @saved="added" />
   </Sheet>
 </template>

@@ -29,6 +29,9 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
     case 'read-packet':
       packet.value = action
       break
+    case 'choose-other':
+      await router.push({ path: `/session/${props.plan.session}/check`, query: { other: '1' } })
+      break
     case 'reason':
       reason.value = finding
       break
@@ -86,7 +89,7 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
             "
             @click="apply(row.findings[0], fix)"
           >
-            <span class="block font-semibold">{{ fix.label }}</span>
+            <span class="block font-semibold">{{ session.say(fix.label) }}</span>
             <span class="block text-xs"><Amount :text="fix.cost" /></span>
           </button>
         </div>
@@ -127,6 +130,9 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
         >
           <template v-if="d.kind === 'swap'">swap: {{ d.swap.replace('>', ' → ') }}</template>
           <template v-else-if="d.kind === 'leave-out'">left out: {{ d.line }}</template>
+          <template v-else-if="d.kind === 'apart'"
+            >own bowl: {{ d.children.map((c) => session.nameOf(c)).join(', ') }}</template
+          >
           <template v-else-if="d.kind === 'packet'">packet read: {{ d.food }}</template>
           <template v-else-if="d.kind === 'shape'"
             >prepared: {{ d.line }}, {{ d.shape.toLowerCase() }}</template

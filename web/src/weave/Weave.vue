@@ -131,8 +131,10 @@ const tab = (row: number, column: number): number =>
             >
               <Picture :name="c.picture" class="shrink-0" :class="c.step === open ? 'size-8' : 'size-5'" />
               <span class="min-w-0"
-                ><span class="block font-title font-bold leading-tight [overflow-wrap:anywhere]"
-                  :class="c.step === open ? 'text-base' : 'text-[0.8rem]'">{{ c.title }}</span
+                ><span
+                  class="block font-title font-bold leading-tight [overflow-wrap:anywhere]"
+                  :class="c.step === open ? 'text-base' : 'text-[0.8rem]'"
+                  >{{ c.title }}</span
                 ><span class="text-xs">{{
                   c.sitting > 1 ? 'next day' : c.passive && c.minutes > 240 ? 'overnight' : `${c.minutes} min`
                 }}</span></span

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+/** Recipes of the setting that fit these children: compiled one after another in the worker, with nothing listed against them. */
+import { onMounted, ref } from 'vue'
+import { assemble, openStops } from '@lea/core'
+import { useDoor } from '../stores/door'
+import { useHouse } from '../stores/house'
+import { useSession } from '../stores/session'
+import { compileInWorker } from '../workers/planner'
+
+const session = useSession()
+const house = useHouse()
+const door = useDoor()
+const found = ref<{ id: string; title: string; says: string }[]>([])
+const looking = ref(true)
+
+onMounted(async () => {
+  const stored = session.stored
+  if (!stored || !house.setting) return
+  for (const { id, recipe } of house.recipes.filter((r) => r.id !== stored.recipe)) {
+    const request = assemble(
+      { ...stored, recipe: id, decisions: [] },
+      { setting: house.setting, recipe, children: house.children, adults: house.adults },
+    )
+    const answer = await compileInWorker(request)
+    if (!('plan' in answer) || (answer.plan.swapSet?.stuck.length ?? 0) > 0) continue
+    const changes = answer.plan.swapSet?.decisions.length ?? 0
+    const stops = openStops(answer.plan).length
+    const says =
+      stops === 0
+        ? 'no stop'
+        : changes > 0
+          ? `${changes} ${changes === 1 ? 'swap clears' : 'swaps clear'} what it lists`
+          : `${stops} to settle, none that needs a swap`
+    found.value = [...found.value, { id, title: recipe.title, says }]
+  }
+  looking.value = false
+})
+</script>
+
+<template>
+  <section aria-labelledby="other" class="patch p-4">
+    <h2 id="other" class="text-xl">Make something else</h2>
+    <p v-if="looking" role="status" class="text-sm text-soft">Trying your recipes with these children …</p>
+    <p v-else-if="found.length === 0">None of your recipes fits all of these children. An own bowl may.</p>
+    <ul>
+      <li
+        v-for="r in found"
+        :key="r.id"
+        class="flex flex-wrap items-center gap-3 border-t border-line py-1.5"
+      >
+        <span class="font-semibold">{{ r.title }}</span><span class="text-sm text-soft">{{ r.says }}</span>
+        <button
+          v-if="door.isLeader() && !session.frozen"
+          type="button"
+          class="btn ml-auto"
+          @click="session.change({ recipe: r.id })"
+        >
+          Make this instead
+        </button>
+      </li>
+    </ul>
+  </section>
+</template>
