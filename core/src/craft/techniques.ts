@@ -71,4 +71,5 @@ export function formFor(technique: Technique, months: number, knives: KnifeRule 
   return { kind: 'do', tool: rung?.tool ?? '', code: strict.code, perAdult: strict.children ?? 1 }
 }
 
-const ageFrom = (months: number): string => (months % 12 === 0 ? `${months / 12} years` : `${months} months`)
+const ageFrom = (months: number): string =>
+  months === 12 ? '1 year' : months % 12 === 0 ? `${months / 12} years` : `${months} months`

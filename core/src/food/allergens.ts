@@ -38,7 +38,8 @@ const PAIRS: Record<string, string> = {
 /** Groups within which an unnamed or a sibling member is a reason to ask. Source: IUIS, from memory. */
 const CROSS_REACTING = new Set(['tree-nuts', 'fish', 'crustaceans', 'molluscs'])
 
-export const parentOf = (id: string): string | null => BY_ID.get(id)?.parent?.split(' ')[0] ?? null
+const PARENTS = new Map(ALLERGENS.map((a) => [a.id, a.parent?.split(' ')[0] ?? null]))
+export const parentOf = (id: string): string | null => PARENTS.get(id) ?? null
 
 const isOrUnder = (id: string, group: string): boolean => {
   for (let at: string | null = id; at !== null; at = parentOf(at)) if (at === group) return true

@@ -40,8 +40,22 @@ const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
 
 /** The swaps for a food in a role whose ratio can be applied to an amount in `unit`. */
+const BY_FOOD = new Map<string, Swap[]>()
+for (const swap of SWAPS) BY_FOOD.set(swap.food, [...(BY_FOOD.get(swap.food) ?? []), swap])
+/** The table does not change: what fits a food, role and unit is worked out once. */
+const FITTING = new Map<string, Swap[]>()
+
 export function swapsFor(food: string, role: string, unit: string): Swap[] {
-  const fits = SWAPS.filter((s) => s.food === food && s.roles.includes(role) && inTable(s, 1, unit) !== null)
+  const key = `${food}/${role}/${unit}`
+  const known = FITTING.get(key)
+  if (known) return known
+  const found = fittingSwaps(food, role, unit)
+  FITTING.set(key, found)
+  return found
+}
+
+function fittingSwaps(food: string, role: string, unit: string): Swap[] {
+  const fits = (BY_FOOD.get(food) ?? []).filter((s) => s.roles.includes(role) && inTable(s, 1, unit) !== null)
   // The same foods may stand in by a cup and by weight: the first row that fits speaks.
   const seen = new Set<string>()
   return fits.filter((s) => {

@@ -13,7 +13,7 @@ import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Decision } from './decision'
 import type { Adapted, AdaptedLine, Pass, Start } from './draft'
 import { finding, nameToken, worst, type Finding, type Fix } from './finding'
-import { contactOf, isHard, meetingsOf, type Met } from './meetings'
+import { contactOf, gradedOf, hardOf, isHard, meetingsOf, type Met } from './meetings'
 import type { Check } from './plan'
 import type { PlanRequest } from './request'
 import { clearSwaps, smallestSet } from './swap-set'
@@ -23,6 +23,7 @@ export const adapt: Pass<Start, Adapted> = (start, request) => {
   const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions, bowls))
   const meetings = meetingsOf(start)
   const apart = new Set(bowls.find((b) => b.id === APART)?.children)
+  const around: Around = { start, request, meetings, apart: new Map() }
   const checks: Check[] = []
   const findings: Finding[] = []
   for (const line of lines) {
@@ -38,7 +39,7 @@ export const adapt: Pass<Start, Adapted> = (start, request) => {
         ...(contact && { contact }),
       })),
     )
-    const found = concernFinding(line, met, { start, request, meetings })
+    const found = concernFinding(line, met, around)
     if (found) findings.push(found)
   }
   const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings)
@@ -101,6 +102,8 @@ interface Around {
   start: Start
   request: PlanRequest
   meetings: (food: string) => Met[]
+  /** Swaps of an own bowl, by its children, worked out once. */
+  apart: Map<string, { line: string; swap: string }[] | null>
 }
 
 function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around): Finding | null {
@@ -133,7 +136,7 @@ function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around):
     source: isUnknown(food) ? 'not known' : `${food.source}, from memory`,
     fixes: fixesFor(line, touching, around),
     restsOn: [
-      touching,
+      touching.map((t) => [t.child, t.about, t.level, t.meeting, t.contact].join('|')),
       line.food,
       line.only,
       packet?.lists,
@@ -203,9 +206,9 @@ function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): 
 
 /** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
 function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }: Around): Fix[] {
-  const offers = clearSwaps(original, meetings).flatMap((swap) => {
+  const offers = clearSwaps(original, (food) => hardOf(meetings(food)).length > 0).flatMap((swap) => {
     if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
-    return [{ swap, open: swap.parts.flatMap((part) => meetings(part.food)).filter((m) => m.grade !== null) }]
+    return [{ swap, open: swap.parts.flatMap((part) => gradedOf(meetings(part.food))) }]
   })
   // The fewest packets first; then amounts that measures can make.
   const uneven = (swap: Swap): number =>
@@ -218,21 +221,18 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }:
  * An own bowl, apart, for the children whom this line stops: with a swap for every line that stops one of them. Not offered
  * where a care plan wants the food off the whole table, nor for everybody (that is one pot for all).
  */
-function apartFixes(touching: readonly Met[], { start, request, meetings }: Around): Fix[] {
+function apartFixes(touching: readonly Met[], around: Around): Fix[] {
+  const { start, request } = around
   const hard = touching.filter(isHard)
   const before = apartDecision(request.decisions)?.children ?? []
   const children = [...new Set([...before, ...hard.map((m) => m.child)])]
   if (hard.length === 0 || children.length >= start.people.length) return []
   if (hard.some((m) => contactOf(m).grade === 'stop')) return []
-  const theirs = (food: string): Met[] => meetings(food).filter((m) => children.includes(m.child))
-  const swaps: { line: string; swap: string }[] = []
-  for (const line of start.recipe.lines.filter((l) => theirs(l.food).some(isHard))) {
-    if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
-      continue
-    const swap = [...clearSwaps(line, theirs)].sort((a, b) => openOf(a, theirs) - openOf(b, theirs))[0]
-    if (!swap) return []
-    swaps.push({ line: line.id, swap: swap.id })
-  }
+  const key = [...children].sort().join('/')
+  const known = around.apart.get(key)
+  const swaps = known === undefined ? apartSwaps(children, around) : known
+  around.apart.set(key, swaps)
+  if (swaps === null) return []
   return [
     {
       label: `Own bowl for ${children.map(nameToken).join(' and ')}`,
@@ -242,8 +242,25 @@ function apartFixes(touching: readonly Met[], { start, request, meetings }: Arou
   ]
 }
 
-const openOf = (swap: Swap, meetings: (food: string) => Met[]): number =>
-  swap.parts.flatMap((p) => meetings(p.food)).filter((m) => m.grade !== null).length
+/** The swaps of the own bowl: one for every line that stops one of these children; null where one has none. */
+function apartSwaps(
+  children: readonly string[],
+  { start, request, meetings }: Around,
+): { line: string; swap: string }[] | null {
+  const inIt = new Set(children)
+  const stops = (food: string): boolean => hardOf(meetings(food)).some((m) => inIt.has(m.child))
+  const open = (swap: Swap): number =>
+    swap.parts.flatMap((p) => gradedOf(meetings(p.food))).filter((m) => inIt.has(m.child)).length
+  const swaps: { line: string; swap: string }[] = []
+  for (const line of start.recipe.lines.filter((l) => stops(l.food))) {
+    if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
+      continue
+    const swap = [...clearSwaps(line, stops)].sort((a, b) => open(a) - open(b))[0]
+    if (!swap) return null
+    swaps.push({ line: line.id, swap: swap.id })
+  }
+  return swaps
+}
 
 function swapFix(
   swap: Swap,

@@ -12,7 +12,7 @@ import { breaches } from './check'
 import { clock } from './clock'
 import { packetOf, type Decision } from './decision'
 import { digest } from './digest'
-import type { Gathered, Person, Start } from './draft'
+import type { Adapted, Gathered, Person, Start } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
 import type { Plan } from './plan'
@@ -59,6 +59,9 @@ export function compile(request: PlanRequest): Plan {
   if (broken.length > 0) throw new PlanError('plan', `the plan breaks a hard rule: ${broken[0] ?? ''}`)
   return plan
 }
+
+/** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
+export const checkTable = (request: PlanRequest): Adapted => adapt(begin(request), request).draft
 
 function begin(request: PlanRequest): Start {
   const { children, recipe, session } = request

@@ -49,5 +49,19 @@ export function contactOf(met: Met): Met {
   return { ...met, grade, contact: true }
 }
 
+/** A part of a food's meetings, worked out once for each list. */
+function part(keep: (m: Met) => boolean): (met: readonly Met[]) => Met[] {
+  const known = new WeakMap<readonly Met[], Met[]>()
+  return (met) => {
+    const found = known.get(met) ?? met.filter(keep)
+    known.set(met, found)
+    return found
+  }
+}
+
 /** Clearable by a change only: it lists what somebody who eats it, or sits near it, must not have. */
 export const isHard = (m: Met): boolean => m.grade === 'stop' && m.meeting === 'lists'
+
+/** Of a food's meetings those that only a change clears, and those that are worth a word at all. */
+export const hardOf = part(isHard)
+export const gradedOf = part((m) => m.grade !== null)

@@ -8,7 +8,7 @@ import { swapsFor, type Swap } from '../food/swaps'
 import type { RecipeLine } from '../recipe/recipe'
 import type { Decision } from './decision'
 import type { Start } from './draft'
-import { isHard, type Met } from './meetings'
+import { hardOf, type Met } from './meetings'
 import type { SwapSet } from './plan'
 
 interface Option {
@@ -29,7 +29,7 @@ export function smallestSet(
   const settled = new Set(
     decisions.flatMap((d) => (d.kind === 'swap' || d.kind === 'leave-out' ? [d.line] : [])),
   )
-  const hard = start.recipe.lines.filter((l) => !settled.has(l.id) && meetings(l.food).some(isHard))
+  const hard = start.recipe.lines.filter((l) => !settled.has(l.id) && hardOf(meetings(l.food)).length > 0)
   if (hard.length === 0) return null
   const fixed = start.recipe.lines.filter((l) => !hard.includes(l)).flatMap((l) => toRead([l.food], meetings))
   const best = search(
@@ -48,11 +48,11 @@ const toRead = (foods: readonly string[], meetings: (food: string) => Met[]): st
   foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))
 
 /** The swaps of a line that list nothing for anyone who must not have it. */
-export const clearSwaps = (line: RecipeLine, meetings: (food: string) => Met[]): Swap[] =>
-  swapsFor(line.food, line.role, line.unit).filter((s) => !s.parts.some((p) => meetings(p.food).some(isHard)))
+export const clearSwaps = (line: RecipeLine, stops: (food: string) => boolean): Swap[] =>
+  swapsFor(line.food, line.role, line.unit).filter((s) => !s.parts.some((p) => stops(p.food)))
 
 function optionsFor(line: RecipeLine, meetings: (food: string) => Met[]): Option[] {
-  const swaps = clearSwaps(line, meetings).map((swap): Option => ({
+  const swaps = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0).map((swap): Option => ({
     decision: { kind: 'swap', line: line.id, swap: swap.id },
     stuck: false,
     packets: toRead(
@@ -66,7 +66,20 @@ function optionsFor(line: RecipeLine, meetings: (food: string) => Met[]): Option
     ? [{ decision: { kind: 'leave-out', line: line.id }, stuck: false, packets: [], doubt: 1, foods: 0 }]
     : []
   const all = [...swaps, ...out]
-  return all.length > 0 ? all : [{ decision: null, stuck: true, packets: [], doubt: 0, foods: 0 }]
+  return all.length > 0
+    ? undominated(all)
+    : [{ decision: null, stuck: true, packets: [], doubt: 0, foods: 0 }]
+}
+
+/** An option that is nowhere better than another one is left out; the first of equals stays. */
+function undominated(options: readonly Option[]): Option[] {
+  const covers = (a: Option, b: Option): boolean =>
+    a.packets.every((p) => b.packets.includes(p)) &&
+    a.doubt <= b.doubt &&
+    (a.doubt < b.doubt || a.foods <= b.foods)
+  return options.filter(
+    (o, i) => !options.some((p, k) => k !== i && covers(p, o) && (k < i || !covers(o, p))),
+  )
 }
 
 type Cost = readonly [number, number, number, number]
@@ -79,8 +92,20 @@ function search(lines: readonly Option[][], read: ReadonlySet<string>): Option[]
   let best: Option[] = []
   let bound: Cost = [Infinity, Infinity, Infinity, Infinity]
   const chosen: Option[] = []
+  // What the lines still to come cost at least, whatever is chosen.
+  const rest: [number, number, number][] = [[0, 0, 0]]
+  for (const options of [...lines].reverse()) {
+    const [stuck, doubt, foods] = rest[0] ?? [0, 0, 0]
+    const least = (of: (o: Option) => number): number => Math.min(...options.map(of))
+    rest.unshift([
+      stuck + least((o) => (o.stuck ? 1 : 0)),
+      doubt + least((o) => o.doubt),
+      foods + least((o) => o.foods),
+    ])
+  }
   const walk = (at: number, packets: ReadonlySet<string>, cost: Cost): void => {
-    if (!below(cost, bound)) return
+    const [stuck, doubt, foods] = rest[at] ?? [0, 0, 0]
+    if (!below([cost[0] + stuck, cost[1], cost[2] + doubt, cost[3] + foods], bound)) return
     if (at === lines.length) {
       bound = cost
       best = [...chosen]

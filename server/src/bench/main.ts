@@ -1,5 +1,14 @@
-/** `./lea bench`: compile time for 4, 12 and 30 children, side by side in one run. */
-import { compile, SHIPPED_RECIPES, type PlanChild, type PlanRequest } from '@lea/core'
+/** `./lea bench`: compile time for 4, 12 and 30 children, the whole-table check, and the label reader, side by side in one run. */
+import {
+  checkTable,
+  compile,
+  readLabel,
+  SHIPPED_RECIPES,
+  type PlanChild,
+  type PlanRequest,
+  type Role,
+} from '@lea/core'
+import demoPackets from '@lea/core/data/demo-packets.json'
 import { startingKit, startingRules } from '../starting'
 
 const SIZES = [4, 12, 30]
@@ -62,3 +71,73 @@ for (const r of rows) {
   const cells = [r.cold.toFixed(2).padStart(7), r.median.toFixed(2).padStart(8), r.max.toFixed(2).padStart(8)]
   process.stdout.write(`${String(r.n).padStart(8)} ${cells.join(' ')}   ${(r.median / base).toFixed(1)}\n`)
 }
+
+// The whole-table check with swaps: 30 children, a recipe of 20 lines, every line against every child, the smallest set.
+const FOODS: [string, string, string, Role][] = [
+  ['wheat-flour', '300', 'g', 'structure'],
+  ['butter', '100', 'g', 'fat-rubbed'],
+  ['milk-cow', '240', 'mL', 'liquid'],
+  ['egg-hen', '2', 'item', 'binder'],
+  ['buttermilk', '240', 'mL', 'acid-liquid'],
+  ['yoghurt-plain', '200', 'g', 'dressing'],
+  ['cheddar', '60', 'g', 'topping'],
+  ['sesame-seeds', '1', 'tbsp_m', 'topping'],
+  ['honey', '2', 'tbsp_m', 'sweet'],
+  ['oats-rolled', '100', 'g', 'structure'],
+  ['soy-sauce', '1', 'tbsp_m', 'seasoning'],
+  ['stock-cube-veg', '1', 'item', 'savour'],
+  ['breadcrumbs', '50', 'g', 'topping'],
+  ['tahini', '2', 'tbsp_m', 'dressing'],
+  ['mustard-prepared', '1', 'tsp_m', 'dressing'],
+  ['tofu', '100', 'g', 'main'],
+  ['couscous', '200', 'g', 'main'],
+  ['strawberry', '100', 'g', 'topping'],
+  ['peanut-butter', '2', 'tbsp_m', 'topping'],
+  ['celery-stick', '1', 'item', 'savour'],
+]
+const CONCERNS = [
+  'milk',
+  'egg',
+  'sesame',
+  'wheat',
+  'soya',
+  'peanut',
+  'celery',
+  'mustard',
+  'coeliac',
+  'cashew',
+]
+const wide: PlanRequest = {
+  ...request(30, {
+    ...SHIPPED_RECIPES[0],
+    lines: FOODS.map(([food, amount, unit, role]) => ({ id: food, food, amount, unit, role })),
+  } as PlanRequest['recipe']),
+  children: children(30).map((c, i) => ({
+    ...c,
+    concerns: [
+      { allergen: CONCERNS[i % CONCERNS.length] ?? 'milk', level: 'allergy-strict' as const },
+      { allergen: CONCERNS[(i * 3 + 1) % CONCERNS.length] ?? 'egg', level: 'allergy-strict' as const },
+    ],
+  })),
+}
+const timed = (runs: number, work: () => void): { median: number; max: number } => {
+  work()
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now()
+    work()
+    return performance.now() - start
+  })
+  return { median: median(times), max: Math.max(...times) }
+}
+const checked = timed(50, () => void checkTable(wide))
+process.stdout.write(
+  `\nwhole-table check with the smallest set of swaps, 30 children x ${FOODS.length} lines (ms; aim: median under 30)\n`,
+)
+process.stdout.write(
+  `median ${checked.median.toFixed(2)}   max ${checked.max.toFixed(2)}   × one compile of 30: ${(checked.median / (rows.at(-1)?.median ?? 1)).toFixed(2)}\n`,
+)
+const labels = demoPackets.packets.map((p) => p.label)
+const readAll = timed(50, () => labels.forEach((t) => readLabel(t)))
+process.stdout.write(
+  `\nlabel reader, ${labels.length} packets (ms each)\nmedian ${(readAll.median / labels.length).toFixed(2)}   max ${(readAll.max / labels.length).toFixed(2)}\n`,
+)
