@@ -113,3 +113,34 @@ export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
   await page.getByRole('button', { name: 'We read them all' }).click()
 }
+
+/** Settles every stop as a careful leader would: a change where there is one, else the packet read by two, else a reason. */
+export async function settleAll(page: Page, first: string, second: string): Promise<void> {
+  const settle = page.getByRole('complementary')
+  const stops = settle.locator('li', { has: page.locator('.grade-stop') })
+  await expect(settle.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
+  for (let round = 0; round < 20 && (await stops.count()) > 0; round++) {
+    const before = (await stops.allTextContents()).join()
+    const stop = stops.first()
+    const changes = stop
+      .getByRole('button')
+      .filter({ hasNotText: /No good swap|written reason|Read the packet|Own bowl/ })
+    const read = stop.getByRole('button', { name: /Read the packet/ })
+    const dialog = page.getByRole('dialog')
+    const listed = /\blists\b|\bis not\b/.test((await stop.textContent()) ?? '')
+    if ((listed || (await read.count()) === 0) && (await changes.count()) > 0) await changes.first().click()
+    else if ((await read.count()) > 0) {
+      await read.click()
+      await dialog.getByLabel('Read aloud by').selectOption({ label: first })
+      await dialog.getByLabel('Read along by').selectOption({ label: second })
+      await dialog.getByRole('button', { name: 'We read it today' }).click()
+      await expect(dialog).toHaveCount(0)
+    } else {
+      await stop.getByRole('button', { name: /written reason/ }).click()
+      await dialog.getByLabel('Reason').fill('Agreed with the family this morning; an own portion.')
+      await dialog.getByRole('button', { name: 'Sign and go on' }).click()
+    }
+    // A swap may bring a packet to read or a shape to prepare: what is left changes, and comes to an end.
+    await expect.poll(async () => (await stops.allTextContents()).join()).not.toBe(before)
+  }
+}

@@ -1,6 +1,6 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect, test } from '@playwright/test'
-import { House, openBread, signIn } from '../house'
+import { House, openBread, settleAll, signIn } from '../house'
 
 let house: House
 test.beforeAll(async () => {
@@ -115,22 +115,8 @@ test('a guest five minutes before: re-checked at once, swapped, read, signed, an
   })
 
   await test.step('every stop is settled: a change where there is one, else the packet, read by two', async () => {
-    const stops = settle.locator('li', { has: page.locator('.grade-stop') })
-    for (let round = 0; round < 12 && (await stops.count()) > 0; round++) {
-      const left = await stops.count()
-      const stop = stops.first()
-      const read = stop.getByRole('button', { name: /Read the packet/ })
-      if ((await read.count()) > 0) {
-        await read.click()
-        const dialog = page.getByRole('dialog')
-        await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
-        await dialog.getByLabel('Read along by').selectOption({ label: 'Farida Quill' })
-        await dialog.getByRole('button', { name: 'We read it today' }).click()
-        await expect(dialog).toHaveCount(0)
-      } else await stop.getByRole('button').first().click()
-      await expect(stops).toHaveCount(left - 1)
-    }
-    await expect(page.getByRole('button', { name: 'Cook' })).toBeEnabled()
+    await settleAll(page, 'Tomasz Reil', 'Farida Quill')
+    await expect(page.getByRole('button', { name: 'Cook', exact: true })).toBeEnabled()
   })
 
   await test.step('the sheet for the wall names the guest, and prints on one page', async () => {

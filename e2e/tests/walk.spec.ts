@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, settleAll, signIn, swapTheMilk } from '../house'
 
 let house: House
 test.beforeAll(async () => {
@@ -122,4 +122,47 @@ test('one session, from plan to table to record', async ({ page }) => {
     await expect(row).toContainText('more please')
     await expect(row.getByRole('cell').nth(2)).toHaveText('1')
   })
+})
+
+test('somebody comes while the table is at work: everything stops until the plan knows them', async ({
+  page,
+}) => {
+  await signIn(page, house, 'alder')
+  await page
+    .getByRole('link', { name: /Overnight oats/ })
+    .first()
+    .click()
+  await settleAll(page, 'Alder Finch', 'Alder Finch, a second time')
+  await page.getByRole('button', { name: 'Cook' }).click()
+  await expect(page.getByRole('button', { name: 'someone came' })).toBeVisible()
+  const before = await page.getByRole('button', { name: /^done:/ }).textContent()
+
+  await page.getByRole('button', { name: 'someone came' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Nickname').fill('Caspian')
+  await dialog.getByLabel('Age').fill('5')
+  await dialog.getByLabel('Anything else').fill('pear')
+  await dialog.getByRole('button', { name: 'Add to the table' }).click()
+  await expect(page.getByRole('heading', { name: 'Stop: Caspian came' })).toBeVisible()
+  await expect(page.getByRole('status')).toHaveText(
+    /Caspian came: .*stop.*\(pear\).*amounts for 4 instead of 3/,
+  )
+  const goOn = page.getByRole('button', { name: 'Go on with the plan for everyone' })
+  await expect(goOn).toBeDisabled()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Stop: Caspian came' })).toBeVisible()
+  const left = page.getByRole('main').locator('section.border-paprika')
+  while ((await left.count()) > 0) {
+    const n = await left.count()
+    await left
+      .first()
+      .getByRole('button', { name: /written reason/ })
+      .click()
+    await dialog.getByLabel('Reason').fill('The family brought an own pot without pear.')
+    await dialog.getByRole('button', { name: 'Sign and go on' }).click()
+    await expect(left).toHaveCount(n - 1)
+  }
+  await goOn.click()
+  await expect(page.getByRole('button', { name: /^done:/ })).toHaveText(before ?? '')
+  await expect(page.getByText('Caspian').first()).toBeVisible()
 })

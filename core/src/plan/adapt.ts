@@ -194,11 +194,18 @@ function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): 
     })
   }
   if (touching.some((t) => t.meeting === 'may' || t.meeting === 'ask')) {
-    fixes.push({
+    const read: Fix = {
       label: 'Read the packet',
       cost: 'two adults, about a minute',
-      action: { do: 'read-packet', food: line.food, lookFor: [...new Set(touching.map((t) => t.about))] },
-    })
+      action: {
+        do: 'read-packet',
+        food: line.food,
+        lookFor: [...new Set(touching.map((t) => t.about))],
+      },
+    }
+    // Where nothing is listed, the packet decides: it comes before any change.
+    if (touching.some(isHard)) fixes.push(read)
+    else fixes.unshift(read)
   }
   fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
   return fixes

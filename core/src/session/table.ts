@@ -79,16 +79,33 @@ export const nextTurn = (tasks: readonly TableTask[]): { task: TableTask; turn: 
 }
 
 export type GateNeed =
+  | { gate: 'arrival'; says: string; children: string[] }
   | { gate: 'hands'; says: string }
   | { gate: 'plans'; says: string; children: string[] }
   | { gate: 'packets'; says: string; foods: string[] }
   | { gate: 'stand'; step: string; says: string; adults: string[] }
 
+/** Children who are here, and whom the plan in force has not seen: everything stops until it has. */
+export const unseen = (plan: Plan, present: readonly string[]): string[] =>
+  present.filter((id) => !plan.children.some((c) => c.id === id))
+
 /** The gates that stand before a step and have not been passed. Hands and packets stand before the first step. */
-export function openGates(plan: Plan, state: TableState, step: string): GateNeed[] {
+export function openGates(
+  plan: Plan,
+  state: TableState,
+  step: string,
+  present: readonly string[] = [],
+): GateNeed[] {
   const passed = (gate: string, at?: string): boolean =>
     state.gates.some((g) => g.gate === gate && (!at || g.step === at))
   const needs: GateNeed[] = []
+  const arrived = unseen(plan, present)
+  if (arrived.length > 0)
+    needs.push({
+      gate: 'arrival',
+      says: 'Stop: somebody came whom the plan does not know yet.',
+      children: arrived,
+    })
   const covered = (gate: string, what: 'foods' | 'children'): Set<string> =>
     new Set(state.gates.filter((g) => g.gate === gate).flatMap((g) => g[what] ?? []))
   const foods = [...new Set(plan.bowls.flatMap((b) => b.lines.map((l) => l.name)))].filter(

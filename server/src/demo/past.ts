@@ -69,6 +69,7 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
   add(0, { kind: 'begin', body: {} })
   for (const step of plan.schedule) {
     for (const need of openGates(plan, replay(events), step.step)) {
+      if (need.gate === 'arrival') continue
       const by = need.gate === 'packets' ? adults.slice(0, 2) : adults.slice(0, 1)
       add(step.start, {
         kind: 'gate',

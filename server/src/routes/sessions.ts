@@ -3,11 +3,16 @@ import { randomUUID } from 'node:crypto'
 import {
   assemble,
   decisionSchema,
+  MAX_CHILDREN,
   eventsSchema,
   openStops,
+  guestSchema,
   sessionSchema,
+  unseen,
   type Decision,
+  type StoredGuest,
   type PlanRequest,
+  type SessionInput,
   type StoredSession,
   type TableEvent,
 } from '@lea/core'
@@ -86,7 +91,9 @@ export function sessionRoutes({ pool, plans }: House): Router {
   router.put('/:id/decisions', leader, async (req, res) => {
     const { decisions } = await read(decisionsSchema, req.body)
     await run(req, async (db) => {
-      const session = planned(await find(db, req, true))
+      const session = await find(db, req, true)
+      // At the table decisions change only while somebody is here whom the plan in force does not know.
+      if (!(await hasUnseen(db, session))) planned(session)
       await refuseSimulated(db, decisions)
       await store.saveDecisions(db, session.id, decisions)
       const cleared = decisions.filter((d) => d.kind === 'clear').length
@@ -147,6 +154,83 @@ export function sessionRoutes({ pool, plans }: House): Router {
     )
   })
 
+  // Somebody comes while the table is at work: the guest is kept, and every device stops until the plan has seen them.
+  router.post('/:id/arrivals', async (req, res) => {
+    const guest = (await read(guestSchema, req.body)) as StoredGuest
+    const answer = await run(req, async (db) => {
+      const session = await find(db, req, true)
+      if (session.state !== 'cooking')
+        throw new Fault(409, 'cooking is not under way: add the guest under Who')
+      const { date, start, until, recipe, children, guests, adults, seats } = session
+      if (children.length + guests.length >= MAX_CHILDREN)
+        throw new Fault(400, `a session holds ${MAX_CHILDREN}`, 'children')
+      const others = guests.filter((g) => g.id !== guest.id)
+      await store.saveSession(db, personOf(req).settingId, session.id, {
+        date,
+        start,
+        until,
+        recipe,
+        children,
+        guests: [...others, guest],
+        adults,
+        seats,
+      } as SessionInput)
+      return store.getSession(db, session.id)
+    })
+    res.status(201).json(answer)
+  })
+  // The guest only looks on, and eats nothing: the plan in force stands.
+  router.delete('/:id/arrivals/:guest', async (req, res) => {
+    const answer = await run(req, async (db) => {
+      const session = await find(db, req, true)
+      const plan = await store.frozenPlan(db, session.id)
+      const gone = String(req.params['guest'])
+      if (!plan || !unseen(plan, [gone]).includes(gone))
+        throw new Fault(409, 'the plan in force knows this guest')
+      const { date, start, until, recipe, children, guests, adults, seats } = session
+      await store.saveSession(db, personOf(req).settingId, session.id, {
+        date,
+        start,
+        until,
+        recipe,
+        children,
+        guests: guests.filter((g) => g.id !== gone),
+        adults,
+        seats,
+      } as SessionInput)
+      return store.getSession(db, session.id)
+    })
+    res.json(answer)
+  })
+  // The plan for those who are here now. Ids hold between plans, so what was done stays done.
+  router.post('/:id/replan', async (req, res) => {
+    const request = await run(req, async (db) => {
+      const session = await find(db, req)
+      if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
+      return requestOf(db, session)
+    })
+    const plan = await plans.compile(request)
+    const stops = openStops(plan)
+    if (stops.length > 0)
+      throw new Fault(
+        409,
+        `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`,
+        'findings',
+        { stops },
+      )
+    await run(req, async (db) => {
+      const session = await find(db, req, true)
+      await store.freeze(db, session.id, plan)
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'planned anew at the table', session.id)
+    })
+    res.json(
+      await run(req, async (db) => ({
+        session: await find(db, req),
+        plan: await store.frozenPlan(db, String(req.params['id'])),
+      })),
+    )
+  })
+
   router.get('/:id/events', async (req, res) => {
     const after = Number.parseInt(String(req.query['after'] ?? '0'), 10)
     if (!Number.isSafeInteger(after) || after < 0)
@@ -185,6 +269,12 @@ async function mustExist(
   const adults = new Set((await listAdults(db)).map((a) => a.id))
   if (input.adults.some((id) => !adults.has(id)))
     throw new Fault(400, 'an adult is not there (any more)', 'adults')
+}
+
+/** Is somebody at the table whom the frozen plan does not know? */
+async function hasUnseen(db: Db, session: StoredSession): Promise<boolean> {
+  const plan = session.state === 'cooking' ? await store.frozenPlan(db, session.id) : null
+  return plan !== null && unseen(plan, [...session.children, ...session.guests.map((g) => g.id)]).length > 0
 }
 
 /** A packet that the scanner stand-in made never counts as read outside the demo. */

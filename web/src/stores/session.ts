@@ -8,11 +8,13 @@ import {
   inputsOf,
   openStops,
   undecide,
+  unseen,
   whatChanged,
   type Decision,
   type Plan,
   type PlanRequest,
   type SessionInputs,
+  type StoredGuest,
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords } from '../api'
@@ -30,6 +32,8 @@ export const useSession = defineStore('session', () => {
   const bowl = ref('')
   /** What the last change of who comes has changed, in one sentence (names as tokens). */
   const changed = ref('')
+  /** At the table: the plan that would see somebody who came; not in force yet. */
+  const preview = shallowRef<Plan | null>(null)
   let asked = 0
 
   const names = computed(
@@ -39,6 +43,12 @@ export const useSession = defineStore('session', () => {
   const nameOf = (id: string): string => names.value.get(id) ?? 'someone no longer here'
   const stops = computed(() => (plan.value ? openStops(plan.value) : []))
   const frozen = computed(() => stored.value !== null && stored.value.state !== 'planned')
+
+  const present = computed(() => [
+    ...(stored.value?.children ?? []),
+    ...(stored.value?.guests ?? []).map((g) => g.id),
+  ])
+  const arrived = computed(() => (plan.value ? unseen(plan.value, present.value) : []))
 
   function request(): PlanRequest | null {
     const session = stored.value
@@ -54,13 +64,17 @@ export const useSession = defineStore('session', () => {
 
   async function recompute(): Promise<void> {
     const wanted = request()
-    if (!wanted || frozen.value) return
+    if (!wanted || (frozen.value && arrived.value.length === 0)) return
     asked += 1
     const mine = asked
     working.value = true
     const answer = await compileInWorker(wanted)
     if (mine !== asked) return
     working.value = false
+    if (frozen.value) {
+      preview.value = 'plan' in answer ? answer.plan : null
+      return
+    }
     if ('plan' in answer) show(answer.plan)
     else {
       plan.value = null
@@ -88,7 +102,7 @@ export const useSession = defineStore('session', () => {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
       stored.value = answer.session
       if (answer.plan) show(answer.plan)
-      else await recompute()
+      await recompute()
     } catch (fault) {
       planFault.value = inWords(fault)
     }
@@ -136,6 +150,46 @@ export const useSession = defineStore('session', () => {
     }
   }
 
+  /** Somebody comes while the table is at work. @returns what went wrong, or null */
+  async function arrive(guest: StoredGuest): Promise<string | null> {
+    try {
+      stored.value = await api<StoredSession>('POST', `/sessions/${stored.value?.id ?? ''}/arrivals`, guest)
+      await recompute()
+      return null
+    } catch (fault) {
+      return inWords(fault)
+    }
+  }
+  /** The guest only looks on. */
+  async function looksOn(guest: string): Promise<string | null> {
+    try {
+      stored.value = await api<StoredSession>(
+        'DELETE',
+        `/sessions/${stored.value?.id ?? ''}/arrivals/${guest}`,
+      )
+      preview.value = null
+      await recompute()
+      return null
+    } catch (fault) {
+      return inWords(fault)
+    }
+  }
+  /** Puts the plan that has seen everyone in force. */
+  async function replan(): Promise<string | null> {
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan }>(
+        'POST',
+        `/sessions/${stored.value?.id ?? ''}/replan`,
+      )
+      stored.value = answer.session
+      preview.value = null
+      show(answer.plan)
+      return null
+    } catch (fault) {
+      return inWords(fault)
+    }
+  }
+
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
   async function cook(): Promise<string | null> {
     const session = stored.value
@@ -165,6 +219,12 @@ export const useSession = defineStore('session', () => {
     working,
     bowl,
     changed,
+    preview,
+    present,
+    arrived,
+    arrive,
+    looksOn,
+    replan,
     names,
     stops,
     frozen,

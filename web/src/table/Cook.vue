@@ -4,12 +4,14 @@ import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { againstPlan, nextTurn, openGates, tableTasks, turnText } from '@lea/core'
+import { againstPlan, nextTurn, openGates, tableTasks, turnText, type StoredGuest } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
+import GuestForm from '../session/GuestForm.vue'
+import ArrivalPanel from './ArrivalPanel.vue'
 import CookStep from './CookStep.vue'
 import Emergency from './Emergency.vue'
 import GatePanel from './GatePanel.vue'
@@ -30,6 +32,12 @@ const id = computed(() => String(route.params['id']))
 const emergency = ref(false)
 const noting = ref(false)
 const keyHelp = ref(false)
+const someoneCame = ref(false)
+async function arrive(guest: StoredGuest): Promise<void> {
+  someoneCame.value = false
+  refusal.value = (await session.arrive(guest)) ?? ''
+}
+const refusal = ref('')
 const heading = ref<HTMLElement | null>(null)
 const say = ref<InstanceType<typeof TableSay> | null>(null)
 const timer = ref<InstanceType<typeof Timer> | null>(null)
@@ -57,7 +65,9 @@ const tasks = computed(() =>
     ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id)
     : [],
 )
-const gates = computed(() => (plan.value ? openGates(plan.value, table.state, step.value) : []))
+const gates = computed(() =>
+  plan.value ? openGates(plan.value, table.state, step.value, session.present) : [],
+)
 const turn = computed(() => nextTurn(tasks.value))
 const shown = computed(
   () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,
@@ -150,6 +160,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </ol>
         <p class="ml-auto text-sm" aria-live="polite">{{ pace }} · {{ sending }}</p>
       </header>
+      <Notice v-if="refusal" tone="fault" class="m-2 !py-2">{{ refusal }}</Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} Nothing that was tapped is lost; go on.
       </Notice>
@@ -188,7 +199,8 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
           </p>
         </section>
         <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
-          <GatePanel v-if="gates[0]" :need="gates[0]" />
+          <ArrivalPanel v-if="gates[0]?.gate === 'arrival'" />
+          <GatePanel v-else-if="gates[0]" :need="gates[0]" />
           <template v-else>
             <div class="flex items-center gap-3">
               <Picture :name="time.picture" class="size-12 shrink-0" />
@@ -242,6 +254,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">
           emergency
         </button>
+        <button type="button" class="btn btn-table" @click="someoneCame = true">someone came</button>
         <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
         <span class="flex-1" />
         <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
@@ -266,6 +279,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
       </footer>
       <Emergency v-if="emergency" @close="emergency = false" />
       <NoteSheet v-if="noting" :children="bowl.children" @close="noting = false" />
+      <GuestForm v-if="someoneCame" @add="arrive" @close="someoneCame = false" />
       <KeyHelp v-if="keyHelp" v-model:on="keysOn" @close="keyHelp = false" />
     </template>
   </main>

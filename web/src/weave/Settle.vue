@@ -83,7 +83,7 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
             type="button"
             class="rounded-patch border px-2.5 py-1.5 text-left text-sm leading-snug"
             :class="
-              i === 0 && row.grade === 'stop' && fix.action.do === 'decide'
+              i === 0 && row.grade === 'stop' && fix.action.do !== 'reason'
                 ? 'border-ink bg-ink text-white hover:bg-[#24483f]'
                 : 'border-ink bg-porcelain hover:bg-[#e6eeea]'
             "

@@ -3,7 +3,7 @@
  * a full breakdown stands beside them, and not where all they could hide is listed already.
  */
 import { bracketAfter } from './base'
-import type { Hit } from './read'
+import type { Hit } from './hit'
 import { isPlainGap } from './scope'
 import type { Read } from './spelling'
 

@@ -2,7 +2,7 @@
  * Base words that mean an allergen only while no other source stands with them: oat *milk*, rice *flour*, *flour* (maize).
  * The bare word keeps its legal default: milk is cow's milk, flour is wheat (allergens.md A4.2, B2; from memory).
  */
-import type { Hit } from './read'
+import type { Hit } from './hit'
 import { isPlainGap } from './scope'
 import type { Read } from './spelling'
 

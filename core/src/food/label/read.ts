@@ -7,10 +7,11 @@ import { allergenOf, parentOf } from '../allergens'
 import { askHits } from './ask'
 import { baseIsNamed } from './base'
 import { compoundIds } from './compound'
+import type { Hit } from './hit'
 import { isPlainGap, scopes, type Scoped } from './scope'
 import { spell, type Read } from './spelling'
 import { wordsOfText } from './text'
-import { isKnown, phraseAt, type Phrase } from './words'
+import { isKnown, phraseAt } from './words'
 
 export interface LabelWord {
   /** Place in the text as it stands: `[start, end)`. */
@@ -35,16 +36,6 @@ export interface LabelReading {
   /** False where most of the text is in no language Lea reads: all of it is to be asked about. */
   read: boolean
   words: LabelWord[]
-}
-
-/** A phrase found in the words `[from, to)`. */
-export interface Hit extends Phrase {
-  from: number
-  to: number
-  scope: Scoped['scope']
-  why: string
-  /** Not counted: a claim beside it or a named source says so. */
-  dropped: boolean
 }
 
 /** @param text the words of a packet as they stand, in any case, with any brackets */
