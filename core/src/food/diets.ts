@@ -2,7 +2,7 @@
  * Diets of families against a food. Source: core/data/foods.json, diet flags, groups and allergens (common practice, from
  * memory). Kosher and halal are cautions: the family's own rule and certifier come first.
  */
-import type { Meeting, Packet } from './concerns'
+import { meet, type Meeting, type Packet } from './concerns'
 import { isUnknown, type Food, type FoodFact, type Verdict } from './foods'
 
 export const DIETS = [
@@ -16,8 +16,22 @@ export const DIETS = [
 ] as const
 export type Diet = (typeof DIETS)[number]
 
+/** A diet that a setting made itself: what it avoids, as allergen ids, foods or free words. */
+export interface OwnDiet {
+  id: OwnDietId
+  name: string
+  avoid: string[]
+}
+export type OwnDietId = `own:${string}`
+export type AnyDiet = Diet | OwnDietId
+export const isOwnDiet = (id: string): id is OwnDietId => id.startsWith('own:')
+
+/** The name people read: the setting's own, or Lea's word for it. */
+export const dietName = (id: string, own: readonly OwnDiet[] = []): string =>
+  own.find((d) => d.id === id)?.name ?? id.replace(/^own:/, '').replace(/-/g, ' ')
+
 /** The word under which a packet reading speaks of a diet: `diet:halal`. */
-export const dietKey = (diet: Diet): string => `diet:${diet}`
+export const dietKey = (diet: AnyDiet): string => `diet:${diet}`
 
 const isMeat = (food: FoodFact): boolean =>
   food.diets['vegetarian'] === 'no' && !food.contains.includes('fish')
@@ -45,12 +59,25 @@ function verdictOf(diet: Diet, food: FoodFact): Verdict {
 }
 
 /** How a food meets a diet: `lists` where it breaks it, `ask` where it depends on the make. */
-export function meetDiet(diet: Diet, food: Food, packet?: Packet): Meeting {
+export function meetDiet(diet: AnyDiet, food: Food, packet?: Packet, own: readonly OwnDiet[] = []): Meeting {
   if (packet?.lookedFor.includes(dietKey(diet)))
     return packet.lists.includes(dietKey(diet)) ? 'lists' : 'nothing'
+  if (isOwnDiet(diet))
+    return meetOwn(
+      own.find((d) => d.id === diet),
+      food,
+      packet,
+    )
   if (isUnknown(food)) return 'ask'
   const flag = verdictOf(diet, food)
   if (flag === 'no') return 'lists'
   if (diet === 'halal' && food.alcohol) return 'ask'
   return flag === 'yes' ? 'nothing' : 'ask'
+}
+
+/** A setting's own diet: the worst meeting of all it avoids. One that is gone from the house rules is *ask*. */
+function meetOwn(diet: OwnDiet | undefined, food: Food, packet: Packet | undefined): Meeting {
+  if (!diet) return 'ask'
+  const met = diet.avoid.map((words) => meet(words, food, packet))
+  return (['lists', 'ask', 'may'] as const).find((m) => met.includes(m)) ?? 'nothing'
 }

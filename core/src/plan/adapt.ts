@@ -7,6 +7,7 @@ import { amountText, isRounded } from '../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../food/swaps'
 import { foodName, isUnknown } from '../food/foods'
 import { allergenName } from '../food/allergens'
+import { dietName } from '../food/diets'
 import { LEVEL_WORDS, MEETING_WORDS } from '../food/concerns'
 import type { RecipeLine } from '../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
@@ -96,7 +97,7 @@ function lineWith(
 }
 
 const aboutName = (about: string): string =>
-  about.startsWith('diet:') ? about.slice(5) : allergenName(about)
+  about.startsWith('diet:') ? dietName(about.slice(5)) : allergenName(about)
 
 interface Around {
   start: Start

@@ -165,13 +165,13 @@ function clockFindings(draft: Dealt, totals: Plan['totals'], request: PlanReques
         grade: 'know',
         subject: { tool: 'clock' },
         touches: [],
-        says: `It ends at ${totals.endsAt}, ${late} minutes after the families come at ${until}.`,
+        says: `It ends at ${totals.endsAt}, ${minutes(late)} after the families come at ${until}.`,
         because: `${Math.round(totals.seconds / 60)} minutes of steps from ${start}.`,
         source: 'computed',
         fixes: [
           {
             label: `Start at ${earlier}`,
-            cost: `${late} minutes earlier`,
+            cost: `${minutes(late)} earlier`,
             action: { do: 'start-at', start: earlier },
           },
         ],
@@ -202,6 +202,8 @@ function clockFindings(draft: Dealt, totals: Plan['totals'], request: PlanReques
   }
   return found
 }
+
+const minutes = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'}`
 
 const minutesText = (seconds: number): string => {
   const half = Math.round(seconds / 30) / 2

@@ -81,6 +81,7 @@ function begin(request: PlanRequest): Start {
     people,
     youngest: Math.min(...people.map((p) => p.age)),
     foods: foodBook(request.foods),
+    diets: request.rules.diets ?? [],
     packets: new Map(
       request.decisions.flatMap((d): [string, Packet][] =>
         d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
@@ -94,7 +95,7 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
   const cleared: Cleared[] = []
   const open = found.filter((f) => {
     const by = clears.find((c) => c.finding === f.id && c.cause === f.cause)
-    if (by) cleared.push({ finding: f, who: by.who, why: by.why })
+    if (by) cleared.push({ finding: f, who: by.who, why: by.why, ...(by.at && { at: by.at }) })
     return !by
   })
   const { recipe } = draft

@@ -23,7 +23,7 @@ export type Decision =
       open?: string[] | undefined
     }
   | { kind: 'pin'; task: string; child: string }
-  | { kind: 'clear'; finding: string; cause: string; who: string; why: string }
+  | { kind: 'clear'; finding: string; cause: string; who: string; why: string; at?: string | undefined }
 
 /** What adults read on one packet, as the food rules want it. */
 export const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({

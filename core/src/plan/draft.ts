@@ -1,5 +1,6 @@
 /** What each pass receives and hands on. A pass is `(draft, request) -> draft + findings`; later fields build on earlier. */
 import type { FoodBook } from '../food/foods'
+import type { OwnDiet } from '../food/diets'
 import type { Packet } from '../food/concerns'
 import type { Recipe } from '../recipe/recipe'
 import type { Finding } from './finding'
@@ -29,6 +30,8 @@ export interface Start {
   youngest: number
   foods: FoodBook
   packets: ReadonlyMap<string, Packet>
+  /** The setting's own diets. */
+  diets: readonly OwnDiet[]
 }
 /** A line as decided, not yet scaled. */
 export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText'>

@@ -48,6 +48,7 @@ export interface Cleared {
   finding: Finding
   who: string
   why: string
+  at?: string
 }
 
 const ORDER: Record<Grade, number> = { stop: 0, adult: 1, know: 2 }

@@ -11,7 +11,7 @@ export interface Met extends Touches {
   contact?: true
 }
 
-type Table = Pick<Start, 'people' | 'foods' | 'packets'>
+type Table = Pick<Start, 'people' | 'foods' | 'packets' | 'diets'>
 
 /** Meetings of one food with the children who eat of it, remembered for each food while a plan is made. */
 export function meetingsOf(table: Table): (food: string) => Met[] {
@@ -23,7 +23,7 @@ export function meetingsOf(table: Table): (food: string) => Met[] {
   }
 }
 
-function meetingsWith(child: Person, id: string, { foods, packets }: Table): Met[] {
+function meetingsWith(child: Person, id: string, { foods, packets, diets }: Table): Met[] {
   const food = foods.of(id)
   const packet = packets.get(id)
   return [
@@ -32,7 +32,7 @@ function meetingsWith(child: Person, id: string, { foods, packets }: Table): Met
       return { child: child.id, about: c.allergen, level: c.level, meeting, grade: gradeOf(meeting, c) }
     }),
     ...child.diets.map((diet): Met => {
-      const meeting = meetDiet(diet, food, packet)
+      const meeting = meetDiet(diet, food, packet, diets)
       return { child: child.id, about: dietKey(diet), meeting, grade: meeting === 'nothing' ? null : 'stop' }
     }),
   ]

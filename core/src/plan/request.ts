@@ -3,7 +3,7 @@ import type { Measure } from '../amount/scoops'
 import type { Country } from '../craft/ratios'
 import type { KnifeRule } from '../craft/techniques'
 import type { Concern } from '../food/concerns'
-import type { Diet } from '../food/diets'
+import type { AnyDiet, OwnDiet } from '../food/diets'
 import type { FoodFact } from '../food/foods'
 import type { Recipe } from '../recipe/recipe'
 import type { Decision } from './decision'
@@ -18,7 +18,7 @@ export interface PlanChild {
   /** Age of a guest in completed months. Either this or `birth`. */
   months?: number
   concerns: Concern[]
-  diets: Diet[]
+  diets: AnyDiet[]
   languages: string[]
   hand?: 'left' | 'right'
   /** A written care plan is on file (its words stay with the child's row). */
@@ -47,6 +47,8 @@ export interface HouseRules {
   knives: KnifeRule
   /** The most scoops anyone should have to count for one line. */
   maxScoops: number
+  /** Diets that the setting made itself. */
+  diets?: OwnDiet[] | undefined
 }
 
 export interface PlanRequest {

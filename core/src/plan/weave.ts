@@ -165,7 +165,9 @@ export function checkRows(
   plan: Plan,
 ): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
   const rank = { lists: 0, may: 1, ask: 2, nothing: 3 } as const
-  const lines = [...new Map(plan.bowls.flatMap((b) => b.lines).map((l) => [l.id, l])).values()]
+  const all = [...new Map(plan.bowls.flatMap((b) => b.lines).map((l) => [l.id, l])).values()]
+  const order = [...new Set(all.map((l) => l.line))]
+  const lines = all.sort((a, b) => order.indexOf(a.line) - order.indexOf(b.line))
   return lines.map((line) => {
     const meetings: Record<string, Plan['checks'][number]> = {}
     for (const check of plan.checks.filter((c) => c.line === line.id)) {

@@ -4,7 +4,7 @@
  */
 import type { Ratio } from '../amount/ratio'
 import { allergenOf, listHolds } from '../food/allergens'
-import { DIETS } from '../food/diets'
+import { DIETS, meetDiet, type Diet } from '../food/diets'
 import { isUnknown, resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
 import { applySwap, SWAPS, swapsFor, type SwapPart } from '../food/swaps'
 
@@ -88,12 +88,14 @@ export function swapCandidates(
     }))
 }
 
+const isDiet = (id: string): id is Diet => DIETS.some((d) => d === id)
+
 const grade = (confidence: string): number => (confidence === 'H' ? 0 : 1)
 
 function suitsDiets(id: string, diets: readonly string[], book: FoodBook): boolean {
   const food = book.of(id)
   if (isUnknown(food)) return false
-  return diets.every((d) => !DIETS.some((known) => known === d) || food.diets[d] !== 'no')
+  return diets.every((d) => !isDiet(d) || meetDiet(d, food) !== 'lists')
 }
 
 /** The roles in which Lea knows a swap for a food. */

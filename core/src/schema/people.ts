@@ -1,7 +1,7 @@
 /** Children, guests and adults as they cross a boundary. */
 import * as yup from 'yup'
 import { LEVELS } from '../food/concerns'
-import { DIETS } from '../food/diets'
+import { dietSchema } from './diet'
 import { LANGUAGES } from '../learn/words'
 import { NEEDS } from '../plan/request'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
@@ -16,7 +16,7 @@ export type PersonRole = (typeof ROLES_OF_PEOPLE)[number]
 
 const profile = {
   concerns: listOf(concernSchema, 'Allergies', 20),
-  diets: listOf(oneOf(DIETS, 'Diet'), 'Diets', DIETS.length),
+  diets: listOf(dietSchema, 'Diets', 20),
   languages: listOf(oneOf(Object.keys(LANGUAGES), 'Language'), 'Languages', 8),
   hand: yup.string<'left' | 'right'>().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
   needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', NEEDS.length),

@@ -3,6 +3,7 @@ import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { MODES, PLACES, ROLES } from '../recipe/recipe'
+import { ownDietSchema } from './diet'
 import { amount, id, line, listOf, oneOf, required, whole } from './text'
 
 const seconds = whole('Seconds', 1, 7 * 24 * 3600)
@@ -134,5 +135,6 @@ export const rulesSchema = yup
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
     maxScoops: whole('Most scoops', 1, 60),
+    diets: listOf(ownDietSchema, 'Diets', 12).optional().default(undefined),
   })
   .noUnknown()

@@ -2,7 +2,7 @@
 import * as yup from 'yup'
 import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
-import { DIETS } from '../food/diets'
+import { dietSchema } from './diet'
 import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
 import { concernSchema, guestSchema } from './people'
 import { kitSchema, recipeSchema, rulesSchema } from './recipe'
@@ -36,6 +36,7 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
     cause: required('Cause', 40),
     who: id('Adult'),
     why: required('Reason', 400),
+    at: line('Time', 40).optional(),
   }),
 }
 const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
@@ -131,7 +132,7 @@ const planChild = yup
       .max(216)
       .optional(),
     concerns: listOf(concernSchema, 'Allergies', 20),
-    diets: listOf(oneOf(DIETS, 'Diet'), 'Diets', 8),
+    diets: listOf(dietSchema, 'Diets', 20),
     languages: listOf(line('Language', 8), 'Languages', 8),
     hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
     carePlan: yup.boolean().optional(),

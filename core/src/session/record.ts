@@ -22,7 +22,7 @@ export interface SessionRecord {
   gates: TableState['gates']
   notes: TableState['notes']
   memo: string[]
-  cleared: { says: string; who: string; why: string }[]
+  cleared: { says: string; who: string; why: string; at?: string }[]
   stepsDone: string[]
 }
 
@@ -54,7 +54,12 @@ export function sessionRecord(past: PastSession): SessionRecord {
     gates: state.gates,
     notes: state.notes,
     memo: state.memo,
-    cleared: past.plan.cleared.map((c) => ({ says: c.finding.says, who: c.who, why: c.why })),
+    cleared: past.plan.cleared.map((c) => ({
+      says: c.finding.says,
+      who: c.who,
+      why: c.why,
+      ...(c.at && { at: c.at }),
+    })),
     stepsDone: state.stepsSeen,
   }
 }

@@ -123,3 +123,19 @@ describe('diets', () => {
     expect(meetDiet(diet, foods.of(food))).toBe(meeting)
   })
 })
+
+describe('a diet of the setting’s own', () => {
+  const own = [{ id: 'own:no-beef' as const, name: 'no beef', avoid: ['beef', 'gelatine'] }]
+  it.each([
+    ['beef-mince', 'lists'],
+    ['gelatine', 'lists'],
+    ['stock-cube-veg', 'ask'],
+    ['carrot', 'nothing'],
+    ['flurb', 'ask'],
+  ] as const)('%s: %s', (food, meeting) => {
+    expect(meetDiet('own:no-beef', foods.of(food), undefined, own)).toBe(meeting)
+  })
+  it('one that is gone from the house rules is asked about, never cleared', () => {
+    expect(meetDiet('own:gone', foods.of('carrot'), undefined, own)).toBe('ask')
+  })
+})

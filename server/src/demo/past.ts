@@ -54,6 +54,7 @@ function firstFix(
     cause: stop.cause,
     who: readBy[0] ?? '',
     why: 'Agreed with the family that morning; an own portion without it was made first and covered.',
+    at: `${request.session.date}T${request.session.start}:00Z`,
   }
 }
 

@@ -7,6 +7,7 @@ import { computed, ref } from 'vue'
 import {
   ALLERGENS,
   childSchema,
+  dietName,
   DIETS,
   LANGUAGES,
   LEVEL_WORDS,
@@ -26,6 +27,8 @@ const props = defineProps<{ child: StoredChild | null }>()
 const emit = defineEmits<{ close: [] }>()
 const house = useHouse()
 const fault = ref('')
+const ownDiets = computed(() => house.setting?.rules.diets ?? [])
+const allDiets = computed(() => [...DIETS, ...ownDiets.value.map((d) => d.id)])
 const { handleSubmit, isSubmitting, defineField, errors } = useForm({
   validationSchema: toTypedSchema(childSchema(todayText())),
   initialValues: {
@@ -110,8 +113,10 @@ const save = handleSubmit(async (values) => {
       <div class="grid gap-4 sm:grid-cols-3">
         <fieldset>
           <legend class="font-semibold">Diet</legend>
-          <label v-for="d in DIETS" :key="d" class="flex items-center gap-2"
-            ><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{ d }}</label
+          <label v-for="d in allDiets" :key="d" class="flex items-center gap-2"
+            ><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{
+              dietName(d, ownDiets)
+            }}</label
           >
         </fieldset>
         <fieldset>

@@ -105,7 +105,7 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
               <h3 class="mt-2 text-sm">Cleared by an adult</h3>
               <ul class="text-sm">
                 <li v-for="c in record.cleared" :key="c.says">
-                  {{ say(c.says) }} {{ nameOf(c.who) }}: {{ c.why }}
+                  {{ say(c.says) }} {{ nameOf(c.who) }}{{ c.at ? `, ${timeText(c.at)}` : '' }}: {{ c.why }}
                 </li>
               </ul>
             </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Adults and house rules. */
 import { onMounted, ref, watch } from 'vue'
-import { adultSchema, type HouseRules } from '@lea/core'
+import { adultSchema, ownDietSchema, type HouseRules } from '@lea/core'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
@@ -57,6 +57,32 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
     const leads = known.leads.includes(lead) ? known.leads.filter((l) => l !== lead) : [...known.leads, lead]
     await house.saveAdult({ name: known.name, leads }, id)
   }, 'Saved.')
+
+const diet = ref({ name: '', avoid: '' })
+/** A diet of the setting's own: a name, and what it avoids in words or allergen ids. */
+const addDiet = (): Promise<void> =>
+  attempt(async () => {
+    const kept = house.setting?.rules
+    if (!kept) return
+    const made = await ownDietSchema.validate({
+      id: `own:${diet.value.name
+        .trim()
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')}`,
+      name: diet.value.name,
+      avoid: diet.value.avoid
+        .split(',')
+        .map((t) => t.trim())
+        .filter((t) => t !== ''),
+    })
+    await house.saveRules({ ...kept, diets: [...(kept.diets ?? []).filter((d) => d.id !== made.id), made] })
+    diet.value = { name: '', avoid: '' }
+  }, 'Diet kept.')
+const removeDiet = (id: string): Promise<void> =>
+  attempt(async () => {
+    const kept = house.setting?.rules
+    if (kept) await house.saveRules({ ...kept, diets: (kept.diets ?? []).filter((d) => d.id !== id) })
+  }, 'Taken out. Children who have it are asked about until it is changed with them.')
 </script>
 
 <template>
@@ -169,6 +195,50 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
           >
           <button type="submit" class="btn btn-main justify-self-start">Save the rules</button>
         </fieldset>
+      </form>
+    </section>
+    <section class="patch p-4" aria-labelledby="diets">
+      <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
+      <p class="mb-2 text-sm text-soft">
+        Beside vegetarian, vegan, halal, kosher and the others: a name, and what it avoids (foods or
+        allergens, parted by commas).
+      </p>
+      <ul>
+        <li
+          v-for="d in house.setting?.rules.diets ?? []"
+          :key="d.id"
+          class="flex flex-wrap items-center gap-3 border-t border-line py-1.5"
+        >
+          <span class="font-semibold">{{ d.name }}</span><span class="text-sm text-soft"
+            >avoids {{ d.avoid.join(', ') }}</span
+          >
+          <button
+            v-if="door.isOwner()"
+            type="button"
+            class="btn ml-auto"
+            :aria-label="`Remove ${d.name}`"
+            @click="removeDiet(d.id)"
+          >
+            Remove
+          </button>
+        </li>
+      </ul>
+      <form
+        v-if="door.isOwner()"
+        class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]"
+        @submit.prevent="addDiet"
+      >
+        <label class="text-sm font-semibold"
+          >Name<input v-model="diet.name" class="field mt-1 font-normal" maxlength="40" placeholder="no beef"
+        /></label>
+        <label class="text-sm font-semibold"
+          >It avoids<input
+            v-model="diet.avoid"
+            class="field mt-1 font-normal"
+            maxlength="400"
+            placeholder="beef, gelatine"
+        /></label>
+        <button type="submit" class="btn">Keep it</button>
       </form>
     </section>
   </main>

@@ -2,7 +2,7 @@
 /** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { allergenName, checkRows, MEETING_WORDS } from '@lea/core'
+import { allergenName, checkRows, dietName, MEETING_WORDS, type Decision } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import LabelText from '../packets/LabelText.vue'
 import { useDoor } from '../stores/door'
@@ -24,9 +24,22 @@ const recipeLine = (id: string) => {
     ? house.recipe(session.stored?.recipe ?? '')?.lines.find((l) => l.id === line.line)
     : undefined
 }
-const about = (id: string): string => (id.startsWith('diet:') ? id.slice(5) : allergenName(id))
+const about = (id: string): string =>
+  id.startsWith('diet:') ? dietName(id.slice(5), house.setting?.rules.diets) : allergenName(id)
 const packets = computed(() => (session.stored?.decisions ?? []).filter((d) => d.kind === 'packet'))
 const set = computed(() => session.plan?.swapSet ?? null)
+/** The other way: an own bowl, for as many as one decision can set apart. */
+const ownBowl = computed(() => {
+  const ways = (session.plan?.findings ?? []).flatMap((f) =>
+    f.fixes.flatMap(
+      (fix): { label: string; cost: string; decision: Extract<Decision, { kind: 'apart' }> }[] =>
+        fix.action.do === 'decide' && fix.action.decision.kind === 'apart'
+          ? [{ label: fix.label, cost: fix.cost, decision: fix.action.decision }]
+          : [],
+    ),
+  )
+  return ways.sort((a, b) => b.decision.children.length - a.decision.children.length)[0] ?? null
+})
 const canChange = computed(() => !session.frozen && door.isLeader())
 const look = {
   lists: 'bg-paprika text-white font-bold',
@@ -86,6 +99,13 @@ const text = ref('')
       >
         Make {{ set.decisions.length === 1 ? 'this change' : 'these changes' }}
       </button>
+      <p v-if="ownBowl" class="flex w-full flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2">
+        <span class="min-w-0 flex-1"
+          ><strong>Or: {{ session.say(ownBowl.label).toLowerCase().replace('own', 'an own') }}.</strong>
+          {{ ownBowl.cost }}.</span
+        >
+        <button type="button" class="btn" @click="session.choose(ownBowl.decision)">Set it apart</button>
+      </p>
     </div>
     <p v-if="children.length === 0" class="patch p-4">
       Nobody in this session has an allergy or a diet on file. Ask again at the door.

@@ -2,7 +2,7 @@
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
 import { computed, ref, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
-import { allergenName, checkRows, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
+import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
@@ -76,7 +76,9 @@ const print = (): void => window.print()
               <p v-for="c in p.concerns" :key="c.allergen">
                 <strong>{{ allergenName(c.allergen) }}</strong>: {{ LEVEL_WORDS[c.level] }}
               </p>
-              <p v-if="p.diets.length > 0">{{ p.diets.join(', ') }}</p>
+              <p v-if="p.diets.length > 0">
+                {{ p.diets.map((d) => dietName(d, house.setting?.rules.diets)).join(', ') }}
+              </p>
               <p v-if="p.carePlan" class="font-semibold">Care plan: {{ p.carePlan }}</p>
             </td>
             <td class="p-1">{{ matters(p.id) || 'nothing found: check the packet' }}</td>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Who comes, where they sit, and which adults are here. */
 import { computed, ref } from 'vue'
-import { allergenName, LEVEL_WORDS, type StoredGuest } from '@lea/core'
+import { allergenName, dietName, LEVEL_WORDS, type StoredGuest } from '@lea/core'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
@@ -149,7 +149,7 @@ const people = computed(() => [
                   v-for="d in p.diets"
                   :key="d"
                   class="ml-1 inline-block rounded-sm border border-line px-1 text-xs"
-                  >{{ d }}</span
+                  >{{ dietName(d, house.setting?.rules.diets) }}</span
                 ></span
               ></label
             >

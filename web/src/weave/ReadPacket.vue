@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
 import { computed, reactive, ref, watch } from 'vue'
-import { ALLERGENS, allergenName, packetWords, type Plan, type StoredPacket } from '@lea/core'
+import { ALLERGENS, allergenName, dietName, packetWords, type Plan, type StoredPacket } from '@lea/core'
 import { inWords } from '../api'
 import LabelText from '../packets/LabelText.vue'
 import PacketForm from '../packets/PacketForm.vue'
@@ -33,7 +33,8 @@ const first = ref('')
 const second = ref('')
 const fault = ref('')
 const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, name: session.nameOf(id) })))
-const wordOf = (id: string): string => (id.startsWith('diet:') ? `not ${id.slice(5)}` : allergenName(id))
+const wordOf = (id: string): string =>
+  id.startsWith('diet:') ? `not ${dietName(id.slice(5), house.setting?.rules.diets)}` : allergenName(id)
 const foodWord = computed(() => house.foods.of(props.food).name)
 
 /** The packet of the register that is in the hand, where it is there. */

@@ -43,6 +43,7 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
           cause: finding.cause,
           who: door.person.id,
           why: 'agreed',
+          at: new Date().toISOString(),
         })
       }
       break
@@ -57,7 +58,11 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
 </script>
 
 <template>
-  <aside class="patch p-3" aria-labelledby="settle-title">
+  <aside
+    class="patch p-3 lg:sticky lg:top-3 lg:max-h-[calc(100dvh-1.5rem)] lg:overflow-y-auto print:hidden"
+    aria-labelledby="settle-title"
+    tabindex="-1"
+  >
     <h2 id="settle-title" class="text-lg" aria-live="polite">
       {{ left === 0 ? 'Nothing left to settle' : `To settle: ${left}` }}
     </h2>

@@ -15,6 +15,7 @@ const shown = computed(() => (props.wide ? props.column.watch : props.column.wat
     class="mb-1 last:mb-0"
     :class="{
       'rounded-sm bg-paprika px-1.5 py-1 text-white': w.grade === 'stop',
+      '-mx-1 !px-1 text-xs': w.grade === 'stop' && !wide,
       'border-b-2 border-ochre pb-0.5': w.grade === 'adult',
     }"
     :title="w.because"

@@ -129,15 +129,21 @@ const tab = (row: number, column: number): number =>
               :aria-expanded="c.step === open"
               @click="open = c.step"
             >
-              <Picture :name="c.picture" class="shrink-0" :class="c.step === open ? 'size-8' : 'size-5'" />
+              <Picture v-if="c.step === open" :name="c.picture" class="size-8 shrink-0" />
               <span class="min-w-0"
                 ><span
-                  class="block font-title font-bold leading-tight [overflow-wrap:anywhere]"
-                  :class="c.step === open ? 'text-base' : 'text-[0.8rem]'"
+                  class="block font-title font-bold leading-tight"
+                  :class="c.step === open ? 'text-base' : 'text-[0.82rem]'"
                   >{{ c.title }}</span
-                ><span class="text-xs">{{
-                  c.sitting > 1 ? 'next day' : c.passive && c.minutes > 240 ? 'overnight' : `${c.minutes} min`
-                }}</span></span
+                ><span class="flex items-center gap-1 text-xs"
+                  ><Picture v-if="c.step !== open" :name="c.picture" class="size-4 shrink-0" />{{
+                    c.sitting > 1
+                      ? 'next day'
+                      : c.passive && c.minutes > 240
+                        ? 'overnight'
+                        : `${c.minutes} min`
+                  }}</span
+                ></span
               >
             </button>
           </div>

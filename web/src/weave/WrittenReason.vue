@@ -25,6 +25,7 @@ async function write(): Promise<void> {
     cause,
     who: door.person?.id ?? '',
     why: why.value.trim().slice(0, 400),
+    at: new Date().toISOString(),
   })
   emit('close')
 }
