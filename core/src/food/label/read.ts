@@ -138,6 +138,8 @@ function withGroups(ids: readonly string[]): string[] {
   })
 }
 
+const LACTOSE = /^(lact?os|laktos|laktoz|лактоз|لاکتوز|لیکٹوز)/
+
 const isRegulated = (id: string): boolean => allergenOf(id)?.kind === 'regulated'
 
 function report(
@@ -153,7 +155,15 @@ function report(
   const found = withGroups(counted('contains').flatMap((h) => h.ids))
   const contains = unique(found.filter(isRegulated))
   const mayAll = unique(withGroups(counted('may').flatMap((h) => h.ids)).filter(isRegulated))
-  const freeFrom = unique(withGroups(asOf('free').flatMap((h) => h.ids)).filter(isRegulated))
+  // Free from lactose is not free from milk (allergens.md B6).
+  const ofLactose = (h: Hit): boolean => LACTOSE.test(words[h.from]?.text ?? '')
+  const freeFrom = unique(
+    withGroups(
+      asOf('free')
+        .filter((h) => !ofLactose(h))
+        .flatMap((h) => h.ids),
+    ).filter(isRegulated),
+  )
   const out: LabelWord[] = []
   const place = (from: number, to: number) => ({
     start: words[from]?.start ?? 0,
