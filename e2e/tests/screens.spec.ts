@@ -138,6 +138,7 @@ test('the table, the finish and the records', async () => {
   await looksRight()
   await page.goto(`${house.address}/record`)
   await page.getByRole('link', { name: /Cheese and leek scones/ }).click()
+  await expect(page.getByRole('heading', { level: 1, name: /Cheese and leek scones/ })).toBeVisible()
   await expect(page.getByText(/Cold butter from the fridge/)).toBeVisible()
   await looksRight()
   await page.getByRole('link', { name: 'Zuri', exact: true }).click()

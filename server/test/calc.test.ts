@@ -68,6 +68,57 @@ describe('./lea calc', () => {
       suggest: 'whole',
     })
   })
+  it('reads labels, checks ages and offers swaps (H30 and rules A4 of the fact packs, from memory)', () => {
+    const label = calc('label', [
+      { text: 'Wheat flour, butter (milk), coconut milk. May contain nuts.', region: 'uk' },
+      { text: '', region: 'mars' },
+    ])
+    expect(label.out[0]).toMatchObject({
+      contains: expect.arrayContaining(['gluten-cereals', 'wheat', 'milk']) as unknown,
+    })
+    expect(label.out[0]?.mayContain).toContain('tree-nuts')
+    expect(label.out[1]).toHaveProperty('error.field')
+    const check = calc('check', [
+      { months: 40, what: 'grapes', as: 'whole' },
+      { months: 40, what: 'a thing nobody knows', as: '' },
+      { months: -1, what: 'grapes', as: '' },
+    ])
+    expect(check.out.map((o) => o.result)).toEqual(['stop', 'unknown', undefined])
+    expect(check.out[2]).toHaveProperty('error.field', 'months')
+    const swaps = calc('swaps', [
+      { food: 'butter', role: 'fat', amount: '100', unit: 'g', avoid: ['milk'], diets: ['vegan'] },
+      { food: 'butter', role: 'fat', amount: '100', unit: 'g', avoid: ['moonlight'], diets: [] },
+    ])
+    const candidates = swaps.out[0]?.candidates as { brings: string[] }[]
+    expect(candidates.length).toBeGreaterThan(0)
+    expect(candidates.every((c) => !c.brings.includes('milk'))).toBe(true)
+    expect(swaps.out[1]).toHaveProperty('error.field', 'avoid')
+  })
+  it('makes fair scoops, packs and batches, and names the fault of a bad box (H48, H50)', () => {
+    const ask = { unit: 'tsp_us', children: 2, countLimit: 10, minTurn: 1, maxScoops: 12, minEach: 1 }
+    const measures = [
+      { id: 'cup', size: '48' },
+      { id: 'half', size: '24' },
+    ]
+    const { code, out } = calc('fair', [
+      { ...ask, measures, ingredients: [{ name: 'flour', amount: '48' }] },
+      { ...ask, measures, ingredients: [{ name: 'flour', amount: '16' }] },
+      { ...ask, measures: [{ id: 'cup', size: '0' }], ingredients: [{ name: 'flour', amount: '16' }] },
+    ])
+    expect(code).toBe(2)
+    expect(out[0]).toMatchObject({ feasible: true, turns: 2, example: { flour: { half: 2 } } })
+    expect(out[1]).toEqual({ feasible: false })
+    expect(out[2]).toHaveProperty('error.field')
+    expect(
+      calc('packs', [
+        { need: '500', unit: 'g', pantry: '100', packs: [{ id: 'bag', size: '250', price: 90 }] },
+      ]).out[0],
+    ).toEqual({ toBuy: '400', cost: 180, left: '100', packsTotal: 2, packs: { bag: 2 } })
+    expect(
+      calc('batches', [{ mode: 'oven', pieces: 30, perTray: 12, traysAtOnce: 1, minutes: 15, turnaround: 5 }])
+        .out[0],
+    ).toMatchObject({ trayloads: 3, batches: 3, lastBatchPieces: 6 })
+  })
   it('says on standard error what it does not know, exit 2, nothing on standard output', () => {
     for (const [name, args] of [
       ['hope', []],

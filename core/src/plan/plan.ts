@@ -139,6 +139,8 @@ export interface Check {
 /** The smallest set of changes that clears every line that lists what somebody must not have, for one pot for all. */
 export interface SwapSet {
   decisions: Decision[]
+  /** The same in words: "buttermilk: oat drink and lemon juice". */
+  says: string[]
   /** Lines (by name) for which nothing suits everyone. */
   stuck: string[]
   /** Names of foods whose packets are still to read with it. */

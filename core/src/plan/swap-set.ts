@@ -4,7 +4,7 @@
  * (3) rows of lesser confidence, (4) foods brought in. Depth-first over the lines with a bound; options are few.
  */
 import { foodName } from '../food/foods'
-import { swapsFor, type Swap } from '../food/swaps'
+import { swapOf, swapsFor, type Swap } from '../food/swaps'
 import type { RecipeLine } from '../recipe/recipe'
 import type { Decision } from './decision'
 import type { Start } from './draft'
@@ -39,10 +39,18 @@ export function smallestSet(
   const name = (id: string): string => foodName(start.foods.of(id))
   return {
     decisions: best.flatMap((o) => (o.decision ? [o.decision] : [])),
+    says: best.flatMap((o, i) =>
+      o.decision ? [`${name(hard[i]?.food ?? '')}: ${inWords(o.decision, name)}`] : [],
+    ),
     stuck: hard.filter((_, i) => best[i]?.stuck).map((l) => name(l.food)),
     packets: [...new Set([...fixed, ...best.flatMap((o) => o.packets)])].map(name),
   }
 }
+
+const inWords = (decision: Decision, name: (food: string) => string): string =>
+  decision.kind === 'swap'
+    ? (swapOf(decision.swap)?.parts ?? []).map((p) => name(p.food)).join(' and ')
+    : 'left out'
 
 const toRead = (foods: readonly string[], meetings: (food: string) => Met[]): string[] =>
   foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))

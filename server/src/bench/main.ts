@@ -1,7 +1,8 @@
-/** `./lea bench`: compile time for 4, 12 and 30 children, the whole-table check, and the label reader, side by side in one run. */
+/** `./lea bench`: compile time for 4, 12 and 30 children, the whole-table check, the label reader and fair scoops, side by side in one run. */
 import {
   checkTable,
   compile,
+  fairScoops,
   readLabel,
   SHIPPED_RECIPES,
   type PlanChild,
@@ -9,6 +10,7 @@ import {
   type Role,
 } from '@lea/core'
 import demoPackets from '@lea/core/data/demo-packets.json'
+import { fairProblem } from './fair'
 import { startingKit, startingRules } from '../starting'
 
 const SIZES = [4, 12, 30]
@@ -141,3 +143,9 @@ const readAll = timed(50, () => labels.forEach((t) => readLabel(t)))
 process.stdout.write(
   `\nlabel reader, ${labels.length} packets (ms each)\nmedian ${(readAll.median / labels.length).toFixed(2)}   max ${(readAll.max / labels.length).toFixed(2)}\n`,
 )
+process.stdout.write('\nfair scoops, 20 lines x 10 measures x 12 scoops (ms; aim: median under 50)\n')
+for (const n of SIZES) {
+  const problem = fairProblem(n)
+  const fair = timed(RUNS, () => void fairScoops(problem))
+  process.stdout.write(`children ${n}: median ${fair.median.toFixed(1)}   max ${fair.max.toFixed(1)}\n`)
+}

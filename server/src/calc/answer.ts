@@ -1,7 +1,7 @@
 /** One line of a calculation: the result, or the error in its place. */
 import { AmountError, PlanError } from '@lea/core'
 import { ValidationError } from 'yup'
-import type { Calculation } from './calculations'
+import type { Calculation } from './fields'
 
 export function answer(calculation: Calculation, line: string): { text: string; failed: boolean } {
   try {
@@ -15,6 +15,10 @@ function inWords(fault: unknown): { field: string; says: string } {
   if (fault instanceof SyntaxError) return { field: '', says: 'this line is not valid JSON' }
   if (fault instanceof ValidationError) return { field: fault.path ?? '', says: fault.message }
   if (fault instanceof PlanError) return { field: fault.field, says: fault.message }
+  if (fault instanceof RangeError) {
+    const field = /^(?:measures|ingredients|maxScoops|pieces)\b/.exec(fault.message)?.[0] ?? ''
+    return { field, says: fault.message }
+  }
   if (fault instanceof AmountError) return { field: '', says: fault.message }
   return { field: '', says: fault instanceof Error ? fault.message : String(fault) }
 }

@@ -20,30 +20,8 @@ import {
   type Measure,
 } from '@lea/core'
 import * as yup from 'yup'
-
-export type Calculation = (request: unknown) => unknown
-
-/** An amount as the contract allows it: text in lowest terms, mixed, decimal, vulgar, or a JSON number. */
-const number = (field: string) =>
-  yup
-    .mixed<string | number>()
-    .required(`${field} is missing`)
-    .test('amount', '', (value, context) => {
-      try {
-        parseRatio(value as string | number)
-        return true
-      } catch (fault) {
-        return context.createError({
-          message: `${field} ${fault instanceof Error ? fault.message : 'is not an amount'}`,
-        })
-      }
-    })
-const count = (field: string) =>
-  yup
-    .number()
-    .integer(`${field} must be whole`)
-    .min(1, `${field} must be at least 1`)
-    .required(`${field} is missing`)
+import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
+import { count, number, type Calculation } from './fields'
 
 const scaleSchema = yup
   .object({
@@ -222,6 +200,12 @@ export const CALCULATIONS: Record<string, Calculation> = {
   swaps,
   scale: scaleLine,
   'scoops-single': scoopsSingle,
+  'scoops-all': scoopsAll,
+  fair,
+  pan,
+  packs,
+  price,
+  batches,
   convert: convertValue,
   eggs,
 }

@@ -82,6 +82,7 @@ const text = ref('')
           {{ set.decisions.length === 1 ? 'change clears' : 'changes clear' }}
           {{ set.stuck.length === 0 ? 'every line' : 'all but ' + set.stuck.join(', ') }}.</strong
         >
+        {{ set.says.join('; ') }}{{ set.says.length > 0 ? '.' : '' }}
         {{
           set.packets.length > 0
             ? `Then still to read: ${set.packets.join(', ')}.`
