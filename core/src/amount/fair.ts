@@ -36,7 +36,8 @@ interface Option {
   mask: number
   turns: number
   cost: number
-  ways: Ways
+  /** Scoops of each measure; null for pieces. */
+  way: number[] | null
 }
 /** The least cost of each class of turns, and the way there: one choice for each ingredient and class. */
 interface Table {
@@ -169,12 +170,18 @@ function best(
   return found
 }
 
+const waysOf = ({ way, turns }: Option, { measures }: FairProblem): Ways =>
+  way === null
+    ? { pieces: turns }
+    : Object.fromEntries(way.flatMap((n, i) => (n > 0 ? [[measures[i]?.id ?? '', n]] : [])))
+
 function answer(table: Table, end: number, cost: number, kinds: number, problem: FairProblem): FairAnswer {
   const { children: k, minEach, ingredients } = problem
   const turns = Math.floor(cost / T) % 2 ** 20
   const example: Record<string, Ways> = {}
   for (let i = ingredients.length - 1, at = end; i >= 0; i--) {
-    example[ingredients[i]?.name ?? ''] = table.chosen[i]?.[at]?.ways ?? {}
+    const o = table.chosen[i]?.[at]
+    if (o) example[ingredients[i]?.name ?? ''] = waysOf(o, problem)
     at = table.from[i]?.[at] ?? 0
   }
   return {
@@ -199,11 +206,11 @@ function answer(table: Table, end: number, cost: number, kinds: number, problem:
 function optionsOf(ingredient: FairIngredient, problem: FairProblem): Option[] {
   if ('pieces' in ingredient) {
     const { pieces } = ingredient
-    return [{ mask: 0, turns: pieces, cost: pieces * T, ways: { pieces } }]
+    return [{ mask: 0, turns: pieces, cost: pieces * T, way: null }]
   }
   const { measures, children: k, countLimit: c, maxScoops } = problem
   const counts = measures.map((m) => ratio(m.size).compare(ratio(problem.minTurn)) >= 0)
-  const kept = new Map<number, { cost: number; mask: number; turns: number; way: number[] }>()
+  const kept = new Map<number, Option>()
   for (const way of decompositions(ingredient.amount, measures, maxScoops)) {
     let [mask, turns, hard, small] = [0, 0, 0, 0]
     for (const [i, n] of way.entries()) {
@@ -217,8 +224,5 @@ function optionsOf(ingredient: FairIngredient, problem: FairProblem): Option[] {
     const key = mask * 64 + turns
     if (cost < (kept.get(key)?.cost ?? Infinity)) kept.set(key, { cost, mask, turns, way })
   }
-  return [...kept.values()].map(({ way, ...o }) => ({
-    ...o,
-    ways: Object.fromEntries(way.flatMap((n, i) => (n > 0 ? [[measures[i]?.id ?? '', n]] : []))),
-  }))
+  return [...kept.values()]
 }
