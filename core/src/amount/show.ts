@@ -1,7 +1,7 @@
 /** How an amount is written for a person. Floats appear here only, at the moment of display. */
 import type Fraction from 'fraction.js'
 import { isWhole, ratio, toMixed, toPlaces, type Ratio } from './ratio'
-import { unitOf } from './units'
+import { convert, unitOf } from './units'
 
 const KITCHEN_PARTS = new Set(['2', '3', '4', '5', '6', '8', '12', '16'])
 
@@ -19,7 +19,10 @@ export function numberText(amount: Ratio | Fraction): string {
 export const isRounded = (amount: Ratio | Fraction): boolean =>
   numberText(amount) !== toMixed(ratio(amount)) && !ratio(numberText(amount)).equals(ratio(amount))
 
-/** Amount with its unit: `"1 1/2 cups"`, `"250 g"`, `"3"` (plain pieces). */
+/**
+ * Amount with its unit: `"1 1/2 cups"`, `"250 g"`, `"3"` (plain pieces). A part of a cup or spoon that no kitchen measures
+ * is written in millilitres, which a jug or a syringe can.
+ */
 export function amountText(amount: Ratio | Fraction, unitId: string): string {
   const value = ratio(amount)
   const unit = unitOf(unitId)
@@ -27,6 +30,8 @@ export function amountText(amount: Ratio | Fraction, unitId: string): string {
     const places = value.compare(10) < 0 ? 1 : 0
     return `${toPlaces(value, places).replace(/\.0$/, '')} ${unit.one}`
   }
+  const inMl = unit.dimension === 'volume' && isRounded(value) ? convert(value, unitId, 'mL') : null
+  if (inMl) return amountText(inMl, 'mL')
   const number = numberText(value)
   if (unit.id === 'item') return number
   return `${number} ${value.compare(1) > 0 ? unit.many : unit.one}`
