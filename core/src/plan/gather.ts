@@ -6,6 +6,7 @@
 import { amountText } from '../amount/show'
 import { ratio, toText } from '../amount/ratio'
 import { foodName } from '../food/foods'
+import { techniqueOf } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { clockAfter } from '../learn/facts'
 import { PREHEAT_MINUTES } from './clock'
@@ -31,10 +32,14 @@ export const gather: Pass<Talked, Gathered> = (draft, request) => {
 function kitOf(draft: Talked): Plan['kit'] {
   const measures = draft.tasks.flatMap((t) => (t.measured?.by === 'scoop' ? [t.measured.measureName] : []))
   const scale = draft.tasks.some((t) => t.measured?.by === 'weight') ? ['scale'] : []
-  const tools = draft.tasks.flatMap((t) => t.forms.map((f) => f.tool)).filter((t) => t !== '')
+  const tools = draft.tasks.flatMap((t) =>
+    t.forms.flatMap((f) =>
+      f.tool === '' ? [] : [`${techniqueOf(t.technique)?.name ?? t.technique}: ${f.tool}`],
+    ),
+  )
   return {
     measures: [...new Set([...measures, ...scale])],
-    tools: [...new Set(tools)],
+    tools: [...new Set(tools)].sort(),
     equipment: draft.recipe.equipment,
   }
 }

@@ -232,7 +232,7 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
           subject: { step: step.id },
           touches: [],
           says: covered
-            ? `${step.title}: ${adults.map(nameToken).join(' and ')} ${ones.every((t) => t.mode === 'ADULT') ? 'does this' : 'beside'}, nothing else meanwhile.`
+            ? `${step.title}: ${adults.map(nameToken).join(' and ')} ${ones.every((t) => t.mode === 'ADULT') ? (adults.length === 1 ? 'does this' : 'do this') : 'beside'}, nothing else meanwhile.`
             : `${step.title}: no adult here leads ${HAZARD_WORD[hazard]}.`,
           because:
             hazard === 'heat'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A bar as long as the amount, cut into scoops, each in the weave of its child; labels stand exactly under the ends. */
 import { computed } from 'vue'
+import Amount from './Amount.vue'
 import Weft from './Weft.vue'
 
 const props = withDefaults(
@@ -42,11 +43,11 @@ const label = computed(() => `${n.value} scoops: ${props.children.map((c) => pro
       <span
         v-for="m in shown"
         :key="m.i"
-        class="frac absolute whitespace-nowrap"
+        class="absolute whitespace-nowrap"
         :class="m.i === 0 ? '' : m.i === n ? '-translate-x-full' : '-translate-x-1/2'"
         :style="{ left: `${m.left}%` }"
-        >{{ m.text }}</span
-      >
+        ><Amount :text="m.text"
+      /></span>
     </div>
   </div>
 </template>

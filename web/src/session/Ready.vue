@@ -27,7 +27,7 @@ const print = (): void => window.print()
       <ul>
         <li v-for="m in session.plan.kit.measures" :key="m"><Amount :text="m" /></li>
       </ul>
-      <h3 class="mt-2 text-sm text-soft">Tools, in the form these children can use</h3>
+      <h3 class="mt-2 text-sm text-soft">Each job in the form these children can do</h3>
       <ul>
         <li v-for="t in session.plan.kit.tools" :key="t">{{ t }}</li>
       </ul>

@@ -23,7 +23,7 @@ const numeral = computed(() => numberText(props.size))
       :x="isSpoon ? 36 : 48"
       :y="isSpoon ? 44 : 54"
       text-anchor="middle"
-      class="frac"
+      :class="{ frac: /^\d+\/\d+$/.test(numeral) }"
       font-size="24"
       font-weight="700"
       fill="#17312B"
