@@ -8,18 +8,10 @@ import { PREPARATIONS, SHAPE_ROWS, settles, type ShapeRow, type ShapeRule } from
 import { plainText } from '../food/label/text'
 import { EARLY_ROWS, type EarlyRow } from '../food/too-early'
 import { JOB_WORDS, KNIVES, SHAPE_WORDS } from './advice-words'
+import { adviseReadings } from './readings'
+import type { Advice } from './verdict'
 
-export interface Advice {
-  /** `stop`, `change` (another shape, tool or job), `adult` (an adult does it), `ok` (as `do` says), or `unknown`. */
-  result: 'stop' | 'change' | 'adult' | 'ok' | 'unknown'
-  /** Months until which it holds, where an age ends it. */
-  until: number | null
-  do: string
-  because: string
-  source: string
-  /** The row that was used. */
-  matched: string | null
-}
+export type { Advice } from './verdict'
 export interface Question {
   months: number
   what: string
@@ -50,6 +42,7 @@ export function advise({ months, what, as = '', country }: Question): Advice {
   }
   found.push(...earlyRows(both, named).map((row) => adviseEarly(row, months, country)))
   if (jobs.length === 0 && found.length === 0) found.push(...tools.map((t) => adviseTool(t, months)))
+  found.push(...adviseReadings(`${what} ${as}`, country))
   const strictest = found.sort((a, b) => RANK[a.result] - RANK[b.result])[0]
   return (
     strictest ?? {

@@ -28,6 +28,12 @@ const H: Case[] = [
   ['H17', 36, 'hot dog', 'coins', 'stop'],
   ['H18', 62, 'grate carrot', 'box grater', 'change'],
   ['H19', 15, 'tears bread', '', 'change'],
+  ['H21', 36, 'child who vomited yesterday morning, session now', '', 'stop'],
+  ['H22', 40, 'adult with children eating outside sight in next room, can hear', '', 'stop'],
+  ['H23', 50, 'chicken core 66 °C for a moment', '', 'stop', 'uk'],
+  ['H24', 50, 'soup', 'reheated to 75 °C for 30 s, first reheat', 'ok', 'uk'],
+  ['H25', 90, 'cut melon', 'out 3 h at 24 °C', 'stop'],
+  ['H26', 40, 'leftover rice', '30 h in fridge at 5 °C', 'stop', 'uk'],
   ['H27', 50, 'rice drink', 'in a smoothie', 'stop', 'uk'],
   ['H29', 132, 'stirs soup on the hob', 'adult beside', 'ok'],
   ['H30', 44, 'red kidney beans from a tin', 'squashed', 'ok'],
@@ -36,6 +42,22 @@ const H: Case[] = [
 describe('worked cases', () => {
   it.each(H)('%s: at %i months, %s, %s: %s', (_id, months, what, as, result, country) => {
     expect(advise({ months, what, as, ...(country && { country }) }).result).toBe(result)
+  })
+})
+
+describe('readings', () => {
+  it.each([
+    ['soup', 'core 70 °C for 2 min', 'uk', 'ok'],
+    ['soup', 'core 70 °C for 119 s', 'uk', 'stop'],
+    ['soup', 'core 70 °C for 2 min', undefined, 'stop'],
+    ['soup', 'reheated to 165 F', 'us', 'ok'],
+    ['soup', 'reheated again to 80 °C for 10 s', 'uk', 'stop'],
+    ['thing nobody knows', 'out 1 h at 24 °C', 'uk', 'unknown'],
+    ['yoghurt pots', 'out 90 min at 33 °C', 'uk', 'stop'],
+    ['child with diarrhoea 50 hours ago', '', 'uk', 'unknown'],
+    ['whole grapes', 'core 80 °C for 1 min', 'uk', 'stop'],
+  ] as const)('%s, %s (%s): %s', (what, as, country, result) => {
+    expect(advise({ months: 40, what, as, ...(country && { country }) }).result).toBe(result)
   })
 })
 
