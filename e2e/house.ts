@@ -119,7 +119,17 @@ export async function settleAll(page: Page, first: string, second: string): Prom
   const settle = page.getByRole('complementary')
   const stops = settle.locator('li', { has: page.locator('.grade-stop') })
   await expect(settle.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
-  for (let round = 0; round < 20 && (await stops.count()) > 0; round++) {
+  // While a new plan is on its way the list may be empty for a moment: it is settled only when Cook opens.
+  const cook = page.getByRole('button', { name: 'Cook', exact: true })
+  const pending = async (): Promise<boolean> => {
+    for (let tries = 0; tries < 30; tries++) {
+      if ((await stops.count()) > 0) return true
+      if (await cook.isEnabled()) return false
+      await page.waitForTimeout(100)
+    }
+    return false
+  }
+  for (let round = 0; round < 20 && (await pending()); round++) {
     const before = (await stops.allTextContents()).join()
     const stop = stops.first()
     const changes = stop
