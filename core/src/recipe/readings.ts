@@ -1,8 +1,8 @@
 /**
  * What was measured or seen today against its limit: core temperature, time out of the fridge, cooked rice, illness, sight.
  * Source: FSA, USDA/CDC, UKHSA, EYFS 2025 as in the fact pack on ages and safety, all from memory. The setting's own
- * procedures and local codes come first. A limit that is kept
- * says nothing of the food itself, so only the core temperature, asked for by name, is ever answered with 'ok'.
+ * procedures and local codes come first. A limit that is kept says nothing of the food itself, so only a core temperature
+ * with the time it was held, in plain words and alone ("core 75 °C for 30 s"), is ever answered with 'ok'.
  */
 import type { Advice } from './verdict'
 
@@ -32,37 +32,48 @@ const advice = (
   matched,
 })
 
-const celsiusIn = (text: string): number | null => {
-  const found = /(\d+(?:[.,]\d+)?)\s*(?:°|º|deg(?:rees)?)?\s*(c|f)\b/i.exec(text)
-  if (!found) return null
-  const value = Number(found[1]?.replace(',', '.'))
-  return found[2]?.toLowerCase() === 'f' ? ((value - 32) * 5) / 9 : value
-}
+const TEMPERATURE = String.raw`(\d+(?:[.,]\d+)?)\s*(?:°|º|deg(?:rees)?)?\s*(c|f)\b`
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?)`
+const figure = (text: string | undefined): number => Number((text ?? '').replace(',', '.'))
+const toCelsius = (value: string | undefined, unit: string | undefined): number =>
+  unit?.toLowerCase() === 'f' ? ((figure(value) - 32) * 5) / 9 : figure(value)
+const temperatures = (text: string): number[] =>
+  [...text.matchAll(new RegExp(TEMPERATURE, 'gi'))].map((m) => toCelsius(m[1], m[2]))
 
-const SECONDS: readonly (readonly [RegExp, number])[] = [
-  [/(\d+(?:[.,]\d+)?)\s*(?:d|days?)\b/i, 86400],
-  [/(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?)\b/i, 3600],
-  [/(\d+(?:[.,]\d+)?)\s*(?:m|mins?|minutes?)\b/i, 60],
-  [/(\d+(?:[.,]\d+)?)\s*(?:s|secs?|seconds?)\b/i, 1],
+const UNITS: readonly (readonly [words: string, seconds: number])[] = [
+  ['d|days?', 86400],
+  ['h|hrs?|hours?', 3600],
+  ['m|mins?|minutes?', 60],
+  ['s|secs?|seconds?', 1],
 ]
 /** All times named, added up: "1 h 30 min". Null where there is none. */
 const secondsIn = (text: string): number | null => {
-  const all = SECONDS.flatMap(([form, unit]) => {
-    const found = form.exec(text)
-    return found ? [Number(found[1]?.replace(',', '.')) * unit] : []
-  })
+  const all = UNITS.flatMap(([words, unit]) =>
+    [...text.matchAll(new RegExp(`${NUMBER}\\s*(?:${words})\\b`, 'gi'))].map((m) => figure(m[1]) * unit),
+  )
   return all.length === 0 ? null : all.reduce((a, b) => a + b, 0)
 }
 
+/** The place, words that change nothing, the figure, and directly after it the time held. An oven's figure is none. */
+const MEASURED = new RegExp(
+  String.raw`\b(?:core|centre|center|probed?|reheated to)(?: temperature| temp| is| was| at| of| reads| reached|[:,=\s])*` +
+    TEMPERATURE +
+    String.raw`(?:,? (?:held )?for (\d+(?:[.,]\d+)? ?[a-z]+))?`,
+  'i',
+)
+
 function core(text: string, country: 'uk' | 'us' | undefined): Advice[] {
-  const celsius = celsiusIn(text)
-  if (celsius === null || !/\b(core|centre|center|inside|reheat\w*|probe\w*)\b/i.test(text)) return []
-  const held = secondsIn(text) ?? 0
+  const all = temperatures(text)
+  if (all.length === 0 || !/\b(core|centre|center|prob(?:e|es|ed)|reheated (?:to|again|twice))\b/i.test(text)) return []
+  const found = MEASURED.exec(text)
+  const celsius = toCelsius(found?.[1], found?.[2])
+  const held = secondsIn(found?.[3] ?? '') ?? 0
   const need = CORE.find(([from]) => celsius >= from)?.[1]
   const uk = need !== undefined && held >= need
   const us = celsius >= US_CORE
-  const again = /\b(second|third|again|twice)\b(?! *s\b)/i.test(text.replace(/\d\s*seconds?/gi, ''))
-  const done = !again && (country === 'uk' ? uk : country === 'us' ? us : uk && us)
+  const again = /\b(second|third|again|twice)\b/i.test(text)
+  const plain = found !== null && all.length === 1 && celsius <= 110 && !/\b(not|never|no)\b/i.test(text)
+  const done = plain && !again && (country !== 'us' ? uk : true) && (country !== 'uk' ? us : true)
   return [
     advice(
       done ? 'ok' : 'stop',
@@ -70,20 +81,27 @@ function core(text: string, country: 'uk' | 'us' | undefined): Advice[] {
       done
         ? 'reheat once only; cool to lukewarm before it reaches a child'
         : again
-          ? 'throw it away: reheated once already'
-          : 'back to the heat; probe the thickest part again, an adult',
-      country === 'us' ? '74 °C (165 °F) at the core' : '70 °C at the core for 2 minutes, or equal',
-      country === 'us' ? 'USDA' : 'FSA',
+          ? 'throw it away if it was reheated before'
+          : 'back to the heat; probe the thickest part again, an adult, and say how long it held',
+      [
+        ...(country === 'us' ? [] : ['70 °C at the core for 2 minutes, or equal (UK)']),
+        ...(country === 'uk' ? [] : ['74 °C (165 °F) at the core (US)']),
+      ].join('; '),
+      country === undefined ? 'FSA; USDA' : country === 'us' ? 'USDA' : 'FSA',
     ),
   ]
 }
 
 function outOfTheFridge(text: string): Advice[] {
-  if (!/\b(out(?! of the (?:oven|pan|tin|mould))|room temperature|on the table|unrefrigerated)\b/i.test(text))
+  if (
+    !/\bout (?:for |over )?\d|\d ?[a-z]+ out\b|\bleft out\b|\broom temperature\b|\bon the table\b|\bunrefrigerated\b/i.test(
+      text,
+    )
+  )
     return []
-  const time = secondsIn(text)
-  const limit = (celsiusIn(text) ?? 0) > 32 ? 3600 : 7200
-  if (time === null || time <= limit || /\b(core|vomit\w*)\b/i.test(text)) return []
+  const limit = Math.max(0, ...temperatures(text)) > 32 ? 3600 : 7200
+  const long = /\b(overnight|all (?:day|night|morning|afternoon))\b/i.test(text)
+  if (!long && (secondsIn(text) ?? 0) <= limit) return []
   return [
     advice(
       'stop',
@@ -117,8 +135,10 @@ function keptRice(text: string): Advice[] {
 
 function illness(text: string): Advice[] {
   if (!/\b(vomit\w*|diarrh?o?ea|threw up|thrown up|been sick|was sick|sick bug)\b/i.test(text)) return []
-  const past = /\b(\d+(?:[.,]\d+)?)\s*(?:h|hrs?|hours?|d|days?)\b/i.test(text) ? (secondsIn(text) ?? 0) : 0
-  if (past >= 48 * 3600) return []
+  // Only 'so long ago' counts, the latest named; "for three days" or "yesterday" does not.
+  const ago = [...text.matchAll(/(\d+(?:[.,]\d+)? ?[a-z]+) ago\b/gi)].map((m) => secondsIn(m[1] ?? '') ?? 0)
+  const lately = /\b(today|yesterday|this|last night|still|again|now)\b/i.test(text)
+  if (!lately && ago.length > 0 && Math.min(...ago) >= 48 * 3600) return []
   return [
     advice(
       'stop',

@@ -55,6 +55,14 @@ describe('readings', () => {
     ['thing nobody knows', 'out 1 h at 24 °C', 'uk', 'unknown'],
     ['yoghurt pots', 'out 90 min at 33 °C', 'uk', 'stop'],
     ['child with diarrhoea 50 hours ago', '', 'uk', 'unknown'],
+    ['soup', 'reheated in the oven at 180 °C for 20 min', 'uk', 'unknown'],
+    ['soup', 'cooked for 30 min, core 70 °C', 'uk', 'stop'],
+    ['soup', 'core not yet 75 °C for 30 s', 'uk', 'stop'],
+    ['soup', 'core 75 °C for 30 s, the other piece 60 °C', 'uk', 'stop'],
+    ['soup', 'core 180 °C for 20 min', 'uk', 'stop'],
+    ['yoghurt pots', 'left out overnight', 'uk', 'stop'],
+    ['child who has vomited for 3 days', '', 'uk', 'stop'],
+    ['child who vomited 3 days ago and again this morning', '', 'uk', 'stop'],
     ['whole grapes', 'core 80 °C for 1 min', 'uk', 'stop'],
   ] as const)('%s, %s (%s): %s', (what, as, country, result) => {
     expect(advise({ months: 40, what, as, ...(country && { country }) }).result).toBe(result)
