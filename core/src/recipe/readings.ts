@@ -64,7 +64,8 @@ const MEASURED = new RegExp(
 
 function core(text: string, country: 'uk' | 'us' | undefined): Advice[] {
   const all = temperatures(text)
-  if (all.length === 0 || !/\b(core|centre|center|prob(?:e|es|ed)|reheated (?:to|again|twice))\b/i.test(text)) return []
+  if (all.length === 0 || !/\b(core|centre|center|prob(?:e|es|ed)|reheated (?:to|again|twice))\b/i.test(text))
+    return []
   const found = MEASURED.exec(text)
   const celsius = toCelsius(found?.[1], found?.[2])
   const held = secondsIn(found?.[3] ?? '') ?? 0
