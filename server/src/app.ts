@@ -10,6 +10,7 @@ import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
 import { packetRoutes } from './routes/packets'
+import { paperRoutes } from './routes/papers'
 import { recordRoutes } from './routes/record'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
@@ -88,7 +89,7 @@ function api(house: House): express.Router {
     next()
   })
   router.use(signInRoutes(house))
-  router.use('/sessions', sessionRoutes(house))
+  router.use('/sessions', sessionRoutes(house), paperRoutes(house))
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use(settingRoutes(house))

@@ -12,7 +12,11 @@ import type Fraction from 'fraction.js'
 import { decompositions, type Size, type Ways } from './decompose'
 import { ratio, type Ratio } from './ratio'
 
-export type FairIngredient = { name: string; amount: Ratio | Fraction } | { name: string; pieces: number }
+export type FairIngredient =
+  | { name: string; amount: Ratio | Fraction }
+  | { name: string; pieces: number }
+  /** Only these ways, as counts in the order of the measures: what a person pinned, or what was worked out before. */
+  | { name: string; counts: readonly (readonly number[])[] }
 export interface FairProblem {
   measures: readonly Size[]
   ingredients: readonly FairIngredient[]
@@ -37,7 +41,7 @@ interface Option {
   turns: number
   cost: number
   /** Scoops of each measure; null for pieces. */
-  way: number[] | null
+  way: readonly number[] | null
 }
 /** The least cost of each class of turns, and the way there: one choice for each ingredient and class. */
 interface Table {
@@ -209,9 +213,11 @@ function optionsOf(ingredient: FairIngredient, problem: FairProblem): Option[] {
     return [{ mask: 0, turns: pieces, cost: pieces * T, way: null }]
   }
   const { measures, children: k, countLimit: c, maxScoops } = problem
+  const ways =
+    'counts' in ingredient ? ingredient.counts : decompositions(ingredient.amount, measures, maxScoops)
   const counts = measures.map((m) => ratio(m.size).compare(ratio(problem.minTurn)) >= 0)
   const kept = new Map<number, Option>()
-  for (const way of decompositions(ingredient.amount, measures, maxScoops)) {
+  for (const way of ways) {
     let [mask, turns, hard, small] = [0, 0, 0, 0]
     for (const [i, n] of way.entries()) {
       if (n === 0) continue

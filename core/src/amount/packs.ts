@@ -83,7 +83,8 @@ export interface PriceItem {
   packPrice: number
   used: Ratio | Fraction
 }
-const cheaper = (home: Fraction, ready: Fraction): 'home' | 'ready' | 'same' => {
+/** Which is cheaper, compared before any rounding. */
+export const cheaper = (home: Fraction, ready: Fraction): 'home' | 'ready' | 'same' => {
   const order = home.compare(ready)
   return order < 0 ? 'home' : order > 0 ? 'ready' : 'same'
 }

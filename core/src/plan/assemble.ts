@@ -4,6 +4,7 @@
  */
 import type { FoodFact } from '../food/foods'
 import type { Recipe } from '../recipe/recipe'
+import type { CupboardItem } from './cupboard'
 import type { Decision } from './decision'
 import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from './request'
 
@@ -66,6 +67,7 @@ export interface StoredSetting {
   rules: HouseRules
   kit: Kit
   foods: FoodFact[]
+  cupboard?: CupboardItem[]
 }
 
 /** Seats decide the order of the table; whoever has no seat follows in the order of the list. */
@@ -118,6 +120,7 @@ export function assemble(
     }),
     kit: stored.setting.kit,
     foods: stored.setting.foods,
+    cupboard: stored.setting.cupboard ?? [],
     rules: stored.setting.rules,
     decisions: session.decisions,
     seed: 1,

@@ -7,15 +7,22 @@ import { barsHandling, meet, type Packet } from '../food/concerns'
 import { formFor, techniqueOf } from '../craft/techniques'
 import { monthsOn } from '../craft/ages'
 import { ratio } from '../amount/ratio'
-import { toBase } from '../amount/units'
+import { crossTo, formWords } from '../food/weights'
 import { TOLERANCE } from '../recipe/recipe'
+import { ownWeights } from './cupboard'
 import { packetOf } from './decision'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
+import { madeBy } from './strip'
 
 /** Every breach in words; an empty list where the plan keeps the hard rules. */
 export function breaches(plan: Plan, request: PlanRequest): string[] {
-  return [...handsRules(plan, request), ...timeRules(plan), ...amountRules(plan), ...bowlRules(plan, request)]
+  return [
+    ...handsRules(plan, request),
+    ...timeRules(plan),
+    ...amountRules(plan, request),
+    ...bowlRules(plan, request),
+  ]
 }
 
 function handsRules(plan: Plan, request: PlanRequest): string[] {
@@ -75,7 +82,7 @@ function timeRules(plan: Plan): string[] {
 }
 
 /** Scoops make the amount, exactly or within the tolerance of the line's role; every turn of a task is dealt. */
-function amountRules(plan: Plan): string[] {
+function amountRules(plan: Plan, request: PlanRequest): string[] {
   return plan.tasks.flatMap((task: Task) => {
     const out: string[] = []
     const dealt = plan.turns.filter((t) => t.task === task.id).length
@@ -84,10 +91,23 @@ function amountRules(plan: Plan): string[] {
     }
     const line = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
     if (line && task.measured?.by === 'scoop') {
-      const made = toBase(task.measured.size, task.measured.unit).mul(task.measured.n)
-      const whole = toBase(line.amount, line.unit)
-      const share = ratio(made).div(whole)
-      if (share.compare(ratio(TOLERANCE[line.role]).add(1)) > 0) out.push(`${task.id}: scoops make too much`)
+      const part =
+        request.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ??
+        '1'
+      // What the recipe weighs is scooped by the food's weight: crossed again here, on the other way round.
+      const made = madeBy(task.measured)
+      const back = crossTo(
+        made,
+        'mL',
+        line.unit,
+        line.food,
+        formWords(line.prep, line.shape),
+        ownWeights(request),
+      )
+      const off = back?.amount.div(ratio(line.amount).mul(part)).sub(1).abs()
+      if (!off || off.compare(TOLERANCE[line.role]) > 0) out.push(`${task.id}: scoops do not make the amount`)
+      if (task.measured.n !== task.measured.parts.reduce((n, p) => n + p.n, 0))
+        out.push(`${task.id}: the scoops are not those that are counted`)
     }
     return out
   })

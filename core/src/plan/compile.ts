@@ -15,6 +15,7 @@ import { digest } from './digest'
 import type { Adapted, Gathered, Person, Start } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
+import { measuringOf } from './measuring'
 import type { Plan } from './plan'
 import { portion } from './portion'
 import { MAX_CHILDREN, type PlanRequest } from './request'
@@ -100,7 +101,7 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
   })
   const { recipe } = draft
   const plan: Omit<Plan, 'digest'> = {
-    version: 1,
+    version: 2,
     session: request.session.id,
     recipe: {
       id: recipe.id,
@@ -116,6 +117,7 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
     })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,
+    making: draft.making,
     checks: draft.checks,
     swapSet: draft.swapSet,
     hygiene: draft.hygiene,
@@ -129,6 +131,11 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
     kit: draft.kit,
     ahead: draft.ahead,
     shopping: draft.shopping,
+    cost: draft.cost,
+    measuring: {
+      way: measuringOf(request),
+      scooping: request.decisions.find((d) => d.kind === 'scooping')?.way ?? 'fair',
+    },
     bounds: draft.bounds,
     totals: draft.totals,
     idle: request.decisions.filter((d) => isIdle(d, draft, found)),
@@ -155,6 +162,17 @@ function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolea
       return !draft.recipe.lines.some((l) => l.id === d.line)
     case 'packet':
       return !draft.lines.some((l) => l.food === d.food)
+    case 'scoops':
+      return !draft.tasks.some(
+        (t) => t.id === d.task && t.measured?.by === 'scoop' && t.measured.pinned === true,
+      )
+    case 'scooping':
+    case 'measuring':
+      return false
+    case 'make':
+      return draft.making.refused !== null
+    case 'got':
+      return !draft.shopping.some((s) => s.food === d.food && s.buy?.text === d.buy)
     case 'pin':
       return !draft.tasks.some((t) => t.id === d.task && t.forms.some((f) => f.children.includes(d.child)))
     case 'clear':

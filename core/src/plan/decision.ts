@@ -1,4 +1,5 @@
 import type { Packet } from '../food/concerns'
+import type { Make } from '../recipe/make'
 
 /** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
 
@@ -9,6 +10,16 @@ export type Decision =
   | { kind: 'apart'; children: string[]; swaps: { line: string; swap: string }[] }
   | { kind: 'shape'; line: string; shape: string }
   | { kind: 'measure'; line: string; measure: string }
+  /** One task's scoops, chosen by hand: measure id -> how many. */
+  | { kind: 'scoops'; task: string; ways: Record<string, number> }
+  /** Turns that come out even, or as few scoops as can be. */
+  | { kind: 'scooping'; way: 'fair' | 'quick' }
+  /** How this session measures, where it is not as the setting does. */
+  | { kind: 'measuring'; way: Measuring }
+  /** How much is made. */
+  | { kind: 'make'; make: Make }
+  /** Bought, or taken from the shelf: in these packs. */
+  | { kind: 'got'; food: string; buy: string }
   | {
       kind: 'packet'
       food: string
@@ -24,6 +35,10 @@ export type Decision =
     }
   | { kind: 'pin'; task: string; child: string }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string; at?: string | undefined }
+
+/** As the recipe measures · all in cups and spoons · all on the scale · with any one cup, in parts. */
+export const MEASURING = ['recipe', 'cups', 'grams', 'parts'] as const
+export type Measuring = (typeof MEASURING)[number]
 
 /** What adults read on one packet, as the food rules want it. */
 export const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({
@@ -48,6 +63,14 @@ export function decisionKey(d: Decision): string {
       return `shape:${d.line}`
     case 'measure':
       return `measure:${d.line}`
+    case 'scoops':
+      return `scoops:${d.task}`
+    case 'scooping':
+    case 'measuring':
+    case 'make':
+      return d.kind
+    case 'got':
+      return `got:${d.food}`
     case 'packet':
       return `packet:${d.food}`
     case 'pin':

@@ -3,6 +3,7 @@ import type { FoodBook } from '../food/foods'
 import type { OwnDiet } from '../food/diets'
 import type { Packet } from '../food/concerns'
 import type { Recipe } from '../recipe/recipe'
+import type { Making } from './batches'
 import type { Finding } from './finding'
 import type {
   Bowl,
@@ -34,7 +35,7 @@ export interface Start {
   diets: readonly OwnDiet[]
 }
 /** A line as decided, not yet scaled. */
-export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText'>
+export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also'>
 export interface Adapted extends Start {
   bowls: { id: string; name: string; children: string[] }[]
   lines: AdaptedLine[]
@@ -47,6 +48,7 @@ export interface Shaped extends Adapted {
 }
 export interface Portioned extends Omit<Shaped, 'bowls'> {
   bowls: Bowl[]
+  making: Making
 }
 export interface Split extends Portioned {
   tasks: Task[]
@@ -62,7 +64,7 @@ export interface Clocked extends Dealt {
 export interface Talked extends Clocked {
   talk: StepTalk[]
 }
-export type Gathered = Talked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'bounds'>
+export type Gathered = Talked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'cost' | 'bounds'>
 
 export interface Out<D> {
   draft: D

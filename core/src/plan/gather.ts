@@ -1,11 +1,6 @@
 /**
  * Pass 9, gather: the kit, what to do ahead, and what to buy in all.
- *
- * Does little yet: no packs and no prices; amounts of one food in one unit are added up over the bowls.
  */
-import { amountText } from '../amount/show'
-import { ratio, toText } from '../amount/ratio'
-import { foodName } from '../food/foods'
 import { techniqueOf } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { clockAfter } from '../learn/facts'
@@ -14,15 +9,18 @@ import type { Gathered, Pass, Talked } from './draft'
 import { finding, type Finding } from './finding'
 import type { Plan } from './plan'
 import type { PlanRequest } from './request'
+import { shoppingOf } from './shopping'
 
 export const gather: Pass<Talked, Gathered> = (draft, request) => {
+  const { rows, cost } = shoppingOf(draft, request)
   const turnCounts = draft.totals.perChild.map((p) => p.turns)
   return {
     draft: {
       ...draft,
       kit: kitOf(draft),
       ahead: aheadOf(draft),
-      shopping: shoppingOf(draft),
+      shopping: rows,
+      cost,
       bounds: { leastTurns: Math.min(...turnCounts), mostTurns: Math.max(...turnCounts) },
     },
     findings: missingEquipment(draft, request),
@@ -30,7 +28,9 @@ export const gather: Pass<Talked, Gathered> = (draft, request) => {
 }
 
 function kitOf(draft: Talked): Plan['kit'] {
-  const measures = draft.tasks.flatMap((t) => (t.measured?.by === 'scoop' ? [t.measured.measureName] : []))
+  const measures = draft.tasks.flatMap((t) =>
+    t.measured?.by === 'scoop' ? t.measured.parts.map((p) => p.name) : [],
+  )
   const scale = draft.tasks.some((t) => t.measured?.by === 'weight') ? ['scale'] : []
   const tools = draft.tasks.flatMap((t) =>
     t.forms.flatMap((f) =>
@@ -63,22 +63,6 @@ function aheadOf(draft: Talked): Plan['ahead'] {
 
 const stepUsesOven = (step: string, draft: Talked): boolean =>
   draft.tasks.some((t) => t.step === step && t.place === 'oven')
-
-function shoppingOf(draft: Talked): Plan['shopping'] {
-  const sums = new Map<string, { food: string; unit: string; sum: ReturnType<typeof ratio> }>()
-  for (const bowl of draft.bowls) {
-    for (const line of bowl.lines) {
-      const key = `${line.food}/${line.unit}`
-      const sum = sums.get(key)?.sum ?? ratio(0)
-      sums.set(key, { food: line.food, unit: line.unit, sum: sum.add(line.amount) })
-    }
-  }
-  return [...sums.values()].map(({ food, unit, sum }) => {
-    const amount = unit === 'item' ? sum.ceil() : sum
-    const name = foodName(draft.foods.of(food), unit === 'item' && amount.compare(1) > 0)
-    return { food, name, amount: toText(amount), unit, text: amountText(amount, unit) }
-  })
-}
 
 function missingEquipment(draft: Talked, { kit }: PlanRequest): Finding[] {
   const places = new Set(draft.tasks.map((t) => t.place))

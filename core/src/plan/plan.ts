@@ -5,22 +5,39 @@ import type { Fact } from '../learn/facts'
 import type { Prompt, SupportLevel } from '../learn/prompts'
 import type { StepWord } from '../learn/words'
 import type { Mode, Place, Role } from '../recipe/recipe'
-import type { Decision } from './decision'
+import type { Making } from './batches'
+import type { Decision, Measuring } from './decision'
 import type { Cleared, Finding } from './finding'
+import type { Cost, ShoppingRow } from './shopping-list'
 
-/** How a line is measured. */
+/** So many level scoops of one measure. */
+export interface ScoopPart {
+  measure: string
+  name: string
+  size: Ratio
+  unit: string
+  n: number
+}
+
+/** How a line is measured. Scoops stand in the order in which they are done: the largest measure first. */
 export type Measured =
   | {
       by: 'scoop'
-      measure: string
-      measureName: string
-      size: Ratio
-      unit: string
+      parts: ScoopPart[]
+      /** Scoops in all. */
       n: number
+      /** `"0"` where exact, else signed, in per cent with 4 decimals. */
       errPct: string
+      /** Any cup will do: `parts` then says what one part stands for. */
+      any?: true
+      /** A person chose this way. */
+      pinned?: true
+      /** How an amount that the recipe weighs came to be scooped. */
+      because?: string
     }
   | { by: 'pieces'; n: number }
-  | { by: 'weight'; why: string }
+  /** `lack`: not by choice, the box makes it in no way. */
+  | { by: 'weight'; text: string; why: string; because?: string; lack?: true }
 
 export interface PlanLine {
   /** The recipe line, or `line>food` for a food that a swap brought in. */
@@ -41,6 +58,8 @@ export interface PlanLine {
   only?: 'apart' | 'rest'
   /** Seen from the recipe: what one batch as written holds. */
   recipeText: string
+  /** The same by weight, or by volume; not there where the food's weight is not known. */
+  also?: { text: string; source: string }
 }
 
 /** One vessel's share of the recipe and the children it is for. */
@@ -48,6 +67,8 @@ export interface Bowl {
   id: string
   name: string
   children: string[]
+  /** Its share of the recipe as written. */
+  factor: Ratio
   lines: PlanLine[]
 }
 
@@ -155,13 +176,14 @@ export interface HygieneNote {
 }
 
 export interface Plan {
-  version: 1
+  version: 2
   session: string
   recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
   /** `plan`: a care plan is to be acknowledged before cooking. */
   children: { id: string; months: number; ageText: string; plan?: true }[]
   adults: string[]
   bowls: Bowl[]
+  making: Making
   checks: Check[]
   swapSet: SwapSet | null
   hygiene: HygieneNote[]
@@ -174,7 +196,10 @@ export interface Plan {
   watch: WatchNote[]
   kit: { measures: string[]; tools: string[]; equipment: string[] }
   ahead: { when: string; says: string }[]
-  shopping: { food: string; name: string; amount: Ratio; unit: string; text: string }[]
+  shopping: ShoppingRow[]
+  cost: Cost
+  /** How the session measures, and whether turns come out even or scoops are few. */
+  measuring: { way: Measuring; scooping: 'fair' | 'quick' }
   bounds: { leastTurns: number; mostTurns: number }
   totals: {
     seconds: number

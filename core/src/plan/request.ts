@@ -6,7 +6,8 @@ import type { Concern } from '../food/concerns'
 import type { AnyDiet, OwnDiet } from '../food/diets'
 import type { FoodFact } from '../food/foods'
 import type { Recipe } from '../recipe/recipe'
-import type { Decision } from './decision'
+import type { CupboardItem } from './cupboard'
+import type { Decision, Measuring } from './decision'
 
 export const NEEDS = ['wheelchair', 'limited-grip', 'no-wet-food'] as const
 export type Need = (typeof NEEDS)[number]
@@ -36,6 +37,8 @@ export interface Kit {
   measures: Measure[]
   /** `oven`, `hob`, `fridge`, `scale`, ... that the room has. */
   equipment: string[]
+  /** Trays that the oven holds at once; one where it is not said. */
+  trays?: number | undefined
 }
 
 export interface HouseRules {
@@ -49,6 +52,10 @@ export interface HouseRules {
   maxScoops: number
   /** Diets that the setting made itself. */
   diets?: OwnDiet[] | undefined
+  /** How the setting measures; as the recipe does where it is not said. */
+  measuring?: Measuring | undefined
+  /** The size of its eggs, as on the box; the country's usual where it is not said. */
+  eggSize?: string | undefined
 }
 
 export interface PlanRequest {
@@ -60,6 +67,8 @@ export interface PlanRequest {
   kit: Kit
   /** The setting's own foods; they stand over Lea's. */
   foods: FoodFact[]
+  /** Stock, packs and prices; empty where a setting keeps none. */
+  cupboard?: CupboardItem[]
   rules: HouseRules
   decisions: Decision[]
   seed: number

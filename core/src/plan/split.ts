@@ -4,6 +4,7 @@
  * Does little yet: the tasks are the recipe's own; a child who is not there yet, or who must not touch what the task
  * handles, is barred from it with the reason, and gets turns in other tasks. Neighbour jobs are named, not planned.
  */
+import { ratio } from '../amount/ratio'
 import { formFor, techniqueOf, type Technique } from '../craft/techniques'
 import { allergenName } from '../food/allergens'
 import { barsHandling, meet } from '../food/concerns'
@@ -108,13 +109,19 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     barred: byChildren ? barred : [],
     mode,
     n: mode === 'EACH' ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
-    seconds: task.seconds,
+    seconds: ovenSeconds(task, draft),
     place: task.place ?? 'table',
     ...(technique.hazard && task.mode !== 'WAIT' && { hazard: technique.hazard }),
     ...(adult && { adult }),
     ...(task.counts && { counts: task.counts }),
   }
 }
+
+/** In the oven it takes as long as all the oven loads together. */
+const ovenSeconds = (task: RecipeTask, { making }: Portioned): number =>
+  task.mode === 'WAIT' && task.place === 'oven' && making.oven
+    ? Math.round(ratio(making.oven.minutes).mul(60).valueOf())
+    : task.seconds
 
 /** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
 function partake(

@@ -12,6 +12,7 @@ import { wordsOf } from '../learn/words'
 import type { RecipeStep } from '../recipe/recipe'
 import type { Clocked, Pass, Person, Talked } from './draft'
 import type { StepTalk, Task } from './plan'
+import { onlySize } from './strip'
 
 export const talk: Pass<Clocked, Talked> = (draft) => {
   const languages = [...new Set(draft.people.flatMap((p) => p.languages))]
@@ -57,7 +58,7 @@ function whoIsAsked(
 
 function factOf(step: RecipeStep, draft: Clocked): Fact | null {
   const own = draft.tasks.filter((t) => t.step === step.id && t.bowl === draft.bowls[0]?.id)
-  const scooped = own.find((t) => t.measured?.by === 'scoop' && t.mode === 'TURNS')
+  const scooped = own.find((t) => t.measured && onlySize(t.measured) && t.mode === 'TURNS')
   if (scooped) return scoopFact(scooped, draft)
   const counted = own.find((t) => t.counts)
   if (counted?.counts) return { kind: 'count', food: counted.counts.what, n: counted.counts.n }
@@ -81,17 +82,17 @@ function factOf(step: RecipeStep, draft: Clocked): Fact | null {
 
 function scoopFact(task: Task, draft: Clocked): Fact | null {
   const line = draft.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
-  if (!line || task.measured?.by !== 'scoop') return null
-  const { size, unit, n } = task.measured
-  const part =
-    draft.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ?? '1'
-  const target = ratio(line.amount).mul(part).mul(unitOf(line.unit).size).div(unitOf(unit).size)
+  const scoops = task.measured && onlySize(task.measured)
+  if (!line || !scoops || task.measured?.by !== 'scoop') return null
+  const { n, any } = task.measured
+  // Where the amount is not exact, the children count what the scoops make.
+  const [size, unit, word] = any ? ['1', 'part', 'part'] : [scoops.size, scoops.unit, unitOf(scoops.unit).one]
   return {
     kind: 'scoop',
     food: line.name,
     unit,
-    unitWord: unitOf(unit).one,
-    target: toText(target),
+    unitWord: word,
+    target: toText(ratio(size).mul(n)),
     measure: size,
     k: Math.floor(n / 2),
   }

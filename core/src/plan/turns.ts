@@ -8,6 +8,7 @@ import type { Dealt, Pass, Scooped } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import type { Task, Turn } from './plan'
 import type { PlanRequest } from './request'
+import { scoopsOf } from './strip'
 
 export const turns: Pass<Scooped, Dealt> = (draft, request) => {
   const total = new Map<string, number>(draft.people.map((p) => [p.id, 0]))
@@ -58,7 +59,7 @@ function dealTask(
 }
 
 function turnOf(task: Task, index: number, child: string): Turn {
-  const measure = task.measured?.by === 'scoop' ? task.measured.measure : undefined
+  const measure = task.measured && scoopsOf(task.measured)[index]?.measure
   return {
     id: `${task.id}#${index + 1}`,
     task: task.id,

@@ -1,8 +1,9 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
-import { numberText } from '../amount/show'
 import { toMixed, ratio } from '../amount/ratio'
 import type { Grade as GradeName } from '../food/concerns'
+import { errorText } from './off'
 import type { Measured, Plan, PlanLine, StepTalk, Task } from './plan'
+import { scoopsOf, scoopsText, stripMarks, stripShares } from './strip'
 
 export interface HandsCell {
   task: string
@@ -25,6 +26,8 @@ export interface MeasureCell {
   strip: string[]
   /** Labels under the ends of the scoops, 0 first. */
   marks: string[]
+  /** Length of each scoop in the bar, in per cent. */
+  shares: number[]
   near: string | null
 }
 export interface WatchCell {
@@ -103,12 +106,12 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
   }
 }
 
-/** "6 × 1/4 cup", "2 pieces", "weigh it". */
+/** "6 × 1/4 cup", "2 pieces", "weigh 80 g". */
 export function howText(measured: Measured): string {
-  if (measured.by === 'scoop') return `${measured.n} × ${measured.measureName}`
+  if (measured.by === 'scoop') return scoopsText(measured)
   return measured.by === 'pieces'
     ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}`
-    : 'weigh it, or fill by eye'
+    : `weigh ${measured.text}`
 }
 
 function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
@@ -124,20 +127,11 @@ function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): Measur
       swapped: line.swappedFrom !== undefined,
       how: howText(m),
       strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
-      marks:
-        m.by === 'scoop' ? Array.from({ length: m.n + 1 }, (_, i) => numberText(ratio(m.size).mul(i))) : [],
-      near: m.by === 'scoop' && m.errPct !== '0' ? nearText(m.errPct) : null,
+      marks: stripMarks(m),
+      shares: stripShares(m),
+      near: m.by === 'scoop' && m.errPct !== '0' ? errorText(m.errPct) : null,
     },
   ]
-}
-
-/** "3.5 % more" */
-export function nearText(errPct: string): string {
-  const size = errPct
-    .replace('-', '')
-    .replace(/(\.\d)\d*$/, '$1')
-    .replace(/\.0$/, '')
-  return `${size} % ${errPct.startsWith('-') ? 'less' : 'more'}`
 }
 
 function watchCells(
@@ -214,10 +208,14 @@ export function ribbon(
   }))
 }
 
-/** One turn's words for the table view: "one scoop with the 1/4 cup". */
-export function turnText(task: Task): string {
-  if (task.measured?.by === 'scoop') return `one level scoop with the ${task.measured.measureName}`
-  if (task.measured?.by === 'pieces') return 'one piece in'
-  if (task.measured?.by === 'weight') return 'a spoonful, while the scale counts'
+/** One turn's words for the table view: "one level scoop with the 1/4 cup". @param number of the turn, from 1 */
+export function turnText(task: Task, number: number): string {
+  const m = task.measured
+  if (m?.by === 'scoop') {
+    const scoop = scoopsOf(m)[number - 1] ?? m.parts[0]
+    return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
+  }
+  if (m?.by === 'pieces') return 'one piece in'
+  if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
   return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
 }

@@ -2,6 +2,7 @@
  * A recipe: lines with amounts and roles, and steps with what goes in and what hands do.
  * Own recipes of a setting and Lea's shipped ones have the same shape (`schema: 1`).
  */
+import type { Tin } from '../amount/packs'
 import type { Ratio } from '../amount/ratio'
 
 /** What a food does in the recipe. It decides the swaps and how exact the measuring has to be. */
@@ -107,7 +108,18 @@ export interface Recipe {
   /** Children's portions that the amounts as written make. */
   serves: number
   /** Pieces that can be counted and shared, for as many as it serves. */
-  pieces?: { what: string; n: number }
+  pieces?: {
+    what: string
+    n: number
+    /** How many go on one tray, where they go into the oven on trays. */
+    perTray?: number | undefined
+  }
+  /** The tin that the amounts are written for. */
+  tin?: Tin | undefined
+  /** mL of batter or dough, where it was measured. */
+  batter?: Ratio | undefined
+  /** The ready-made thing, for comparison: minor units for so many portions. */
+  ready?: { price: number; portions: number } | undefined
   themes: string[]
   equipment: string[]
   storage: string

@@ -3,6 +3,7 @@ import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { MODES, PLACES, ROLES } from '../recipe/recipe'
+import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
 import { ownDietSchema } from './diet'
 import { amount, id, line, listOf, oneOf, required, whole } from './text'
 
@@ -62,7 +63,21 @@ export const recipeSchema = yup
     about: line('About', 300),
     serves: whole('Serves', 1, 200),
     pieces: yup
-      .object({ what: required('Pieces', 30), n: whole('Number of pieces', 1, 500) })
+      .object({
+        what: required('Pieces', 30),
+        n: whole('Number of pieces', 1, 500),
+        perTray: whole('Pieces on a tray', 1, 200).notRequired(),
+      })
+      .default(undefined)
+      .optional(),
+    tin: tinSchema.default(undefined).optional(),
+    batter: amount('Batter in mL').optional(),
+    ready: yup
+      .object({
+        price: whole('Price of the ready-made thing', 1, 1_000_000),
+        portions: whole('Its portions', 1, 200),
+      })
+      .noUnknown()
       .default(undefined)
       .optional(),
     themes: listOf(required('Theme', 40), 'Themes', 12),
@@ -124,6 +139,7 @@ export const kitSchema = yup
   .object({
     measures: listOf(measureSchema, 'Measures', 40),
     equipment: listOf(required('Equipment', 40), 'Equipment', 40),
+    trays: whole('Trays at once', 1, 12).notRequired(),
   })
   .noUnknown()
 
@@ -135,6 +151,8 @@ export const rulesSchema = yup
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
     maxScoops: whole('Most scoops', 1, 60),
+    measuring: measuringSchema.optional(),
+    eggSize: eggSizeSchema.optional(),
     diets: listOf(ownDietSchema, 'Diets', 12).optional().default(undefined),
   })
   .noUnknown()

@@ -2,6 +2,7 @@
 import * as yup from 'yup'
 import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
+import { cupboardSchema, makeSchema, measuringSchema, waysSchema } from './amounts'
 import { dietSchema } from './diet'
 import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
 import { concernSchema, guestSchema } from './people'
@@ -19,6 +20,11 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
   }),
   shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
   measure: yup.object({ line: id('Line'), measure: id('Measure') }),
+  scoops: yup.object({ task: required('Task', 200), ways: waysSchema }),
+  scooping: yup.object({ way: oneOf(['fair', 'quick'] as const, 'Scooping') }),
+  measuring: yup.object({ way: measuringSchema }),
+  make: yup.object({ make: makeSchema }),
+  got: yup.object({ food: id('Food'), buy: line('What was bought', 300) }),
   packet: yup.object({
     food: id('Food'),
     lists: listOf(required('Allergen', 60), 'Lists', 60),
@@ -172,6 +178,7 @@ export const planRequestSchema = yup
     ),
     kit: kitSchema,
     foods: listOf(yup.object(), 'Foods', 500),
+    cupboard: listOf(cupboardSchema, 'Cupboard', 1000).optional(),
     rules: rulesSchema,
     decisions: listOf(decisionSchema as unknown as yup.Schema<object>, 'Decisions', 400),
     seed: whole('Seed', 0, 2 ** 31),

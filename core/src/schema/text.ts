@@ -40,7 +40,8 @@ export const birthMonth = (label: string): yup.StringSchema<string> =>
 export const amount = (label: string): yup.StringSchema<string> =>
   required(label, 40)
     .transform((value: unknown) => canonicalAmount(value))
-    .test('amount', '', (value, context) => {
+    .test('amount', '', (value: string | undefined, context) => {
+      if (value === undefined) return true // whether it must be there, 'required' says
       try {
         const r = parseRatio(value)
         if (r.compare(0) <= 0) return context.createError({ message: `${label} must be more than 0` })

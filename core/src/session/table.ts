@@ -1,8 +1,6 @@
 /** What the table view shows: the frozen plan with what has happened, step by step. */
-import { ratio, toMixed } from '../amount/ratio'
-import { numberText } from '../amount/show'
-import { unitOf } from '../amount/units'
 import type { Plan, Task, Turn } from '../plan/plan'
+import { runningTotal, stripMarks, stripShares } from '../plan/strip'
 import type { TableState } from './replay'
 
 export interface TableTurn extends Turn {
@@ -21,6 +19,8 @@ export interface TableTask {
   unitWord: string
   /** Labels of the scale, one under each end of a scoop. */
   marks: string[]
+  /** Length of each scoop in the bar, in per cent; empty where it is not scooped. */
+  shares: number[]
   /** How full the bowl's share is, 0 to 1 (display only). */
   fullness: number
 }
@@ -56,19 +56,19 @@ function scaleOf(
   task: Task,
   count: number,
   all: number,
-): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'fullness'> {
+): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'shares' | 'fullness'> {
   const fullness = all === 0 ? 0 : count / all
   if (task.measured?.by !== 'scoop') {
-    return { running: '', unitWord: task.counts?.what ?? '', marks: [], fullness }
+    return { running: '', unitWord: task.counts?.what ?? '', marks: [], shares: [], fullness }
   }
-  const { size, unit, n } = task.measured
-  const total = ratio(size).mul(count)
-  const word = unitOf(unit)
+  const total = runningTotal(task.measured, count)
+  const shares = stripShares(task.measured)
   return {
-    running: numberText(total),
-    unitWord: total.compare(1) > 0 ? word.many : word.one,
-    marks: Array.from({ length: n + 1 }, (_, i) => toMixed(ratio(size).mul(i))),
-    fullness,
+    running: total.number,
+    unitWord: total.unit,
+    marks: stripMarks(task.measured),
+    shares,
+    fullness: shares.slice(0, count).reduce((sum, s) => sum + s, 0) / 100,
   }
 }
 

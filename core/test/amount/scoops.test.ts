@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bestSingleMeasure, ratio, runningTotal, singleMeasureWays, type Measure } from '../../src/index'
+import { ratio, singleMeasureWays, type Measure } from '../../src/index'
 
 const SIZES = ['1', '1/2', '1/3', '1/4', '1/8', '2/3', '3/4']
 const box = (sizes: string[]): Measure[] =>
@@ -38,22 +38,5 @@ describe('one measure for a line', () => {
         }
       }),
     )
-  })
-
-  it('prefers turns that come out even, then numbers the group can count', () => {
-    const options = { children: 4, countLimit: 10, maxScoops: 24, tolerance: '0' }
-    expect(bestSingleMeasure('1', 'cup_us', box(['1', '1/2', '1/3', '1/4']), options)).toMatchObject({ n: 4 })
-    expect(bestSingleMeasure('1', 'cup_us', box(['1', '1/2']), options)).toMatchObject({ n: 1 })
-  })
-
-  it('has nothing to offer where the box is empty or too coarse', () => {
-    const options = { children: 4, countLimit: 10, maxScoops: 24, tolerance: '1/20' }
-    expect(bestSingleMeasure('1', 'cup_us', [], options)).toBeNull()
-    expect(bestSingleMeasure('1/3', 'cup_us', box(['1', '1/2']), options)).toBeNull()
-  })
-
-  it('adds scoops up exactly', () => {
-    expect(runningTotal(box(['1/3'])[0] as Measure, 3)).toBe('1')
-    expect(runningTotal(box(['1/4'])[0] as Measure, 5)).toBe('5/4')
   })
 })

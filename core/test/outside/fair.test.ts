@@ -128,7 +128,7 @@ const CASES: [string, FairProblem, number[]][] = [
 function bruteForce(p: FairProblem): number[] {
   const k = p.children
   const lists = p.ingredients.map((i) =>
-    'pieces' in i ? [null] : decompositions(i.amount, p.measures, p.maxScoops),
+    'amount' in i ? decompositions(i.amount, p.measures, p.maxScoops) : [null],
   )
   let best: number[] | null = null
   const walk = (at: number, chosen: (number[] | null)[]): void => {
@@ -171,7 +171,7 @@ describe('fair scoops across a recipe', () => {
     const answer = fairScoops(problem)
     expect(answer.objective).toEqual(objective)
     for (const i of problem.ingredients) {
-      if ('pieces' in i) continue
+      if (!('amount' in i)) continue
       const sum = Object.entries(answer.example?.[i.name] ?? {}).reduce(
         (all, [id, n]) => all.add(ratio(problem.measures.find((m) => m.id === id)?.size ?? 0).mul(n)),
         ratio(0),

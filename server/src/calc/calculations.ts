@@ -1,6 +1,7 @@
 /** The calculations of `./lea calc`, as the contract of the design (calc.md) says. Others come with the parts they belong to. */
 import {
   advise,
+  AmountError,
   compile,
   convert,
   eggCount,
@@ -9,15 +10,18 @@ import {
   parseRatio,
   ratio,
   readLabel,
+  readLine,
   readPlanRequest,
   scale,
   singleMeasureWays,
   swapCandidates,
+  SYSTEMS,
   toPlaces,
   toText,
   UNIT_IDS,
   unitOf,
   type Measure,
+  type System,
 } from '@lea/core'
 import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
@@ -193,6 +197,27 @@ const swaps: Calculation = (value) => {
   return { candidates }
 }
 
+const lineSchema = yup.object({
+  text: text('text', 400).required('text is missing'),
+  system: yup
+    .string<System>()
+    .oneOf(SYSTEMS, `system must be one of: ${SYSTEMS.join(', ')}`)
+    .required('system is missing: us, uk, m or au'),
+  locale: yup
+    .string()
+    .matches(/^[a-z]{2,3}(-[A-Za-z0-9]{2,8})*$/, 'locale must be such as en-GB')
+    .optional(),
+})
+const readAmount: Calculation = (value) => {
+  const r = lineSchema.validateSync(value, { strict: true })
+  try {
+    return readLine(r.text, r.system, r.locale)
+  } catch (fault) {
+    if (fault instanceof AmountError) throw new yup.ValidationError(`text: ${fault.message}`, r.text, 'text')
+    throw fault
+  }
+}
+
 export const CALCULATIONS: Record<string, Calculation> = {
   plan,
   label,
@@ -208,4 +233,5 @@ export const CALCULATIONS: Record<string, Calculation> = {
   batches,
   convert: convertValue,
   eggs,
+  'read-amount': readAmount,
 }

@@ -1,5 +1,13 @@
 /** Sessions, their decisions, frozen plans and events. */
-import type { Decision, Plan, SessionInput, StoredSession, TableEvent } from '@lea/core'
+import {
+  upgradePlan,
+  type Decision,
+  type Plan,
+  type Plan1,
+  type SessionInput,
+  type StoredSession,
+  type TableEvent,
+} from '@lea/core'
 import type { Db } from './pool'
 
 interface SessionRow {
@@ -50,8 +58,11 @@ export async function freeze(db: Db, id: string, plan: Plan): Promise<void> {
 }
 
 export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
-  const { rows } = await db.query<{ plan: Plan | null }>('select plan from sessions where id = $1', [id])
-  return rows[0]?.plan ?? null
+  const { rows } = await db.query<{ plan: Plan | Plan1 | null }>('select plan from sessions where id = $1', [
+    id,
+  ])
+  const plan = rows[0]?.plan
+  return plan ? upgradePlan(plan) : null
 }
 
 export async function setState(db: Db, id: string, state: 'cooking' | 'finished'): Promise<void> {
@@ -110,12 +121,12 @@ function eventOf(row: TableEvent & { number?: number }): TableEvent {
 export async function listPast(
   db: Db,
 ): Promise<{ id: string; date: string; title: string; plan: Plan; events: TableEvent[] }[]> {
-  const { rows } = await db.query<{ id: string; date: string; plan: Plan; events: TableEvent[] }>(
+  const { rows } = await db.query<{ id: string; date: string; plan: Plan | Plan1; events: TableEvent[] }>(
     `select s.id, s.date, s.plan, coalesce(json_agg(json_build_object(
        'id', e.id, 'device', e.device, 'lamport', e.lamport, 'at', e.at, 'by', e.by_adult, 'kind', e.kind, 'body', e.body
      ) order by e.number) filter (where e.id is not null), '[]') as events
      from sessions s left join events e on e.session_id = s.id
      where s.plan is not null group by s.id order by s.date desc, s.start desc`,
   )
-  return rows.map((r) => ({ ...r, title: r.plan.recipe.title }))
+  return rows.map((r) => ({ ...r, plan: upgradePlan(r.plan), title: r.plan.recipe.title }))
 }

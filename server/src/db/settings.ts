@@ -1,5 +1,6 @@
 /** A setting with its house rules, kit, own foods and recipes. */
 import type { FoodFact, HouseRules, Kit, Recipe, StoredSetting } from '@lea/core'
+import { listCupboard } from './cupboard'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
 
@@ -34,7 +35,7 @@ export async function getSetting(db: Db): Promise<StoredSetting> {
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')
   const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
-  return { ...row, foods: foods.rows.map((f) => f.body) }
+  return { ...row, foods: foods.rows.map((f) => f.body), cupboard: await listCupboard(db) }
 }
 
 export async function saveRules(db: Db, rules: HouseRules): Promise<void> {

@@ -1,8 +1,17 @@
 /** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
 import { randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
-import { digest, inputsOf, SHIPPED_RECIPES, type StoredChild, type StoredSession } from '@lea/core'
+import {
+  digest,
+  inputsOf,
+  SHIPPED_RECIPES,
+  type CupboardItem,
+  type StoredChild,
+  type StoredSession,
+} from '@lea/core'
 import demoPackets from '@lea/core/data/demo-packets.json'
+import demoPrices from '@lea/core/data/demo-prices.json'
+import { saveCupboard } from '../db/cupboard'
 import { addReading, savePacket } from '../db/packets'
 import { saveAdult, saveChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
@@ -62,6 +71,7 @@ async function loadSetting(
     await saveRecipe(db, setting, id, recipe)
   }
   await loadPackets(db, setting, adults)
+  await loadCupboard(db, setting, demo)
   const session = (recipe: string, date: string, start: string, until: string): StoredSession => ({
     id: randomUUID(),
     recipe: recipes.get(recipe) ?? '',
@@ -93,6 +103,19 @@ async function loadPackets(db: Db, setting: string, adults: string[]): Promise<v
     if (i % 3 !== 2)
       await addReading(db, setting, { id: randomUUID(), packet: id, digest: digest(packet.label), readBy })
   }
+}
+
+/** Invented prices; and what is on the shelf. */
+async function loadCupboard(db: Db, setting: string, demo: DemoSetting): Promise<void> {
+  const items = new Map<string, CupboardItem>()
+  for (const { food, size, unit, pence } of demoPrices.prices) {
+    const item = items.get(food) ?? { food, packs: [] }
+    item.packs.push({ size, unit, price: pence })
+    items.set(food, item)
+  }
+  for (const { food, amount, unit } of demo.shelf)
+    items.set(food, { ...(items.get(food) ?? { food, packs: [] }), have: { amount, unit } })
+  for (const item of items.values()) await saveCupboard(db, setting, item)
 }
 
 async function loadPast(db: Db, setting: string, session: StoredSession, memo: string[]): Promise<void> {

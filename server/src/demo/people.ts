@@ -22,6 +22,8 @@ export interface DemoSetting {
   children: DemoChild[]
   /** Measures that are lost. */
   lost: string[]
+  /** What is in the cupboard. */
+  shelf: { food: string; amount: string; unit: string }[]
   past: { recipe: string; daysAgo: number; start: string; until: string; memo: string[] }[]
   ahead: { recipe: string; inDays: number; start: string; until: string }[]
 }
@@ -56,6 +58,12 @@ export const DEMO_SETTINGS: DemoSetting[] = [
     name: 'Curlew House Nursery, Heron Room',
     kind: 'nursery',
     lost: [],
+    shelf: [
+      { food: 'wheat-flour', amount: '400', unit: 'g' },
+      { food: 'bicarbonate', amount: '100', unit: 'g' },
+      { food: 'olive-oil', amount: '300', unit: 'mL' },
+      { food: 'cinnamon', amount: '20', unit: 'g' },
+    ],
     adults: [
       { name: 'Petra Vance', role: 'owner', signIn: 'petra', leads: ['knives', 'heat'] },
       { name: 'Oluwaseun Adair', role: 'leader', signIn: 'seun', leads: ['knives', 'heat'] },
@@ -131,6 +139,7 @@ export const DEMO_SETTINGS: DemoSetting[] = [
     name: 'Saltmere Library, Story Kitchen',
     kind: 'library',
     lost: ['third-cup'],
+    shelf: [{ food: 'couscous', amount: '250', unit: 'g' }],
     adults: [
       { name: 'Tomasz Reil', role: 'owner', signIn: 'tomasz', leads: ['knives', 'heat'] },
       { name: 'Farida Quill', role: 'helper', leads: ['knives'] },
@@ -160,6 +169,11 @@ export const DEMO_SETTINGS: DemoSetting[] = [
     name: 'Number 9, Ropewalk',
     kind: 'home',
     lost: ['third-cup', 'tbsp'],
+    shelf: [
+      { food: 'oats-rolled', amount: '700', unit: 'g' },
+      { food: 'milk-cow', amount: '568', unit: 'mL' },
+      { food: 'pear', amount: '3', unit: 'item' },
+    ],
     adults: [{ name: 'Alder Finch', role: 'owner', signIn: 'alder', leads: ['knives', 'heat'] }],
     children: [
       child('Xanthe', 125, { languages: ['cy'] }),

@@ -105,15 +105,6 @@ export function sessionRoutes({ pool, plans }: House): Router {
     res.json({ decisions })
   })
 
-  // The request of the plan as a file, for `./lea calc plan FILE`.
-  router.get('/:id/request', leader, async (req, res) => {
-    const request = await run(req, async (db) => requestOf(db, await find(db, req)))
-    res
-      .attachment('plan-request.json')
-      .type('json')
-      .send(`${JSON.stringify(request)}\n`)
-  })
-
   // Cooking starts: the plan is compiled once more here, and frozen with the session.
   router.post('/:id/cook', async (req, res) => {
     const { digest } = await read(cookSchema, req.body)

@@ -4,10 +4,12 @@ import {
   adultSchema,
   childRecord,
   childSchema,
+  cupboardSchema,
   foodSchema,
   kitSchema,
   recipeSchema,
   rulesSchema,
+  type CupboardItem,
   type FoodFact,
   type Recipe,
   type StoredChild,
@@ -23,6 +25,7 @@ import {
   saveChild,
   writeAudit,
 } from '../db/people'
+import { removeCupboard, saveCupboard } from '../db/cupboard'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from '../db/settings'
 import { listPast } from '../db/sessions'
@@ -61,6 +64,20 @@ export function settingRoutes({ pool }: House): Router {
     const food = (await read(foodSchema, req.body)) as FoodFact
     await run(req, (db) => saveFood(db, personOf(req).settingId, food))
     res.status(201).json(food)
+  })
+
+  router.put('/setting/cupboard/:food', leader, async (req, res) => {
+    const item = (await read(cupboardSchema, {
+      ...req.body,
+      food: String(req.params['food']),
+    })) as CupboardItem
+    await run(req, (db) => saveCupboard(db, personOf(req).settingId, item))
+    res.json(item)
+  })
+  router.delete('/setting/cupboard/:food', leader, async (req, res) => {
+    const gone = await run(req, (db) => removeCupboard(db, String(req.params['food'])))
+    if (!gone) throw notFound('this food in the cupboard')
+    res.status(204).end()
   })
 
   router.post('/adults', owner, async (req, res) => {
