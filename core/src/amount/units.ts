@@ -63,9 +63,34 @@ const BY_ID = new Map(UNITS.map((u) => [u.id, u]))
 /** Every unit that Lea knows by id. Any other word is a count ("item", "slice", "tin"). */
 export const UNIT_IDS: readonly string[] = UNITS.map((u) => u.id)
 
+/** Plural of an English count word: tins, bunches, leaves. */
+const plural = (word: string): string =>
+  word
+    .replace(/(?:f|fe)$/, 've')
+    .replace(/(s|x|ch|sh)$/, '$1e')
+    .replace(/$/, 's')
+
 /** The unit of an id; a word that is no unit id counts things. */
 export function unitOf(id: string): Unit {
-  return BY_ID.get(id) ?? { id, dimension: 'count', size: '1', system: 'any', one: id, many: id }
+  return BY_ID.get(id) ?? { id, dimension: 'count', size: '1', system: 'any', one: id, many: plural(id) }
+}
+
+const SYSTEM_WORDS: Record<Unit['system'], string> = {
+  us: 'US ',
+  label: 'US label ',
+  metric: '',
+  au: 'Australian ',
+  jp: 'Japanese ',
+  imperial: 'imperial ',
+  any: '',
+}
+
+/** A unit with its system, for a person who chooses one: `cups (250 mL)`, `US tbsp`, `g`, `pieces`. */
+export function unitLabel(id: string): string {
+  if (id === 'item') return 'pieces'
+  const unit = unitOf(id)
+  const millilitres = unit.dimension === 'volume' && unit.system === 'metric' && !['mL', 'L'].includes(id)
+  return `${SYSTEM_WORDS[unit.system]}${unit.many}${millilitres ? ` (${unit.size} mL)` : ''}`
 }
 
 /** Amount in the base unit of its dimension (mL, g, mm or pieces), exact. */

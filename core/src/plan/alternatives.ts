@@ -5,7 +5,6 @@
 import { rankOf } from '../amount/decompose'
 import { nearest } from '../amount/near'
 import { ratio, toPlaces } from '../amount/ratio'
-import { toBase } from '../amount/units'
 import { countLimit } from '../craft/ages'
 import { TOLERANCE } from '../recipe/recipe'
 import { usable, waysOf } from './fair-bowl'
@@ -35,7 +34,7 @@ export interface Alternatives {
   fourWays: Alternative[]
 }
 
-const LISTED = 10
+const LISTED = 8
 
 /** @returns null where the task is not scooped from the box (pieces, weighed, any cup) */
 export function alternatives(plan: Plan, request: PlanRequest, taskId: string): Alternatives | null {
@@ -78,19 +77,28 @@ export function alternatives(plan: Plan, request: PlanRequest, taskId: string): 
     const list = nearWays(demand, sizes, maxScoops).map((w) => show(w.counts, w.errPct))
     return { exact: 0, list: unique(list), fourWays: [] }
   }
-  const single = sorted.filter((w) => w.filter((n) => n > 0).length === 1)
+  const unitsIn = (way: readonly number[]): number =>
+    new Set(way.flatMap((n, i) => (n > 0 ? [kinds[i]?.measure.unit] : []))).size
+  const kindsIn = (way: readonly number[]): number => way.filter((n) => n > 0).length
+  const single = sorted.filter((w) => kindsIn(w) === 1).sort((a, b) => sum(a) - sum(b))
   const fewest = [...sorted].sort((a, b) => sum(a) - sum(b))[0] ?? []
-  const list = unique(
-    [...sorted.slice(0, 4), ...single, fewest, ...sorted.slice(4, LISTED)].map((w) => show(w)),
-  )
-  const mixed = sorted.find((w) => w.filter((n) => n > 0).length > 1)
+  const inUse = sorted.filter((w) => show(w).chosen)
+  // What is chosen, one measure at a time, the fewest scoops; then what suits the group best, of at most two measures first.
+  const order = [
+    ...inUse,
+    ...single,
+    fewest,
+    ...sorted.filter((w) => kindsIn(w) <= 2).slice(0, LISTED),
+    ...sorted,
+  ]
+  const list = unique(order.slice(0, 4 * LISTED).map((w) => show(w)))
+  const mixed = sorted
+    .filter((w) => kindsIn(w) > 1)
+    .sort((x, y) => kindsIn(x) - kindsIn(y) || unitsIn(x) - unitsIn(y) || sum(x) - sum(y))[0]
   return {
     exact: exact.length,
     list: list.slice(0, LISTED),
-    fourWays: [
-      ...single.sort((a, b) => sum(a) - sum(b)).slice(0, mixed ? 3 : 4),
-      ...(mixed ? [mixed] : []),
-    ].map((w) => show(w)),
+    fourWays: [...single.slice(0, mixed ? 3 : 4), ...(mixed ? [mixed] : [])].map((w) => show(w)),
   }
 }
 
@@ -162,6 +170,3 @@ const sameWays = (a: Record<string, number>, b: Record<string, number>): boolean
 const unique = (list: Alternative[]): Alternative[] => [
   ...new Map(list.map((a) => [JSON.stringify(a.ways), a])).values(),
 ]
-
-/** mL of a measure, for drawing the box in proportion (display only). */
-export const measureMl = (m: { size: string; unit: string }): number => toBase(m.size, m.unit).valueOf()

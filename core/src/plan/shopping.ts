@@ -118,6 +118,7 @@ function rowOf(food: string, lines: readonly PlanLine[], draft: Talked, request:
 
 /** "2 × 500 g", "1 pack of 6", "2" where it is sold singly. */
 function packText(n: number, { size, unit }: { size: Ratio; unit: string }): string {
+  if (unitOf(unit).dimension === 'count' && unit !== 'item') return amountText(ratio(size).mul(n), unit)
   if (unit !== 'item') return `${n} × ${amountText(size, unit)}`
   return size === '1' ? String(n) : `${n} ${n === 1 ? 'pack' : 'packs'} of ${size}`
 }

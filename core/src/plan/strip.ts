@@ -23,10 +23,11 @@ const word = (unit: string, amount: Fraction): string => {
   return amount.compare(1) > 0 ? u.many : u.one
 }
 
-/** The total of the first k scoops: `{ number: "1 1/4", unit: "cups" }`; of several units `"1/2 cup + 2 tbsp"` without a unit. */
-export function runningTotal(m: Scoops, k: number): { number: string; unit: string } {
+/** The total of the scoops done: `{ number: "1 1/4", unit: "cups" }`; of several units `"1/2 cup + 2 tbsp"` without a unit. */
+export function runningTotal(m: Scoops, scoops: readonly ScoopPart[]): { number: string; unit: string } {
+  const k = scoops.length
   if (m.any) return { number: String(k), unit: k === 1 ? 'part' : 'parts' }
-  const done = sums(scoopsOf(m).slice(0, k))
+  const done = sums(scoops)
   const only = new Set(m.parts.map((p) => p.unit)).size === 1
   if (!only) return { number: done.map(([u, a]) => amountText(a, u)).join(' + ') || '0', unit: '' }
   const [unit, amount] = done[0] ?? [m.parts[0]?.unit ?? '', ratio(0)]
@@ -35,7 +36,9 @@ export function runningTotal(m: Scoops, k: number): { number: string; unit: stri
 
 /** Labels of the scale: 0 first, then the running total under the end of each scoop. */
 export const stripMarks = (m: Measured): string[] =>
-  m.by === 'scoop' ? Array.from({ length: m.n + 1 }, (_, i) => runningTotal(m, i).number) : []
+  m.by === 'scoop'
+    ? Array.from({ length: m.n + 1 }, (_, i) => runningTotal(m, scoopsOf(m).slice(0, i)).number)
+    : []
 
 /** How much of the bar each scoop takes, in per cent; the whole bar is the amount (display only). */
 export function stripShares(m: Measured): number[] {

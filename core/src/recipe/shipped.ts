@@ -5,6 +5,17 @@ import raita from '../../data/recipes/cucumber-mint-raita.json'
 import soup from '../../data/recipes/lentil-letter-soup.json'
 import oats from '../../data/recipes/overnight-oats-pear.json'
 import jars from '../../data/recipes/couscous-jars.json'
+import cornbread from '../../data/recipes/cornbread-squares.json'
+import dip from '../../data/recipes/beetroot-bean-dip.json'
 import type { Recipe } from './recipe'
 
-export const SHIPPED_RECIPES: readonly Recipe[] = [soda, scones, raita, soup, oats, jars] as Recipe[]
+export const SHIPPED_RECIPES: readonly Recipe[] = [
+  soda,
+  scones,
+  raita,
+  soup,
+  oats,
+  jars,
+  cornbread,
+  dip,
+] as Recipe[]

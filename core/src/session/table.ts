@@ -1,6 +1,6 @@
 /** What the table view shows: the frozen plan with what has happened, step by step. */
-import type { Plan, Task, Turn } from '../plan/plan'
-import { runningTotal, stripMarks, stripShares } from '../plan/strip'
+import type { Plan, ScoopPart, Task, Turn } from '../plan/plan'
+import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/strip'
 import type { TableState } from './replay'
 
 export interface TableTurn extends Turn {
@@ -17,6 +17,10 @@ export interface TableTask {
   count: number
   running: string
   unitWord: string
+  /** What all the scoops make, with its unit. */
+  total: string
+  /** The measure of the next scoop (of the last, when all are done). */
+  scoop: ScoopPart | null
   /** Labels of the scale, one under each end of a scoop. */
   marks: string[]
   /** Length of each scoop in the bar, in per cent; empty where it is not scooped. */
@@ -41,34 +45,43 @@ export function tableTasks(plan: Plan, state: TableState, step: string): TableTa
             who: did?.child ?? turn.child,
           }
         })
-      const count = turns.filter((t) => t.done && !t.skipped).length
-      return {
-        task,
-        turns,
-        next: turns.find((t) => !t.done) ?? null,
-        count,
-        ...scaleOf(task, count, turns.length),
-      }
+      const done = turns.flatMap((t, i) => (t.done && !t.skipped ? [i] : []))
+      const next = turns.find((t) => !t.done) ?? null
+      return { task, turns, next, count: done.length, ...scaleOf(task, turns, done) }
     })
 }
 
-function scaleOf(
-  task: Task,
-  count: number,
-  all: number,
-): Pick<TableTask, 'running' | 'unitWord' | 'marks' | 'shares' | 'fullness'> {
-  const fullness = all === 0 ? 0 : count / all
-  if (task.measured?.by !== 'scoop') {
-    return { running: '', unitWord: task.counts?.what ?? '', marks: [], shares: [], fullness }
+type Scale = Pick<TableTask, 'running' | 'unitWord' | 'total' | 'scoop' | 'marks' | 'shares' | 'fullness'>
+
+/** What is in the bowl of this task. @param done which of its turns went in: a turn that was skipped did not */
+function scaleOf(task: Task, turns: readonly TableTurn[], done: readonly number[]): Scale {
+  const m = task.measured
+  if (m?.by !== 'scoop') {
+    return {
+      running: '',
+      unitWord: task.counts?.what ?? '',
+      total: '',
+      scoop: null,
+      marks: [],
+      shares: [],
+      fullness: turns.length === 0 ? 0 : done.length / turns.length,
+    }
   }
-  const total = runningTotal(task.measured, count)
-  const shares = stripShares(task.measured)
+  const scoops = scoopsOf(m)
+  const shares = stripShares(m)
+  const now = runningTotal(
+    m,
+    done.flatMap((i) => scoops[i] ?? []),
+  )
+  const whole = runningTotal(m, scoops)
   return {
-    running: total.number,
-    unitWord: total.unit,
-    marks: stripMarks(task.measured),
+    running: now.number,
+    unitWord: now.unit,
+    total: `${whole.number} ${whole.unit}`.trim(),
+    scoop: scoops[turns.findIndex((t) => !t.done)] ?? scoops.at(-1) ?? null,
+    marks: stripMarks(m),
     shares,
-    fullness: shares.slice(0, count).reduce((sum, s) => sum + s, 0) / 100,
+    fullness: done.reduce((sum, i) => sum + (shares[i] ?? 0), 0) / 100,
   }
 }
 

@@ -84,14 +84,28 @@ describe('the table', () => {
       .slice(0, 3)
       .map((t, i) => event({ kind: 'turn', body: { turn: t.id, child: t.child } }, i + 1))
     const row = tableTasks(plan, replay(events), step)[0]
-    expect(row).toMatchObject({ count: 3, running: '3/4', unitWord: 'cup', fullness: 0.5 })
-    expect(row?.marks).toEqual(['0', '1/4', '1/2', '3/4', '1', '1 1/4', '1 1/2'])
+    // 1 1/2 cups for four: 1/2 cup, then 4 quarters (five turns, and three of buttermilk: two each).
+    expect(row).toMatchObject({ count: 3, running: '1', unitWord: 'cup', total: '1 1/2 cups' })
+    expect(row?.fullness).toBeCloseTo(2 / 3, 12)
+    expect(row?.marks).toEqual(['0', '1/2', '3/4', '1', '1 1/4', '1 1/2'])
+    expect(row?.shares.map((s) => Math.round(s))).toEqual([33, 17, 17, 17, 17])
+    expect(row?.scoop?.name).toBe('1/4 cup')
     expect(nextTurn(tableTasks(plan, replay(events), step))?.turn.id).toBe(flour[3]?.id)
   })
   it('a turn that was skipped does not count as a scoop', () => {
     const turn = plan.turns.find((t) => t.task.endsWith('/flour'))
     const skip = event({ kind: 'skip', body: { turn: turn?.id ?? '', child: turn?.child ?? '' } }, 1)
-    expect(tableTasks(plan, replay([skip]), step)[0]).toMatchObject({ count: 0, running: '0' })
+    expect(tableTasks(plan, replay([skip]), step)[0]).toMatchObject({ count: 0, running: '0', fullness: 0 })
+  })
+  it('where the large scoop was skipped, only the small ones are in the bowl', () => {
+    const [large, small] = plan.turns.filter((t) => t.task.endsWith('/flour'))
+    const events = [
+      event({ kind: 'skip', body: { turn: large?.id ?? '', child: large?.child ?? '' } }, 1),
+      event({ kind: 'turn', body: { turn: small?.id ?? '', child: small?.child ?? '' } }, 2),
+    ]
+    const row = tableTasks(plan, replay(events), step)[0]
+    expect(row).toMatchObject({ count: 1, running: '1/4', unitWord: 'cup' })
+    expect(row?.fullness).toBeCloseTo(1 / 6, 12)
   })
   it('has hands and packets before the first work, and an adult before blades and heat', () => {
     const none = replay([])

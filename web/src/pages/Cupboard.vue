@@ -1,13 +1,25 @@
 <script setup lang="ts">
 /** Foods that Lea knows, the setting's own, and the measures in the box. */
 import { computed, onMounted, ref } from 'vue'
-import { allergenName, foodSchema, measureSchema, type FoodFact, type Measure } from '@lea/core'
+import {
+  allergenName,
+  amountText,
+  convert,
+  foodSchema,
+  measureSchema,
+  unitLabel,
+  type FoodFact,
+  type Kit,
+  type Measure,
+} from '@lea/core'
 import { inWords } from '../api'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useHouse } from '../stores/house'
 import PacketRegister from '../packets/PacketRegister.vue'
+import StockList from '../shopping/StockList.vue'
 import FoodForm from './FoodForm.vue'
+import KitRoom from './KitRoom.vue'
 
 const house = useHouse()
 onMounted(() => void house.load())
@@ -27,15 +39,23 @@ const found = computed(() => {
 const holds = (f: FoodFact): string => [...f.contains, ...f.extras].map(allergenName).join(', ')
 const may = (f: FoodFact): string => f.mayContain.map(allergenName).join(', ')
 
-async function keepKit(measures: Measure[]): Promise<void> {
+const keepKit = async (measures: Measure[]): Promise<void> => {
   const kit = house.setting?.kit
-  if (!kit) return
+  if (kit) await keep({ ...kit, measures })
+}
+async function keep(kit: Kit): Promise<void> {
   fault.value = ''
   try {
-    await house.saveKit({ ...kit, measures })
+    await house.saveKit(kit)
   } catch (e) {
     fault.value = inWords(e)
   }
+}
+const setCount = (m: Measure, count: number): Promise<void> =>
+  keepKit((house.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count } : x)))
+const sizeText = (m: Measure): string => {
+  const mL = convert(m.size, m.unit, 'mL')
+  return mL ? `${unitLabel(m.unit)}, ${amountText(mL, 'mL')}` : unitLabel(m.unit)
 }
 async function addMeasure(): Promise<void> {
   const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(house.setting?.kit.measures.length ?? 0) + 1}`
@@ -68,25 +88,31 @@ async function addFood(food: FoodFact): Promise<void> {
         <li
           v-for="m in house.setting?.kit.measures ?? []"
           :key="m.id"
-          class="flex items-center gap-3 border-t border-line py-1.5"
+          class="flex items-center gap-2 border-t border-line py-1.5"
         >
-          <span class="flex-1" :class="m.count === 0 ? 'text-soft line-through' : ''"
-            ><Amount :text="m.name" /> <span class="text-xs text-soft">({{ m.unit }})</span></span
+          <span class="min-w-0 flex-1" :class="m.count === 0 ? 'text-soft line-through' : ''"
+            ><Amount :text="m.name" /> <span class="text-xs text-soft">{{ sizeText(m) }}</span></span
           >
           <button
             type="button"
-            class="btn"
-            :aria-pressed="m.count === 0"
-            :aria-label="`${m.name}: ${m.count === 0 ? 'lost, put back' : 'in the box, mark as lost'}`"
-            @click="
-              keepKit(
-                (house.setting?.kit.measures ?? []).map((x) =>
-                  x.id === m.id ? { ...x, count: x.count === 0 ? 1 : 0 } : x,
-                ),
-              )
-            "
+            class="btn !min-h-9 !px-3"
+            :aria-label="`One ${m.name} fewer`"
+            :disabled="m.count === 0"
+            @click="setCount(m, m.count - 1)"
           >
-            {{ m.count === 0 ? 'lost' : 'in the box' }}
+            −
+          </button>
+          <span class="w-12 text-center" :aria-label="`${m.name}: ${m.count === 0 ? 'lost' : m.count}`">{{
+            m.count === 0 ? 'lost' : m.count
+          }}</span>
+          <button
+            type="button"
+            class="btn !min-h-9 !px-3"
+            :aria-label="`One ${m.name} more`"
+            :disabled="m.count >= 50"
+            @click="setCount(m, m.count + 1)"
+          >
+            +
           </button>
         </li>
       </ul>
@@ -103,13 +129,21 @@ async function addFood(food: FoodFact): Promise<void> {
         /></label>
         <label class="text-sm font-semibold"
           >Unit<select v-model="measure.unit" class="field mt-1 font-normal">
-            <option v-for="u in UNITS" :key="u" :value="u">{{ u }}</option>
+            <option v-for="u in UNITS" :key="u" :value="u">{{ unitLabel(u) }}</option>
           </select></label
         >
         <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
       </form>
+      <KitRoom
+        v-if="house.setting"
+        class="mt-5"
+        :kit="house.setting.kit"
+        @keep="keep"
+        @fault="fault = $event"
+      />
     </section>
     <div class="grid min-w-0 content-start gap-6">
+      <StockList />
       <PacketRegister />
       <section aria-labelledby="foods">
         <div class="mb-2 flex flex-wrap items-end gap-3">

@@ -1,20 +1,39 @@
 <script setup lang="ts">
 /** The lines of a recipe: food, amount, unit, role. A food Lea does not know is kept, and asked about. */
-import { PREPARATIONS, UNIT_IDS, unitOf, type FoodBook, type RecipeLine, type Role } from '@lea/core'
+import {
+  leadingNumber,
+  lineFromText,
+  parseRatio,
+  plainNumbers,
+  PREPARATIONS,
+  toMixed,
+  UNIT_IDS,
+  unitLabel,
+  unitWord,
+  type FoodBook,
+  type RecipeLine,
+  type Role,
+  type System,
+} from '@lea/core'
 import { Trash2 } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 
-const props = defineProps<{ roles: Role[]; foods: FoodBook }>()
+const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System }>()
 const lines = defineModel<RecipeLine[]>({ required: true })
 const known = computed(() => [...props.foods.all].sort((a, b) => a.name.localeCompare(b.name)))
 const units = [...UNIT_IDS.filter((u) => !['mm', 'cm', 'in'].includes(u)), 'item']
-const unitWord = (id: string): string => (id === 'item' ? 'pieces' : `${unitOf(id).many} (${id})`)
 
-function add(): void {
+/** A unit of a line that was read in may be a count word (tin, clove). */
+const unitsFor = (unit: string): string[] => (units.includes(unit) ? units : [...units, unit])
+
+function freeId(): string {
   const ids = new Set(lines.value.map((l) => l.id))
   let n = lines.value.length + 1
   while (ids.has(`line-${n}`)) n += 1
-  lines.value = [...lines.value, { id: `line-${n}`, food: '', amount: '', unit: 'cup_m', role: 'main' }]
+  return `line-${n}`
+}
+function add(): void {
+  lines.value = [...lines.value, { id: freeId(), food: '', amount: '', unit: 'cup_m', role: 'main' }]
 }
 /** What is typed: the name of a food Lea knows, or free words for one it does not. */
 function setFood(line: RecipeLine, text: string): void {
@@ -24,6 +43,38 @@ function setFood(line: RecipeLine, text: string): void {
   )
   line.food =
     hit?.id ?? (words === '' ? '' : `own:${words.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '')}`)
+}
+/** "1 1/2 tsp" fills amount and unit; what cannot be read stays as it is typed, with the fault beside it. */
+const faults = ref<Record<string, string>>({})
+function setAmount(line: RecipeLine, text: string): void {
+  line.amount = text
+  const others = Object.fromEntries(Object.entries(faults.value).filter(([id]) => id !== line.id))
+  faults.value = others
+  try {
+    const number = leadingNumber(plainNumbers(text))
+    const unit = number && unitWord(number.rest.trim(), props.system)
+    if (number && unit && !number.upTo) {
+      line.amount = toMixed(number.amount.mul(unit.times))
+      line.unit = unit.unit
+    } else if (text.trim() !== '') parseRatio(text)
+  } catch (e) {
+    faults.value = { ...others, [line.id]: e instanceof Error ? e.message : String(e) }
+  }
+}
+const printed = ref('')
+const printedFault = ref('')
+const printedSays = ref('')
+function addPrinted(): void {
+  printedFault.value = ''
+  printedSays.value = ''
+  try {
+    const { line, says } = lineFromText(printed.value, props.system, props.foods)
+    lines.value = [...lines.value, { ...line, id: freeId() }]
+    printedSays.value = [`Added: ${props.foods.of(line.food).name}.`, ...says].join(' · ')
+    printed.value = ''
+  } catch (e) {
+    printedFault.value = `The line ${e instanceof Error ? e.message : String(e)}.`
+  }
 }
 const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.id === id)
 </script>
@@ -51,11 +102,18 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           ></label
         >
         <label class="text-sm font-semibold"
-          >Amount<input v-model="line.amount" class="field mt-1 font-normal" inputmode="decimal"
-        /></label>
+          >Amount<input
+            class="field mt-1 font-normal"
+            :value="line.amount"
+            :aria-invalid="faults[line.id] ? 'true' : undefined"
+            @change="setAmount(line, ($event.target as HTMLInputElement).value)"
+          /><span v-if="faults[line.id]" role="alert" class="font-semibold text-paprika">{{
+            faults[line.id]
+          }}</span></label
+        >
         <label class="text-sm font-semibold"
           >Unit<select v-model="line.unit" class="field mt-1 font-normal">
-            <option v-for="u in units" :key="u" :value="u">{{ unitWord(u) }}</option>
+            <option v-for="u in unitsFor(line.unit)" :key="u" :value="u">{{ unitLabel(u) }}</option>
           </select></label
         >
         <label class="text-sm font-semibold"
@@ -88,6 +146,24 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
       </li>
     </ul>
     <p v-if="lines.length === 0" class="text-soft">No line yet.</p>
-    <button type="button" class="btn mt-2" @click="add">Add a line</button>
+    <div class="mt-3 flex flex-wrap items-end gap-2">
+      <label class="min-w-64 flex-1 text-sm font-semibold"
+        >A line as it is printed
+        <input
+          v-model="printed"
+          class="field mt-1 font-normal"
+          placeholder="1 ½ cups plain flour, sifted"
+          maxlength="400"
+          :aria-invalid="printedFault ? 'true' : undefined"
+          :aria-describedby="printedFault ? 'printed-fault' : undefined"
+          @keydown.enter.prevent="addPrinted"
+      /></label>
+      <button type="button" class="btn" @click="addPrinted">Read it in</button>
+      <button type="button" class="btn" @click="add">Add an empty line</button>
+    </div>
+    <p v-if="printedFault" id="printed-fault" role="alert" class="mt-1 font-semibold text-paprika">
+      {{ printedFault }}
+    </p>
+    <p v-if="printedSays" role="status" class="mt-1 text-sm">{{ printedSays }}</p>
   </section>
 </template>

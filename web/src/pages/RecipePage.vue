@@ -9,6 +9,7 @@ import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import RecipeLines from './RecipeLines.vue'
 import RecipeSteps from './RecipeSteps.vue'
+import RecipeYield from './RecipeYield.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -111,8 +112,15 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
           <label class="font-semibold sm:col-span-2"
             >How it keeps<input v-model="draft.storage" class="field mt-1 font-normal" maxlength="200"
           /></label>
+          <RecipeYield v-model="draft" />
         </div>
-        <RecipeLines v-model="draft.lines" :roles="roles" :foods="house.foods" class="mb-5" />
+        <RecipeLines
+          v-model="draft.lines"
+          :roles="roles"
+          :foods="house.foods"
+          :system="house.setting?.rules.country === 'us' ? 'us' : 'uk'"
+          class="mb-5"
+        />
         <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
       </fieldset>
     </form>

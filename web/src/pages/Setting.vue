@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Adults and house rules. */
 import { onMounted, ref, watch } from 'vue'
-import { adultSchema, ownDietSchema, type HouseRules } from '@lea/core'
+import { adultSchema, EGG_SIZES, MEASURING, MEASURING_WORDS, ownDietSchema, type HouseRules } from '@lea/core'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
@@ -18,7 +18,7 @@ onMounted(() => void house.load())
 watch(
   () => house.setting,
   (s) => {
-    rules.value = s ? { ...s.rules } : null
+    rules.value = s ? { measuring: 'recipe', ...s.rules } : null
   },
   { immediate: true },
 )
@@ -187,6 +187,19 @@ const removeDiet = (id: string): Promise<void> =>
               max="60"
               class="field mt-1 font-normal"
           /></label>
+          <label class="font-semibold"
+            >Measuring<select v-model="rules.measuring" class="field mt-1 font-normal">
+              <option v-for="m in MEASURING" :key="m" :value="m">{{ MEASURING_WORDS[m] }}</option>
+            </select></label
+          >
+          <label class="font-semibold"
+            >Eggs in the box<select v-model="rules.eggSize" class="field mt-1 font-normal">
+              <option :value="undefined">as usual in the country</option>
+              <option v-for="e in EGG_SIZES" :key="e.size" :value="e.size">
+                {{ e.size }}, {{ e.edible }} g each, beaten
+              </option>
+            </select></label
+          >
           <label class="font-semibold"
             >Country, for limits and ratios<select v-model="rules.country" class="field mt-1 font-normal">
               <option value="uk">United Kingdom</option>

@@ -2,6 +2,7 @@
 /** A bar as long as the amount, cut into scoops, each in the weave of its child; labels stand exactly under the ends. */
 import { computed } from 'vue'
 import Amount from './Amount.vue'
+import { roomFor } from './marks'
 import Weft from './Weft.vue'
 
 const props = withDefaults(
@@ -10,20 +11,17 @@ const props = withDefaults(
     mats: (id: string) => number
     names: (id: string) => string
     marks?: string[]
+    /** Length of each scoop, in per cent; even where it is not given. */
+    shares?: number[]
     size?: 'small' | 'large'
   }>(),
-  { marks: () => [], size: 'small' },
+  { marks: () => [], shares: () => [], size: 'small' },
 )
 const n = computed(() => props.children.length)
-/** Labels that have room: the first, the last, and between them every one, second, fourth, ... */
-const shown = computed(() => {
-  const every = Math.max(1, Math.ceil(n.value / (props.size === 'small' ? 4 : 8)))
-  return props.marks.flatMap((text, i) =>
-    i === 0 || i === n.value || (i % every === 0 && n.value - i >= every)
-      ? [{ text, i, left: (100 * i) / n.value }]
-      : [],
-  )
-})
+const widths = computed(() =>
+  props.shares.length === n.value ? props.shares : props.children.map(() => 100 / n.value),
+)
+const shown = computed(() => roomFor(props.marks, widths.value, props.size === 'small' ? 24 : 12))
 const label = computed(() => `${n.value} scoops: ${props.children.map((c) => props.names(c)).join(', ')}`)
 </script>
 
@@ -33,8 +31,9 @@ const label = computed(() => `${n.value} scoops: ${props.children.map((c) => pro
       <div
         v-for="(child, i) in children"
         :key="i"
-        class="min-w-0 flex-1 overflow-hidden border border-ink/60"
+        class="min-w-0 overflow-hidden border border-ink/60"
         :class="i > 0 ? '-ml-px' : ''"
+        :style="{ width: `${widths[i] ?? 0}%` }"
       >
         <Weft :mat="mats(child)" />
       </div>

@@ -3,6 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import {
   digest,
   foodBook,
+  type CupboardItem,
   type FoodFact,
   type HouseRules,
   type Kit,
@@ -95,6 +96,18 @@ export const useHouse = defineStore('house', () => {
     await api('POST', '/setting/foods', food)
     await load()
   }
+  const saveStock = async (item: CupboardItem): Promise<void> => {
+    const saved = await api<CupboardItem>('PUT', `/setting/cupboard/${encodeURIComponent(item.food)}`, item)
+    const now = setting.value
+    if (!now) return
+    const others = (now.cupboard ?? []).filter((c) => c.food !== saved.food)
+    setting.value = { ...now, cupboard: [...others, saved] }
+  }
+  const removeStock = async (food: string): Promise<void> => {
+    await api('DELETE', `/setting/cupboard/${encodeURIComponent(food)}`)
+    const now = setting.value
+    if (now) setting.value = { ...now, cupboard: (now.cupboard ?? []).filter((c) => c.food !== food) }
+  }
   const savePacket = async (input: object, id?: string): Promise<StoredPacket> => {
     const packet = await api<StoredPacket>(id ? 'PUT' : 'POST', id ? `/packets/${id}` : '/packets', input)
     packets.value = [...packets.value.filter((p) => p.id !== packet.id), packet].sort(byName)
@@ -137,6 +150,8 @@ export const useHouse = defineStore('house', () => {
     saveRules,
     saveFood,
     addSession,
+    saveStock,
+    removeStock,
     packets,
     savePacket,
     removePacket,

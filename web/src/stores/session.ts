@@ -10,6 +10,7 @@ import {
   undecide,
   unseen,
   whatChanged,
+  type Alternatives,
   type Decision,
   type Plan,
   type PlanRequest,
@@ -18,7 +19,7 @@ import {
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords } from '../api'
-import { compileInWorker } from '../workers/planner'
+import { alternativesInWorker, compileInWorker } from '../workers/planner'
 import { useHouse } from './house'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -60,6 +61,12 @@ export const useSession = defineStore('session', () => {
       children: house.children,
       adults: house.adults,
     })
+  }
+
+  /** Other ways to measure one task of the plan on the screen. */
+  async function waysOf(task: string): Promise<Alternatives | null> {
+    const wanted = request()
+    return plan.value && wanted ? alternativesInWorker(plan.value, wanted, task) : null
   }
 
   async function recompute(): Promise<void> {
@@ -126,8 +133,10 @@ export const useSession = defineStore('session', () => {
   }
   const choose = (decision: Decision): Promise<void> =>
     keepDecisions(decide(stored.value?.decisions ?? [], decision))
-  const takeBack = (decision: Decision): Promise<void> =>
-    keepDecisions(undecide(stored.value?.decisions ?? [], decisionKey(decision)))
+  const takeBack = (...decisions: Decision[]): Promise<void> =>
+    keepDecisions(
+      decisions.reduce((list, d) => undecide(list, decisionKey(d)), stored.value?.decisions ?? []),
+    )
 
   /** Changes inputs (who, when, seats); what could not be saved stays on the screen and is said. */
   async function change(inputs: Partial<SessionInputs>): Promise<void> {
@@ -237,5 +246,6 @@ export const useSession = defineStore('session', () => {
     change,
     cook,
     recompute,
+    waysOf,
   }
 })

@@ -213,7 +213,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
               :shown="shown"
               :turn="turn?.turn ?? null"
               :says="time.says ?? ''"
-              :words="turn ? turnText(turn.task.task) : ''"
+              :words="turn ? turnText(turn.task.task, turn.turn.number) : ''"
               @tap="done"
             />
             <div class="mt-3 grid grid-cols-3 gap-3">

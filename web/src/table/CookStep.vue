@@ -17,6 +17,8 @@ defineProps<{
 const emit = defineEmits<{ tap: [] }>()
 const session = useSession()
 const { matOf } = useMats()
+const anyCup = (row: TableTask): boolean =>
+  row.task.measured?.by === 'scoop' && row.task.measured.any === true
 const lineName = (row: TableTask): string => {
   const line = session.plan?.bowls
     .find((b) => b.id === row.task.bowl)
@@ -48,11 +50,11 @@ const lineName = (row: TableTask): string => {
       </span>
       <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
       <MeasurePicture
-        v-if="shown.task.measured?.by === 'scoop'"
+        v-if="shown.scoop && !anyCup(shown)"
         class="ml-auto h-20 w-32"
-        :size="shown.task.measured.size"
-        :unit="shown.task.measured.unit"
-        :name="shown.task.measured.measureName"
+        :size="shown.scoop.size"
+        :unit="shown.scoop.unit"
+        :name="shown.scoop.name"
       />
     </div>
   </template>

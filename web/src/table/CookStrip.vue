@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** The scoop strip at the table: each scoop filled with the weave of the child who did it; the next one is to tap. */
 import { computed } from 'vue'
-import { amountText, type TableTask } from '@lea/core'
+import type { TableTask } from '@lea/core'
 import Amount from '../parts/Amount.vue'
+import { roomFor } from '../parts/marks'
 import Weft from '../parts/Weft.vue'
 
 const props = defineProps<{
@@ -13,28 +14,21 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ tap: [] }>()
 const n = computed(() => props.row.turns.length)
-const every = computed(() => Math.max(1, Math.ceil(n.value / 6)))
-const shown = computed(() =>
-  props.row.marks.flatMap((text, i) =>
-    i === 0 || i === n.value || (i % every.value === 0 && n.value - i >= Math.max(2, every.value))
-      ? [{ text, i, left: (100 * i) / n.value }]
-      : [],
-  ),
+const widths = computed(() =>
+  props.row.shares.length === n.value ? props.row.shares : props.row.turns.map(() => 100 / n.value),
 )
-const unit = computed(() => (props.row.task.measured?.by === 'scoop' ? props.row.task.measured.unit : ''))
-const last = computed(() =>
-  props.row.task.measured?.by === 'scoop' ? amountText(props.row.marks.at(-1) ?? '0', unit.value) : '',
-)
+const shown = computed(() => roomFor(props.row.marks, widths.value, 14))
 </script>
 
 <template>
   <div>
     <div class="flex h-[clamp(4rem,15vh,8rem)]">
-      <template v-for="turn in row.turns" :key="turn.id">
+      <template v-for="(turn, i) in row.turns" :key="turn.id">
         <button
           v-if="active && turn.id === row.next?.id"
           type="button"
-          class="min-w-0 flex-1 rounded-sm border-4 border-ink bg-white font-bold"
+          class="min-w-14 grow rounded-sm border-4 border-ink bg-white font-bold"
+          :style="{ flexBasis: `${widths[i] ?? 0}%` }"
           :aria-label="`Count one for ${names(turn.who)}`"
           @click="emit('tap')"
         >
@@ -42,7 +36,8 @@ const last = computed(() =>
         </button>
         <span
           v-else
-          class="-ml-px min-w-0 flex-1 overflow-hidden rounded-sm border-2"
+          class="-ml-px min-w-0 shrink overflow-hidden rounded-sm border-2"
+          :style="{ flexBasis: `${widths[i] ?? 0}%` }"
           :class="
             turn.done
               ? turn.skipped
@@ -69,7 +64,7 @@ const last = computed(() =>
         class="absolute whitespace-nowrap"
         :class="m.i === 0 ? '' : m.i === n ? '-translate-x-full' : '-translate-x-1/2'"
         :style="{ left: `${m.left}%` }"
-        ><Amount :text="m.i === n ? last : m.text"
+        ><Amount :text="m.i === n ? row.total : m.text"
       /></span>
     </div>
   </div>

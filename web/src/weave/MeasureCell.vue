@@ -26,6 +26,7 @@ const { matOf } = useMats()
         :mats="matOf"
         :names="session.nameOf"
         :marks="wide ? m.marks : []"
+        :shares="m.shares"
       />
     </div>
   </div>

@@ -2,7 +2,7 @@
 /** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { settleRows, type Finding, type Fix, type Plan } from '@lea/core'
+import { decisionText, settleRows, type Finding, type Fix, type Plan } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import Grade from '../parts/Grade.vue'
 import { useDoor } from '../stores/door'
@@ -18,6 +18,9 @@ const rows = computed(() => settleRows(props.plan))
 const left = computed(() => rows.value.filter((r) => r.grade !== 'know').length)
 const packet = ref<{ food: string; lookFor: string[] } | null>(null)
 const reason = ref<Finding | null>(null)
+const chosen = computed(() =>
+  (session.stored?.decisions ?? []).filter((d) => d.kind !== 'clear' && d.kind !== 'got'),
+)
 const canChange = computed(() => !session.frozen && door.isLeader())
 
 async function apply(finding: Finding, fix: Fix): Promise<void> {
@@ -125,25 +128,11 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
         </li>
       </ul>
     </template>
-    <template v-if="(session.stored?.decisions ?? []).some((d) => d.kind !== 'clear') && canChange">
+    <template v-if="chosen.length > 0 && canChange">
       <h3 class="mt-4 border-t border-ink pt-2 text-sm">Chosen</h3>
       <ul class="text-sm">
-        <li
-          v-for="d in (session.stored?.decisions ?? []).filter((x) => x.kind !== 'clear')"
-          :key="JSON.stringify(d)"
-          class="mt-1"
-        >
-          <template v-if="d.kind === 'swap'">swap: {{ d.swap.replace('>', ' → ') }}</template>
-          <template v-else-if="d.kind === 'leave-out'">left out: {{ d.line }}</template>
-          <template v-else-if="d.kind === 'apart'"
-            >own bowl: {{ d.children.map((c) => session.nameOf(c)).join(', ') }}</template
-          >
-          <template v-else-if="d.kind === 'packet'">packet read: {{ d.food }}</template>
-          <template v-else-if="d.kind === 'shape'"
-            >prepared: {{ d.line }}, {{ d.shape.toLowerCase() }}</template
-          >
-          <template v-else-if="d.kind === 'measure'">measure for {{ d.line }}</template>
-          <template v-else-if="d.kind === 'pin'">pinned: {{ session.nameOf(d.child) }}</template>
+        <li v-for="d in chosen" :key="JSON.stringify(d)" class="mt-1">
+          <Amount :text="session.say(decisionText(d))" />
           <span v-if="plan.idle.some((x) => JSON.stringify(x) === JSON.stringify(d))" class="text-soft">
             (without effect now)</span
           >

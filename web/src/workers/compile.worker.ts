@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { compile, PlanError, type Plan, type PlanRequest } from '@lea/core'
+import { alternatives, compile, PlanError, type Alternatives, type Plan, type PlanRequest } from '@lea/core'
 
 export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
 
@@ -13,6 +13,9 @@ const planner = {
       return { error: { field: fault instanceof PlanError ? fault.field : '', says } }
     }
   },
+  /** Other ways to measure one task. */
+  alternatives: (plan: Plan, request: PlanRequest, task: string): Alternatives | null =>
+    alternatives(plan, request, task),
 }
 export type Planner = typeof planner
 

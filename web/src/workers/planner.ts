@@ -1,13 +1,20 @@
 import { wrap, type Remote } from 'comlink'
-import type { PlanRequest } from '@lea/core'
+import type { Alternatives, Plan, PlanRequest } from '@lea/core'
 import type { Compiled, Planner } from './compile.worker'
 
 let remote: Remote<Planner> | null = null
 
-/** Compiles in the web worker; the main thread, and so typing, never waits for it. */
-export function compileInWorker(request: PlanRequest): Promise<Compiled> {
-  remote ??= wrap<Planner>(
+const planner = (): Remote<Planner> =>
+  (remote ??= wrap<Planner>(
     new Worker(new URL('./compile.worker.ts', import.meta.url), { type: 'module', name: 'planner' }),
-  )
-  return remote.compile(request)
-}
+  ))
+
+/** Compiles in the web worker; the main thread, and so typing, never waits for it. */
+export const compileInWorker = (request: PlanRequest): Promise<Compiled> => planner().compile(request)
+
+/** Other ways to measure one task, worked out in the same worker. */
+export const alternativesInWorker = (
+  plan: Plan,
+  request: PlanRequest,
+  task: string,
+): Promise<Alternatives | null> => planner().alternatives(plan, request, task)

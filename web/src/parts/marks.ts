@@ -1,0 +1,29 @@
+/** Labels under a strip: which of them have room. */
+
+export interface Mark {
+  text: string
+  /** Number of the end that it stands under; 0 is the beginning. */
+  i: number
+  /** Where it stands, in per cent. */
+  left: number
+}
+
+/**
+ * The first, the last, and between them those that are far enough from their neighbours.
+ * @param widths of the scoops, in per cent
+ * @param room that a label takes, in per cent of the strip
+ */
+export function roomFor(marks: readonly string[], widths: readonly number[], room: number): Mark[] {
+  let at = 0
+  const ends = marks.map((text, i): Mark => {
+    if (i > 0) at += widths[i - 1] ?? 0
+    return { text, i, left: Math.min(100, at) }
+  })
+  const last = ends.at(-1)
+  return ends.reduce<Mark[]>((shown, mark) => {
+    const before = shown.at(-1)
+    const fits = !before || mark.left - before.left >= room
+    if (mark === last || (fits && (mark.i === 0 || 100 - mark.left >= room))) shown.push(mark)
+    return shown
+  }, [])
+}
