@@ -7,6 +7,7 @@ await build({
     'compile-worker': 'src/plan/compile-worker.ts',
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
+    'highs-worker': 'src/bench/highs-worker.ts',
   },
   outdir: 'dist',
   bundle: true,

@@ -119,6 +119,29 @@ describe('./lea calc', () => {
         .out[0],
     ).toMatchObject({ trayloads: 3, batches: 3, lastBatchPieces: 6 })
   })
+  it('reads an ingredient line, and names the fault of one that it cannot read', () => {
+    const { code, out } = calc('read-amount', [
+      { text: '1 ½ tsp baking powder', system: 'us' },
+      { text: '2–3 carrots, peeled', system: 'uk' },
+      { text: '1,5 dl milk', system: 'm', locale: 'de-DE' },
+      { text: '3-2 eggs', system: 'us' },
+      { text: '1 egg', system: 'mars' },
+    ])
+    expect(code).toBe(2)
+    expect(out[0]).toEqual({
+      amount: '3/2',
+      unit: 'tsp_us',
+      food: 'baking powder',
+      foodId: 'baking-powder',
+      prep: '',
+      note: '',
+      rest: '',
+    })
+    expect(out[1]).toMatchObject({ amount: { from: '2', to: '3' }, unit: 'item', prep: 'peeled' })
+    expect(out[2]).toMatchObject({ amount: '150', unit: 'mL', foodId: 'milk-cow' })
+    expect(out[3]).toMatchObject({ error: { field: 'text' } })
+    expect(out[4]).toMatchObject({ error: { field: 'system' } })
+  })
   it('says on standard error what it does not know, exit 2, nothing on standard output', () => {
     for (const [name, args] of [
       ['hope', []],

@@ -1,3 +1,4 @@
+import { SHIPPED_RECIPES } from '@lea/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { FIRST, openHouse, type TestHouse } from './house'
 
@@ -14,7 +15,7 @@ describe('a first visit to an empty house', () => {
     const made = await alder.send('POST', '/api/first-visit', FIRST)
     expect(made.status).toBe(201)
     expect(made.body.person).toMatchObject({ name: 'Alder Finch', role: 'owner' })
-    expect((await alder.get('/api/recipes')).body).toHaveLength(6)
+    expect((await alder.get('/api/recipes')).body).toHaveLength(SHIPPED_RECIPES.length)
     expect((await alder.get('/api/setting')).body.rules).toMatchObject({ kind: 'home', country: 'uk' })
     expect((await alder.get('/api/first-visit')).body).toEqual({ needed: false })
     expect((await alder.send('POST', '/api/first-visit', FIRST)).status).toBe(409)

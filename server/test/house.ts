@@ -54,6 +54,7 @@ export async function openHouse(options: { signInsAllowed?: number } = {}) {
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   return {
     pool,
+    plans,
     ownerUrl,
     base,
     visitor: () => visitor(base),

@@ -89,18 +89,20 @@ export const eggSizeSchema = oneOf(
   'Size of the eggs',
 )
 
-/** Measure id -> how many scoops of it. */
+/** Measure id -> how many scoops of it. Not an object schema: its keys are the setting's own and must not be stripped. */
 export const waysSchema = yup
-  .object()
+  .mixed<Record<string, number>>()
   .required('Scoops are missing')
-  .test('ways', '', (value: Record<string, unknown>, context) => {
-    const entries = Object.entries(value)
+  .test('ways', '', (value, context) => {
+    if (typeof value !== 'object' || Array.isArray(value))
+      return context.createError({ message: 'Scoops must name measures' })
+    const entries: [string, unknown][] = Object.entries(value)
     if (entries.length === 0 || entries.length > 12)
       return context.createError({ message: 'Scoops must name 1 to 12 measures' })
     const bad = entries.find(([, n]) => typeof n !== 'number' || !Number.isInteger(n) || n < 0 || n > 60)
-    if (bad)
-      return context.createError({
-        message: `Scoops of ${bad[0].slice(0, 40)} must be a whole number from 0 to 60`,
-      })
-    return true
+    return bad
+      ? context.createError({
+          message: `Scoops of ${bad[0].slice(0, 40)} must be a whole number from 0 to 60`,
+        })
+      : true
   })

@@ -2,8 +2,7 @@
  * The fair-scoops problem as a mixed-integer model for HiGHS (a published general-purpose solver), written from the definition
  * in calc.md alone: whole numbers n[i,m] of scoops, no list of ways. Solved seven times, each objective fixed before the next.
  */
-import type { FairProblem } from '../../src/index'
-import { ratio } from '../../src/index'
+import { ratio, type FairProblem } from '@lea/core'
 
 export interface Solver {
   solve(

@@ -6,6 +6,8 @@ import { moneyText, type Plan } from '@lea/core'
 import Papa from 'papaparse'
 
 const BOM = '\ufeff'
+/** The package's own test looks at one line only; a cell of several lines can begin one too. */
+const FORMULA = /^[=+\-@\t\r]/
 
 export function shoppingCsv(plan: Plan): string {
   const money = (minor: string | number): string => moneyText(minor, plan.cost.currency)
@@ -22,5 +24,5 @@ export function shoppingCsv(plan: Plan): string {
     got: s.got ? 'yes' : '',
     note: s.why,
   }))
-  return BOM + Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' }) + '\r\n'
+  return BOM + Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' }) + '\r\n'
 }

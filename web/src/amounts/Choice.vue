@@ -13,7 +13,7 @@ const emit = defineEmits<{ 'update:modelValue': [T] }>()
     class="flex flex-wrap items-center gap-x-3 gap-y-1"
     @update:model-value="(v: T) => emit('update:modelValue', v)"
   >
-    <RadioGroupLabel class="font-semibold">{{ label }}</RadioGroupLabel>
+    <RadioGroupLabel as="span" class="font-semibold">{{ label }}</RadioGroupLabel>
     <div class="flex flex-wrap">
       <RadioGroupOption
         v-for="(o, i) in options"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Other ways to measure one line: chosen here, pinned in the plan; and the same whole made four ways, to compare. */
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Alternative, Alternatives, AmountRow } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
@@ -9,7 +9,7 @@ import PlainStrip from './PlainStrip.vue'
 
 const props = defineProps<{ row: AmountRow; disabled: boolean }>()
 const session = useSession()
-const ways = ref<Alternatives | null>(null)
+const ways = shallowRef<Alternatives | null>(null)
 const looking = ref(false)
 
 async function look(): Promise<void> {

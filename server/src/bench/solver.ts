@@ -1,0 +1,34 @@
+/** HiGHS as a yardstick, in a thread that is ended when it takes too long. */
+import { Worker } from 'node:worker_threads'
+import type { FairProblem } from '@lea/core'
+
+export interface Solved {
+  objective: number[] | null
+  /** Milliseconds, or null where it was ended. */
+  took: number | null
+}
+const PATIENCE_MS = 60_000
+
+export function startSolver() {
+  let worker: Worker | null = null
+  const start = (): Worker => (worker ??= new Worker(new URL('./highs-worker.js', import.meta.url)))
+  return {
+    optimum: (problem: FairProblem): Promise<Solved> =>
+      new Promise((done) => {
+        const at = start()
+        const late = setTimeout(() => {
+          void at.terminate()
+          worker = null
+          done({ objective: null, took: null })
+        }, PATIENCE_MS)
+        at.once('message', (answer: Solved) => {
+          clearTimeout(late)
+          done(answer)
+        })
+        at.postMessage(problem)
+      }),
+    end: async (): Promise<void> => {
+      await worker?.terminate()
+    },
+  }
+}
