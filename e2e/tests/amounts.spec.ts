@@ -171,6 +171,8 @@ for (const [name, open] of [
     await view(page, 'amounts')
     await open(page)
     await page.waitForTimeout(300)
-    expect((await new AxeBuilder({ page }).exclude('[data-headlessui-focus-guard]').analyze()).violations).toEqual([])
+    expect(
+      (await new AxeBuilder({ page }).exclude('[data-headlessui-focus-guard]').analyze()).violations,
+    ).toEqual([])
   })
 }

@@ -34,7 +34,7 @@ export function nearest(
     for (const b of parts) {
       for (let n = 0; n <= Math.min(maxScoops, Math.ceil(whole / a)); n++) {
         const more = Math.floor((whole - n * a) / b)
-        for (const m of [more, more + 1]) if (m >= 0 && n + m <= maxScoops) offer(n * a + m * b)
+        for (const m of [more, more + 1]) offer(n * a + Math.max(0, Math.min(m, maxScoops - n)) * b)
       }
     }
   }

@@ -4,7 +4,7 @@
  * UK Weights and Measures Act 1985 (imperial), Australian standard AS 1325; from memory.
  */
 import type Fraction from 'fraction.js'
-import { ratio, type Ratio } from './ratio'
+import { ratio, toPlaces, type Ratio } from './ratio'
 
 export type Dimension = 'volume' | 'mass' | 'length' | 'count'
 
@@ -91,6 +91,14 @@ export function unitLabel(id: string): string {
   const unit = unitOf(id)
   const millilitres = unit.dimension === 'volume' && unit.system === 'metric' && !['mL', 'L'].includes(id)
   return `${SYSTEM_WORDS[unit.system]}${unit.many}${millilitres ? ` (${unit.size} mL)` : ''}`
+}
+
+/** What a measure holds, for a person who reads its handle: `62.5 mL`, `US, 59.1 mL`. */
+export function measureText(size: Ratio, unit: string): string {
+  const mL = convert(size, unit, 'mL')
+  if (!mL) return unitLabel(unit)
+  const system = SYSTEM_WORDS[unitOf(unit).system].trim()
+  return `${system ? `${system}, ` : ''}${toPlaces(mL, 1).replace(/\.0$/, '')} mL`
 }
 
 /** Amount in the base unit of its dimension (mL, g, mm or pieces), exact. */

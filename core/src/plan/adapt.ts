@@ -16,6 +16,7 @@ import type { Adapted, AdaptedLine, Pass, Start } from './draft'
 import { finding, nameToken, worst, type Finding, type Fix } from './finding'
 import { contactOf, gradedOf, hardOf, isHard, meetingsOf, type Met } from './meetings'
 import type { Check } from './plan'
+import { priceChange } from './price'
 import type { PlanRequest } from './request'
 import { clearSwaps, smallestSet } from './swap-set'
 
@@ -213,7 +214,8 @@ function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): 
 }
 
 /** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
-function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }: Around): Fix[] {
+function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix[] {
+  const { meetings } = around
   const offers = clearSwaps(original, (food) => hardOf(meetings(food)).length > 0).flatMap((swap) => {
     if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
     return [{ swap, open: swap.parts.flatMap((part) => gradedOf(meetings(part.food))) }]
@@ -222,7 +224,7 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, { start, meetings }:
   const uneven = (swap: Swap): number =>
     applySwap(swap, original.amount, original.unit).filter((p) => isRounded(p.amount)).length
   offers.sort((a, b) => a.open.length - b.open.length || uneven(a.swap) - uneven(b.swap))
-  return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, start))
+  return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, around))
 }
 
 /**
@@ -270,22 +272,20 @@ function apartSwaps(
   return swaps
 }
 
-function swapFix(
-  swap: Swap,
-  original: RecipeLine,
-  open: readonly Met[],
-  { foods, recipe, people }: Start,
-): Fix {
+function swapFix(swap: Swap, original: RecipeLine, open: readonly Met[], { start, request }: Around): Fix {
+  const { foods, recipe, people } = start
   const all = scale(original.amount, factorBetween(recipe.serves, people.length)).amount
   const parts = applySwap(swap, all, original.unit)
   const names = parts.map((p) => foods.of(p.food).name).join(' and ')
   const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')
+  const price = priceChange({ food: original.food, amount: all, unit: original.unit }, parts, request)
   const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${aboutName(m.about)}`)
   return {
     label: `${names[0]?.toUpperCase() ?? ''}${names.slice(1)} for everyone`,
     cost: [
       `${amounts} in all`,
       swap.effect,
+      ...(price ? [price] : []),
       ...(still.length > 0 ? [`still to read (${[...new Set(still)].join('; ')})`] : []),
     ].join(' · '),
     action: { do: 'decide', decision: { kind: 'swap', line: original.id, swap: swap.id } },

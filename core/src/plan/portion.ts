@@ -3,7 +3,7 @@
  * proportion is said.
  */
 import type Fraction from 'fraction.js'
-import { amountText, numberText } from '../amount/show'
+import { amountText, numberText, readerText } from '../amount/show'
 import { isWhole, ratio, toText } from '../amount/ratio'
 import { eggCount, scale } from '../amount/scale'
 import { unitOf } from '../amount/units'
@@ -48,18 +48,28 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
   return { draft: { ...draft, bowls, making: made }, findings }
 }
 
-/** 1 1/2 cups of flour are also 198 g; 200 g of it also 1 1/2 cups. */
+/** 1 1/2 cups of flour are also 198 g; 200 g of it also 1 1/2 cups; a foreign cup also so much of the reader's own. */
 function also(line: AdaptedLine, request: PlanRequest): Pick<PlanLine, 'also'> {
-  if (line.food === 'water') return {}
+  const { country } = request.rules
+  const own = readerText(line.amount, line.unit, country)
+  const weight = line.food === 'water' ? null : otherWay(line, request)
+  const text = [own, weight?.text ?? ''].filter(Boolean).join(' or ')
+  return text
+    ? { also: { text, source: weight?.source ?? 'by exact millilitres, to the nearest quarter or third' } }
+    : {}
+}
+
+/** By weight what is measured, by the cup what is weighed. */
+function otherWay(line: AdaptedLine, request: PlanRequest): { text: string; source: string } | null {
   const cup = request.rules.country === 'us' ? 'cup_us' : 'cup_m'
   const other = unitOf(line.unit).dimension === 'mass' ? cup : 'g'
   const words = formWords(line.prep, line.shape)
   const crossed = crossTo(line.amount, line.unit, other, line.food, words, ownWeights(request))
-  if (!crossed?.source) return {}
+  if (!crossed?.source) return null
   const { amount, source } = crossed
   // A cup of a weighed food is rounded to the nearest quarter: nobody measures finer by eye.
   const shown = other === cup ? amount.mul(4).round().div(4) : amount
-  return shown.compare(0) > 0 ? { also: { text: amountText(shown, other), source } } : {}
+  return shown.compare(0) > 0 ? { text: amountText(shown, other), source } : null
 }
 
 function refused({ refused: says, make }: Making): Finding[] {

@@ -14,6 +14,7 @@ import { crossTo, edibleShare, formWords } from '../food/weights'
 import { ownWeights, type CupboardItem, type CupboardPack } from './cupboard'
 import type { Talked } from './draft'
 import type { PlanLine } from './plan'
+import { currencyOf } from './price'
 import type { PlanRequest } from './request'
 import type { Cost, ShoppingRow } from './shopping-list'
 
@@ -231,7 +232,7 @@ function costOf(rows: readonly ShoppingRow[], draft: Talked, request: PlanReques
   const { ready } = draft.recipe
   const readyEach = ready ? ratio(ready.price).div(ready.portions) : null
   return {
-    currency: request.rules.country === 'us' ? 'USD' : 'GBP',
+    currency: currencyOf(request),
     used: toText(used),
     usedPerPortion: toText(perPortion),
     usedPerChild: toText(used.div(children)),

@@ -104,6 +104,23 @@ describe('what it costs', () => {
   })
 })
 
+describe('a swap', () => {
+  const buttermilk: CupboardItem = { food: 'buttermilk', packs: [{ size: '500', unit: 'mL', price: 100 }] }
+  const oat: CupboardItem = { food: 'oat-drink', packs: [{ size: '1000', unit: 'mL', price: 160 }] }
+  const lemon: CupboardItem = { food: 'lemon-juice', packs: [{ size: '250', unit: 'mL', price: 70 }] }
+  const cost = (cupboard: CupboardItem[]): string => {
+    const zuri = child('zuri', 41, { concerns: [{ allergen: 'milk', level: 'allergy-strict' }] })
+    const p = compile(request([zuri, ...kids(7)], { cupboard }))
+    const stop = p.findings.find((f) => f.subject.line === 'buttermilk' && f.grade === 'stop')
+    return stop?.fixes.find((f) => f.label.startsWith('Oat drink and fresh lemon'))?.cost ?? ''
+  }
+  it('says what it costs more or less, where every price is known', () => {
+    // 375 mL of buttermilk for 75p against 375 mL of oat drink for 60p and 22.5 mL of lemon juice for 6p.
+    expect(cost([buttermilk, oat, lemon])).toContain('9p less')
+    expect(cost([buttermilk, oat])).not.toMatch(/more|less/)
+  })
+})
+
 describe('money', () => {
   it.each([
     ['135', 'GBP', '£1.35'],

@@ -4,6 +4,7 @@ import {
   AmountError,
   compile,
   convert,
+  convertTemperature,
   eggCount,
   factorBetween,
   isAllergenId,
@@ -16,12 +17,14 @@ import {
   singleMeasureWays,
   swapCandidates,
   SYSTEMS,
+  TEMPERATURES,
   toPlaces,
   toText,
   UNIT_IDS,
   unitOf,
   type Measure,
   type System,
+  type TemperatureUnit,
 } from '@lea/core'
 import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
@@ -94,10 +97,11 @@ const convertValue: Calculation = (value) => {
 }
 
 type Exact = ReturnType<typeof ratio>
+const isTemperature = (unit: string): unit is TemperatureUnit =>
+  (TEMPERATURES as readonly string[]).includes(unit)
 
 function converted(value: Exact, from: string, to: string, gPerUsCup: string | number | undefined): Exact {
-  if (from === 'F' && to === 'C') return value.sub(32).mul('5/9')
-  if (from === 'C' && to === 'F') return value.mul('9/5').add(32)
+  if (isTemperature(from) && isTemperature(to)) return convertTemperature(value, from, to)
   for (const unit of [from, to]) {
     if (!UNIT_IDS.includes(unit))
       throw new yup.ValidationError(

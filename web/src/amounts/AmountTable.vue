@@ -45,7 +45,7 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
         </td>
         <td class="p-2">
           <div class="flex items-start gap-3">
-            <div v-if="row.parts.length > 0" class="flex shrink-0 gap-1">
+            <div v-if="row.scooped" class="flex shrink-0 gap-1">
               <MeasurePicture
                 v-for="p in row.parts.slice(0, 3)"
                 :key="p.measure"

@@ -3,10 +3,9 @@
 import { computed, onMounted, ref } from 'vue'
 import {
   allergenName,
-  amountText,
-  convert,
   foodSchema,
   measureSchema,
+  measureText,
   unitLabel,
   type FoodFact,
   type Kit,
@@ -53,10 +52,6 @@ async function keep(kit: Kit): Promise<void> {
 }
 const setCount = (m: Measure, count: number): Promise<void> =>
   keepKit((house.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count } : x)))
-const sizeText = (m: Measure): string => {
-  const mL = convert(m.size, m.unit, 'mL')
-  return mL ? `${unitLabel(m.unit)}, ${amountText(mL, 'mL')}` : unitLabel(m.unit)
-}
 async function addMeasure(): Promise<void> {
   const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(house.setting?.kit.measures.length ?? 0) + 1}`
   try {
@@ -91,7 +86,8 @@ async function addFood(food: FoodFact): Promise<void> {
           class="flex items-center gap-2 border-t border-line py-1.5"
         >
           <span class="min-w-0 flex-1" :class="m.count === 0 ? 'text-soft line-through' : ''"
-            ><Amount :text="m.name" /> <span class="text-xs text-soft">{{ sizeText(m) }}</span></span
+            ><Amount :text="m.name" />
+            <span class="text-xs text-soft">{{ measureText(m.size, m.unit) }}</span></span
           >
           <button
             type="button"

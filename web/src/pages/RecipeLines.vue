@@ -87,7 +87,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
       <li
         v-for="(line, i) in lines"
         :key="line.id"
-        class="patch grid items-end gap-2 p-3 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr_1.5fr_auto]"
+        class="patch grid items-end gap-2 p-3 sm:grid-cols-[1.7fr_0.7fr_1.4fr_1fr_1fr_1.4fr_auto]"
       >
         <label class="text-sm font-semibold"
           >Food
