@@ -24,7 +24,7 @@ test('one session, from plan to table to record', async ({ page }) => {
     await expect(page.getByRole('gridcell').filter({ hasText: 'buttermilk' }).first()).toBeVisible()
     await swapTheMilk(page)
     await expect(page.getByRole('gridcell').filter({ hasText: /cup\s+oat drink/ })).toBeVisible()
-    await expect(page.getByRole('gridcell').filter({ hasText: /tbsp\s+fresh lemon juice/ })).toBeVisible()
+    await expect(page.getByRole('gridcell').filter({ hasText: /tsp\s+fresh lemon juice/ })).toBeVisible()
     await expect(page.getByRole('button', { name: 'Cook' })).toBeEnabled()
   })
 
@@ -71,10 +71,10 @@ test('one session, from plan to table to record', async ({ page }) => {
     // Pinned: Kofi scoops first.
     await page.getByRole('button', { name: 'Count one for Kofi' }).click()
     await expect(page.getByText(/scoops? so far/)).toBeVisible()
-    await page.getByRole('button', { name: /^done:/ }).click()
+    // Three halves make the flour: one is less than half of it, two are more.
     await expect(page.getByLabel('The bowl is less than half')).toBeVisible()
     await page.getByRole('button', { name: /^done:/ }).click()
-    await expect(page.getByLabel('The bowl is half full')).toBeVisible()
+    await expect(page.getByLabel('The bowl is more than half')).toBeVisible()
     await page.getByRole('button', { name: 'undo' }).click()
     await expect(page.getByLabel('The bowl is less than half')).toBeVisible()
   })

@@ -96,7 +96,7 @@ export function leadingNumber(text: string): Leading | null {
       `${text} `,
     )
   const said = (word?.[1] ?? word?.[2] ?? word?.[3] ?? '').toLowerCase()
-  const value = WORDS[said]
+  const value = Object.hasOwn(WORDS, said) ? WORDS[said] : undefined
   if (!word || value === undefined) return null
   const rest = text.slice(word[0].trimEnd().length).trim()
   const withHalf = /^and a half /i.exec(rest)

@@ -1,4 +1,7 @@
 /** What the table view shows: the frozen plan with what has happened, step by step. */
+import type Fraction from 'fraction.js'
+import { ratio } from '../amount/ratio'
+import { toBase } from '../amount/units'
 import type { Plan, ScoopPart, Task, Turn } from '../plan/plan'
 import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/strip'
 import type { TableState } from './replay'
@@ -25,8 +28,9 @@ export interface TableTask {
   marks: string[]
   /** Length of each scoop in the bar, in per cent; empty where it is not scooped. */
   shares: number[]
-  /** How full the bowl's share is, 0 to 1 (display only). */
+  /** How full the bowl's share is, 0 to 1 (display only), and in words. */
   fullness: number
+  fill: Fill
 }
 
 /** The tasks of a step with their turns as they stand. */
@@ -51,7 +55,19 @@ export function tableTasks(plan: Plan, state: TableState, step: string): TableTa
     })
 }
 
-type Scale = Pick<TableTask, 'running' | 'unitWord' | 'total' | 'scoop' | 'marks' | 'shares' | 'fullness'>
+type Scale = Pick<
+  TableTask,
+  'running' | 'unitWord' | 'total' | 'scoop' | 'marks' | 'shares' | 'fullness' | 'fill'
+>
+
+/** Empty, half and full are exactly that; between them it is less or more than half. */
+export type Fill = 'empty' | 'less than half' | 'half full' | 'more than half' | 'full'
+function fillOf(part: Fraction, whole: Fraction): Fill {
+  if (part.compare(0) <= 0) return 'empty'
+  if (part.compare(whole) >= 0) return 'full'
+  const half = part.mul(2).compare(whole)
+  return half === 0 ? 'half full' : half < 0 ? 'less than half' : 'more than half'
+}
 
 /** What is in the bowl of this task. @param done which of its turns went in: a turn that was skipped did not */
 function scaleOf(task: Task, turns: readonly TableTurn[], done: readonly number[]): Scale {
@@ -65,14 +81,15 @@ function scaleOf(task: Task, turns: readonly TableTurn[], done: readonly number[
       marks: [],
       shares: [],
       fullness: turns.length === 0 ? 0 : done.length / turns.length,
+      fill: fillOf(ratio(done.length), ratio(turns.length)),
     }
   }
   const scoops = scoopsOf(m)
   const shares = stripShares(m)
-  const now = runningTotal(
-    m,
-    done.flatMap((i) => scoops[i] ?? []),
-  )
+  const inside = done.flatMap((i) => scoops[i] ?? [])
+  const now = runningTotal(m, inside)
+  const sum = (list: typeof scoops): Fraction =>
+    list.reduce((mL, s) => mL.add(toBase(s.size, s.unit)), ratio(0))
   const whole = runningTotal(m, scoops)
   return {
     running: now.number,
@@ -81,7 +98,8 @@ function scaleOf(task: Task, turns: readonly TableTurn[], done: readonly number[
     scoop: scoops[turns.findIndex((t) => !t.done)] ?? scoops.at(-1) ?? null,
     marks: stripMarks(m),
     shares,
-    fullness: done.reduce((sum, i) => sum + (shares[i] ?? 0), 0) / 100,
+    fullness: done.reduce((all, i) => all + (shares[i] ?? 0), 0) / 100,
+    fill: fillOf(sum(inside), sum(scoops)),
   }
 }
 

@@ -17,8 +17,8 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
 </script>
 
 <template>
-  <table class="patch w-full border-collapse" aria-label="Lines">
-    <thead>
+  <table class="patch w-full border-collapse max-md:block" aria-label="Lines">
+    <thead class="max-md:sr-only">
       <tr class="text-left text-sm">
         <th scope="col" class="w-[20%] p-2">Line</th>
         <th scope="col" class="w-[13%] p-2">Recipe, for {{ plan.recipe.serves }}</th>
@@ -26,16 +26,16 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
         <th scope="col" class="p-2">Measured</th>
       </tr>
     </thead>
-    <tbody>
-      <tr v-for="row in rows" :key="row.key" class="border-t border-line align-top">
-        <th scope="row" class="p-2 text-left leading-tight">
+    <tbody class="max-md:block">
+      <tr v-for="row in rows" :key="row.key" class="border-t border-line align-top max-md:block max-md:py-2">
+        <th scope="row" class="p-2 text-left leading-tight max-md:block max-md:py-0.5">
           {{ row.line.name
           }}<span v-if="row.line.swappedFrom" class="block text-xs font-normal text-soft"
             >instead of {{ row.line.swappedFrom }}</span
           ><span v-if="row.share" class="block text-xs font-normal text-soft">for: {{ row.share }}</span>
         </th>
-        <td class="p-2"><Amount :text="row.line.recipeText" /></td>
-        <td class="p-2 leading-tight">
+        <td class="p-2 max-md:hidden"><Amount :text="row.line.recipeText" /></td>
+        <td class="p-2 leading-tight max-md:block max-md:py-0.5">
           <strong class="text-lg"><Amount :text="row.line.text" /></strong>
           <span v-if="row.line.also" class="block text-xs text-soft" :title="row.line.also.source">
             about <Amount :text="row.line.also.text" /><span class="sr-only"
@@ -43,8 +43,8 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
             >
           </span>
         </td>
-        <td class="p-2">
-          <div class="flex items-start gap-3">
+        <td class="p-2 max-md:block">
+          <div class="flex items-start gap-3 max-md:flex-wrap">
             <div v-if="row.scooped" class="flex shrink-0 gap-1">
               <MeasurePicture
                 v-for="p in row.parts.slice(0, 3)"
@@ -55,7 +55,7 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
                 :name="p.name"
               />
             </div>
-            <div class="min-w-0 flex-1">
+            <div class="min-w-0 flex-1 max-md:min-w-full">
               <p v-if="row.how" class="text-sm leading-tight">
                 <Amount :text="row.how" /><span v-if="row.pinned" class="font-semibold text-teal">
                   · pinned</span

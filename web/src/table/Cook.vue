@@ -193,6 +193,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
             :mats="matOf"
             :turn="gates.length === 0 ? (turn?.turn.child ?? null) : null"
             :fullness="shown && shown.task.measured ? shown.fullness : null"
+            :fill="shown?.fill ?? ''"
           />
           <p v-if="following.length > 0" class="pt-2 text-center text-soft">
             next: {{ following.join(', then ') }}

@@ -11,20 +11,14 @@ const props = withDefaults(
     mats: (id: string) => number
     turn?: string | null
     fullness?: number | null
+    fill?: string
     pickable?: boolean
     picked?: string | null
   }>(),
-  { turn: null, fullness: null, pickable: false, picked: null },
+  { turn: null, fullness: null, fill: '', pickable: false, picked: null },
 )
 const emit = defineEmits<{ pick: [id: string]; drop: [from: string, to: string] }>()
 const layout = computed(() => seatsFor(props.seats.length))
-const words = computed(() => {
-  const f = props.fullness ?? 0
-  if (f <= 0) return 'empty'
-  if (f >= 1) return 'full'
-  if (f === 0.5) return 'half full'
-  return f < 0.5 ? 'less than half' : 'more than half'
-})
 const level = computed(() => 84 - 68 * (props.fullness ?? 0))
 
 function dragStart(event: DragEvent, id: string): void {
@@ -46,7 +40,7 @@ function dropOn(event: DragEvent, to: string): void {
         viewBox="0 0 100 100"
         class="absolute inset-[28%] h-[44%] w-[44%]"
         role="img"
-        :aria-label="`The bowl is ${words}`"
+        :aria-label="`The bowl is ${fill}`"
       >
         <defs>
           <clipPath id="bowl-clip"><circle cx="50" cy="50" r="45" /></clipPath>
@@ -64,7 +58,7 @@ function dropOn(event: DragEvent, to: string): void {
           />
           <line x1="4" y1="50" x2="96" y2="50" stroke="#7d7252" stroke-width="1" stroke-dasharray="3 3" />
         </g>
-        <text x="50" y="46" text-anchor="middle" font-size="10" fill="#17312B">{{ words }}</text>
+        <text x="50" y="46" text-anchor="middle" font-size="10" fill="#17312B">{{ fill }}</text>
       </svg>
       <component
         :is="pickable ? 'button' : 'span'"

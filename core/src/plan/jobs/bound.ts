@@ -1,0 +1,103 @@
+/**
+ * A lower bound on the length of a session, with its cause: the longest chain, the energy of a resource between heads and tails,
+ * or ops that exclude one another. Source: textbook bounds of the resource-constrained project scheduling problem.
+ */
+import type { Network } from './instance'
+
+export interface Bound {
+  units: number
+  cause: string
+}
+
+export function lowerBound(net: Network): Bound {
+  const all = [chain(net), ...net.rows.map((row) => energy(net, row)), clique(net)]
+  return all.reduce((best, b) => (b.units > best.units ? b : best))
+}
+
+function chain({ instance, heads, tails, size, preds }: Network): Bound {
+  let last = 0
+  for (let i = 0; i < size; i++)
+    if ((heads[i] as number) + (tails[i] as number) > (heads[last] as number) + (tails[last] as number))
+      last = i
+  if (size === 0) return { units: 0, cause: 'nothing to do' }
+  const units = (heads[last] as number) + (tails[last] as number)
+  // The chain by its tasks, from the first op on.
+  let at = last
+  while ((preds[at] as number[]).length > 0)
+    at = (preds[at] as number[]).reduce((a, b) =>
+      (heads[b] as number) + (instance.ops[b]?.p ?? 0) > (heads[a] as number) + (instance.ops[a]?.p ?? 0)
+        ? b
+        : a,
+    )
+  const [first, end] = [instance.ops[at]?.task ?? '', instance.ops[last]?.task ?? '']
+  return { units, cause: first === end ? `chain: ${first}` : `chain: ${first} to ${end}` }
+}
+
+/**
+ * Of the ops with a head of at least h and a tail (after themselves) of at least t: none begins before h, all is followed by t,
+ * and between lies at least their energy over the capacity.
+ */
+function energy({ heads, tails, p, size }: Network, row: Network['rows'][number]): Bound {
+  const using = Array.from({ length: size }, (_, i) => i).filter(
+    (i) => (row.use[i] as number) > 0 && (p[i] as number) > 0,
+  )
+  const after = (i: number): number => (tails[i] as number) - (p[i] as number)
+  const starts = [...new Set(using.map((i) => heads[i] as number))]
+  const ends = [...new Set(using.map(after))].sort((a, b) => b - a)
+  let best = 0
+  for (const h of starts) {
+    const here = using.filter((i) => (heads[i] as number) >= h).sort((a, b) => after(b) - after(a))
+    let sum = 0
+    let at = 0
+    for (const t of ends) {
+      for (; at < here.length && after(here[at] as number) >= t; at++)
+        sum += (p[here[at] as number] as number) * (row.use[here[at] as number] as number)
+      if (sum > 0) best = Math.max(best, h + Math.ceil(sum / row.cap) + t)
+    }
+  }
+  return { units: best, cause: row.name }
+}
+
+/** Ops that cannot overlap, two by two: one after the other they take at least their sum. Grown greedily from each op. */
+function clique({ instance, rows, p, heads, tails, size, preds }: Network): Bound {
+  const before = reach(preds)
+  const apart = (a: number, b: number): boolean =>
+    (before[a] as Uint8Array)[b] === 1 ||
+    (before[b] as Uint8Array)[a] === 1 ||
+    rows.some((r) => (r.use[a] as number) + (r.use[b] as number) > r.cap)
+  let best: Bound = { units: 0, cause: '' }
+  const byLength = Array.from({ length: size }, (_, i) => i).sort(
+    (a, b) => (p[b] as number) - (p[a] as number),
+  )
+  for (const seed of byLength) {
+    const members = [seed]
+    for (const i of byLength) if (i !== seed && members.every((m) => apart(m, i))) members.push(i)
+    const h = Math.min(...members.map((i) => heads[i] as number))
+    const t = Math.min(...members.map((i) => (tails[i] as number) - (p[i] as number)))
+    const units = h + t + members.reduce((sum, i) => sum + (p[i] as number), 0)
+    if (units > best.units) {
+      const tasks = [...new Set(members.map((i) => instance.ops[i]?.task ?? ''))]
+      best = { units, cause: `clique: ${tasks.slice(0, 4).join(', ')}` }
+    }
+  }
+  return best
+}
+
+/** reach[i][j] = 1 where j comes before i on some chain. */
+function reach(preds: readonly number[][]): Uint8Array[] {
+  const size = preds.length
+  const known: (Uint8Array | undefined)[] = []
+  const of = (i: number): Uint8Array => {
+    const done = known[i]
+    if (done) return done
+    const row = new Uint8Array(size)
+    known[i] = row
+    for (const j of preds[i] as number[]) {
+      row[j] = 1
+      const more = of(j)
+      for (let k = 0; k < size; k++) if (more[k]) row[k] = 1
+    }
+    return row
+  }
+  return preds.map((_, i) => of(i))
+}

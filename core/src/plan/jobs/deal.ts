@@ -1,0 +1,170 @@
+/**
+ * Dealing turns and places to children: equal first, then fit. An exact min-cost flow with convex costs.
+ *
+ * Definition. y[t,i] places of task t to child i; sum_i y[t,i] = n[t]; 0 <= y[t,i] <= cap[t], and 0 for a child who is not
+ * eligible. Minimise in order (1) sum_i (base[i] + sum_t y[t,i])^2, (2) sum cost[t,i]*y[t,i] + sum_i (easy places of i)^2.
+ * Network: source -> task -> (the easy node of a child, where it is easy for it) -> child -> sink; the squares are unit arcs of
+ * cost 2k+1, which the flow fills from the cheapest on. The sum of squares over such a base is least majorised: the one flow
+ * minimises the largest load, the spread and the variance together, and maximises the smallest load.
+ * Source: scheduling.md (b); successive shortest paths with potentials is textbook (Ahuja, Magnanti, Orlin, Network Flows).
+ */
+
+export interface DealTask {
+  /** Places to give out. */
+  n: number
+  /** Eligible children, by index. */
+  el: readonly number[]
+  /** Most places for one child. */
+  cap: number
+  /** Fit of each eligible child: smaller is better. */
+  cost: readonly number[]
+  /** 1 where it is below that child's level. */
+  easy: readonly (0 | 1)[]
+}
+export interface DealProblem {
+  /** What each child does anyway. */
+  base: readonly number[]
+  tasks: readonly DealTask[]
+}
+export type Dealt =
+  | { places: number[][]; sumsq: number; spread: number; cost: number }
+  | { infeasible: { task: number; says: string } }
+
+interface Arc {
+  to: number
+  cap: number
+  cost: number
+  /** Its reverse in the arcs of `to`. */
+  back: number
+}
+
+/** @returns the optimum; where one task cannot give all its places out, which and why */
+export function deal(problem: DealProblem): Dealt {
+  const { base, tasks } = problem
+  const short = tasks.findIndex((t) => t.n > t.cap * t.el.length)
+  if (short >= 0) return { infeasible: { task: short, says: tooMany(tasks[short] as DealTask) } }
+  const children = base.length
+  const places = tasks.reduce((sum, t) => sum + t.n, 0)
+  const most = tasks.reduce((m, t) => t.cost.reduce((x, c) => Math.max(x, Math.abs(c)), m), 1)
+  // More than the second goal can ever make up for.
+  const weight = 2 * (places * (2 * most + 1) + places * places) + 1
+  const [source, sink] = [0, 1]
+  const task = (t: number): number => 2 + t
+  const child = (i: number): number => 2 + tasks.length + i
+  const easy = (i: number): number => 2 + tasks.length + children + i
+  const graph: Arc[][] = Array.from({ length: 2 + tasks.length + 2 * children }, () => [])
+  const link = (from: number, to: number, cap: number, cost: number): Arc => {
+    const arc: Arc = { to, cap, cost, back: (graph[to] as Arc[]).length }
+    ;(graph[to] as Arc[]).push({ to: from, cap: 0, cost: -cost, back: (graph[from] as Arc[]).length })
+    ;(graph[from] as Arc[]).push(arc)
+    return arc
+  }
+  const taken = tasks.map((t, at) => {
+    link(source, task(at), t.n, 0)
+    // No cost may be below 0 where paths are sought: every place costs the same more.
+    return t.el.map((i, j) =>
+      link(task(at), t.easy[j] === 1 ? easy(i) : child(i), Math.min(t.cap, t.n), (t.cost[j] ?? 0) + most),
+    )
+  })
+  const reach = base.map((_, i) =>
+    tasks.reduce((n, t) => n + (t.el.includes(i) ? Math.min(t.cap, t.n) : 0), 0),
+  )
+  base.forEach((b, i) => {
+    for (let k = 0; k < (reach[i] ?? 0); k++) link(child(i), sink, 1, weight * (2 * (b + k) + 1))
+    const easyReach = tasks.reduce(
+      (n, t) => n + (t.easy[t.el.indexOf(i)] === 1 ? Math.min(t.cap, t.n) : 0),
+      0,
+    )
+    for (let k = 0; k < easyReach; k++) link(easy(i), child(i), 1, 2 * k + 1)
+  })
+  fill(graph, source, sink, places)
+  const given = taken.map((arcs) => arcs.map((a) => graph[a.to]?.[a.back]?.cap ?? 0))
+  return summed(problem, given)
+}
+
+const tooMany = (t: DealTask): string =>
+  t.el.length === 0
+    ? `nobody may take part, and there are ${t.n} places`
+    : `${t.n} places, but ${t.el.length} ${t.el.length === 1 ? 'child' : 'children'} with at most ${t.cap} each`
+
+/** The figures of a dealing, from its places. */
+export function summed(
+  { base, tasks }: DealProblem,
+  places: number[][],
+): Extract<Dealt, { places: unknown }> {
+  const loads = [...base]
+  const easy = base.map(() => 0)
+  let cost = 0
+  tasks.forEach((t, at) =>
+    t.el.forEach((i, j) => {
+      const n = places[at]?.[j] ?? 0
+      loads[i] = (loads[i] ?? 0) + n
+      if (t.easy[j] === 1) easy[i] = (easy[i] ?? 0) + n
+      cost += n * (t.cost[j] ?? 0)
+    }),
+  )
+  return {
+    places,
+    sumsq: loads.reduce((sum, l) => sum + l * l, 0),
+    spread: loads.length === 0 ? 0 : Math.max(...loads) - Math.min(...loads),
+    cost: cost + easy.reduce((sum, e) => sum + e * e, 0),
+  }
+}
+
+/** Successive shortest paths: Dijkstra on reduced costs, one path after another until all places are given. */
+function fill(graph: Arc[][], source: number, sink: number, amount: number): void {
+  const size = graph.length
+  const potential = new Float64Array(size)
+  for (let left = amount; left > 0;) {
+    const { distance, from, arc } = shortest(graph, source, potential)
+    if (distance[sink] === Infinity) return
+    for (let v = 0; v < size; v++) {
+      // Nodes that cannot be reached keep their place behind all that can.
+      potential[v] = (potential[v] as number) + Math.min(distance[v] as number, distance[sink] as number)
+    }
+    let push = left
+    for (let v = sink; v !== source; v = from[v] as number)
+      push = Math.min(push, graph[from[v] as number]?.[arc[v] as number]?.cap ?? 0)
+    for (let v = sink; v !== source; v = from[v] as number) {
+      const used = graph[from[v] as number]?.[arc[v] as number] as Arc
+      used.cap -= push
+      ;(graph[v]?.[used.back] as Arc).cap += push
+    }
+    left -= push
+  }
+}
+
+function shortest(
+  graph: Arc[][],
+  source: number,
+  potential: Float64Array,
+): { distance: Float64Array; from: Int32Array; arc: Int32Array } {
+  const size = graph.length
+  const distance = new Float64Array(size).fill(Infinity)
+  const from = new Int32Array(size).fill(-1)
+  const arc = new Int32Array(size).fill(-1)
+  const done = new Uint8Array(size)
+  distance[source] = 0
+  for (;;) {
+    // Some hundred nodes: the plain search for the nearest is as quick as a heap, and its ties are by number.
+    let at = -1
+    for (let v = 0; v < size; v++)
+      if (
+        !done[v] &&
+        distance[v] !== Infinity &&
+        (at < 0 || (distance[v] as number) < (distance[at] as number))
+      )
+        at = v
+    if (at < 0) return { distance, from, arc }
+    done[at] = 1
+    for (const [k, a] of (graph[at] as Arc[]).entries()) {
+      if (a.cap <= 0 || done[a.to]) continue
+      const next = (distance[at] as number) + a.cost + (potential[at] as number) - (potential[a.to] as number)
+      if (next < (distance[a.to] as number)) {
+        distance[a.to] = next
+        from[a.to] = at
+        arc[a.to] = k
+      }
+    }
+  }
+}
