@@ -13,7 +13,8 @@ test.afterAll(() => house.close())
 const view = async (page: Page, name: 'amounts' | 'ready'): Promise<void> => {
   await page.getByRole('navigation', { name: 'Views of the session' }).getByRole('link', { name }).click()
 }
-const rowOf = (page: Page, food: string) => page.getByRole('row', { name: new RegExp(food) })
+const rowOf = (page: Page, food: string) =>
+  page.getByRole('table', { name: 'Lines' }).getByRole('row', { name: new RegExp(food) })
 
 test('a measure is lost and everything is worked out anew; back in the box, all is as it was', async ({
   page,
@@ -133,7 +134,9 @@ test('stock and prices are kept in the Cupboard, a fault stands at its field', a
   await page.getByRole('link', { name: 'Diary' }).click()
   await openBread(page)
   await view(page, 'ready')
-  await expect(page.getByRole('row', { name: /buttermilk/ })).toContainText('enough')
+  await expect(
+    page.getByRole('table', { name: 'Shopping' }).getByRole('row', { name: /buttermilk/ }),
+  ).toContainText('enough')
 })
 
 test('a printed line is read into a recipe; what is missing is said beside it', async ({ page }) => {
