@@ -142,6 +142,40 @@ describe('./lea calc', () => {
     expect(out[3]).toMatchObject({ error: { field: 'text' } })
     expect(out[4]).toMatchObject({ error: { field: 'system' } })
   })
+  it('deals turns and makes a schedule, and names the fault of a problem that makes no sense', () => {
+    const dealt = calc('turns', [
+      { base: [1, 0, 0], tasks: [{ n: 5, el: [0, 1, 2], cap: 3, cost: [0, 0, 0], easy: [0, 0, 0] }] },
+      { base: [0], tasks: [{ n: 5, el: [0], cap: 3, cost: [0], easy: [0] }] },
+      { base: [0], tasks: [{ n: 1, el: [3], cap: 3, cost: [0], easy: [0] }] },
+    ])
+    expect(dealt.out[0]).toMatchObject({ places: [[1, 2, 2]], sumsq: 12, spread: 0, cost: 0 })
+    expect(dealt.out[1]).toMatchObject({ infeasible: { task: 0 } })
+    expect(dealt.out[2]).toMatchObject({ error: { field: 'tasks[0].el' } })
+    const op = { mode: 'ADULT', p: 4, req: { sink: 1 } }
+    const one = {
+      children: 2,
+      ops: [
+        { id: 'a', task: 'wash', ...op },
+        { id: 'b', task: 'rinse', ...op },
+        {
+          id: 'c',
+          task: 'stir',
+          mode: 'TURNS',
+          p: 4,
+          dur: 1,
+          q: 1,
+          slots: 4,
+          eligible: [0, 1],
+          preds: ['a'],
+        },
+      ],
+      resources: [{ name: 'sink', cap: 1 }],
+    }
+    const { out } = calc('schedule', [one, one, { ...one, resources: [{ cap: 1 }] }])
+    expect(out[0]).toMatchObject({ makespan: 8, bound: 8, conflicts: 0, sumsq: 8 })
+    expect(out[1]).toEqual(out[0])
+    expect(out[2]).toMatchObject({ error: { field: 'resources[0]' } })
+  })
   it('says on standard error what it does not know, exit 2, nothing on standard output', () => {
     for (const [name, args] of [
       ['hope', []],

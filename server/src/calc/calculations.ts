@@ -29,6 +29,7 @@ import {
 import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
 import { count, number, type Calculation } from './fields'
+import { schedule, turns } from './jobs'
 
 const scaleSchema = yup
   .object({
@@ -238,4 +239,6 @@ export const CALCULATIONS: Record<string, Calculation> = {
   convert: convertValue,
   eggs,
   'read-amount': readAmount,
+  turns,
+  schedule,
 }

@@ -16,11 +16,16 @@ export function lowerBound(net: Network): Bound {
 
 function chain({ instance, heads, tails, size, preds }: Network): Bound {
   let last = 0
+  const whole = (i: number): number => (heads[i] as number) + (tails[i] as number)
+  // The end of a longest chain: of the ops on one, the last to begin.
   for (let i = 0; i < size; i++)
-    if ((heads[i] as number) + (tails[i] as number) > (heads[last] as number) + (tails[last] as number))
+    if (
+      whole(i) > whole(last) ||
+      (whole(i) === whole(last) && (heads[i] as number) > (heads[last] as number))
+    )
       last = i
   if (size === 0) return { units: 0, cause: 'nothing to do' }
-  const units = (heads[last] as number) + (tails[last] as number)
+  const units = whole(last)
   // The chain by its tasks, from the first op on.
   let at = last
   while ((preds[at] as number[]).length > 0)

@@ -30,7 +30,7 @@ export function scheduleBreaches(
     for (const r of instance.resources) {
       const inUse =
         'name' in r
-          ? running.reduce((n, o) => n + (r.name === 'child' ? o.q : (o.req[r.name] ?? 0)), 0)
+          ? running.reduce((n, o) => n + (o.req[r.name] ?? 0), 0)
           : need(running.filter((o) => o.q > 0 && o.eligible.every((c) => r.eligible.includes(c))))
       if (inUse > r.cap) out.push(`at ${t} ${'name' in r ? r.name : 'a group of children'} is over its limit`)
     }

@@ -100,7 +100,7 @@ export function networkOf(instance: Instance): Network | Impossible {
         ? {
             name: r.name,
             cap: r.cap,
-            use: Int32Array.from(ops, (o) => (r.name === 'child' ? o.q : (o.req[r.name] ?? 0))),
+            use: Int32Array.from(ops, (o) => o.req[r.name] ?? 0),
           }
         : {
             name: `children ${r.eligible.join(', ')}`,
@@ -116,14 +116,14 @@ export function networkOf(instance: Instance): Network | Impossible {
   const order = ordered(preds, succs)
   if (!order) return { cause: 'circle', says: 'the ops wait for each other in a circle' }
   for (const [i, op] of ops.entries()) {
+    if (placesOf(op, i).length > 0 && op.eligible.length === 0)
+      return { cause: op.id, says: `nobody may do ${op.id}` }
     const row = rows.find((r) => (r.use[i] as number) > r.cap)
     if (row)
       return {
         cause: row.name,
         says: `${op.id} alone needs ${row.use[i] ?? 0} of ${row.name}, and there is ${row.cap}`,
       }
-    if (placesOf(op, i).length > 0 && op.eligible.length === 0)
-      return { cause: op.id, says: `nobody may do ${op.id}` }
   }
   const overfull = tooManyPlaces(instance)
   if (overfull) return overfull
