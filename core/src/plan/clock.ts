@@ -1,8 +1,6 @@
 /**
- * Pass 7, clock: start and end of everything, forward from the session's start.
- *
- * Does little yet: steps follow one another; bowls that have an adult each run side by side, the others after them; what
- * goes into the oven or fridge goes in together. Nothing is moved to shorten a wait; waits are said.
+ * Pass 7, clock: start and end of everything, with adults, places at the sink and the oven as limits (`timeline`); how long that
+ * is against the shortest that can be; how late it may begin for the families to come on time; waits are said.
  */
 import { longestWait } from '../craft/ages'
 import { clockAfter } from '../learn/facts'
@@ -11,70 +9,85 @@ import type { Clocked, Dealt, Pass } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import type { Plan, StepTime, Task, Turn } from './plan'
 import type { PlanRequest } from './request'
+import { reach, timeline, UNIT_SECONDS, waveId, type Timeline } from './timeline'
 
 /** Minutes an oven takes to heat up. Source: common practice (measures.md G), from memory. */
 export const PREHEAT_MINUTES = 15
 
 export const clock: Pass<Dealt, Clocked> = (draft, request) => {
-  const atOnce = Math.max(1, Math.min(draft.bowls.length, request.adults.length))
   const schedule: StepTime[] = []
   const starts = new Map<string, number>()
-  let sitting = 1
-  let now = 0
-  for (const step of draft.recipe.steps) {
-    if (step.nextSitting) {
-      sitting += 1
-      now = 0
+  const lines: Timeline[] = []
+  for (const [index, steps] of sittings(draft.recipe.steps).entries()) {
+    // A night in the fridge is not time at the table.
+    const nights = new Set(steps.filter((s) => isNight(s, draft.recipe.steps)).map((s) => s.id))
+    const line = timeline(
+      steps,
+      { ...draft, tasks: draft.tasks.filter((t) => !nightTask(t, nights)) },
+      request,
+    )
+    lines.push(line)
+    for (const [id, at] of line.starts) starts.set(id, at)
+    for (const step of steps) {
+      const times = stepSpan(step, draft, starts, schedule.at(-1))
+      const night = nights.has(step.id) ? nightSeconds(step) : 0
+      schedule.push(stepTime(step, index + 1, times.start, times.seconds + night, request))
     }
-    const seconds = stepSeconds(step, draft, atOnce, now, starts)
-    schedule.push(stepTime(step, sitting, now, seconds, request))
-    const overnight =
-      step.tasks.some((t) => t.mode === 'WAIT') && followedByNextSitting(step, draft.recipe.steps)
-    if (!overnight) now += seconds
   }
-  const timed = draft.turns.map((t) => timeTurn(t, draft.tasks, starts))
-  const totals = totalsOf(draft, timed, schedule, request)
+  const timed = draft.turns.map((t) => timeTurn(t, draft.tasks, starts, request))
+  const totals = totalsOf(draft, timed, lines, request)
   return {
     draft: { ...draft, turns: timed, schedule, totals },
     findings: clockFindings(draft, totals, request),
   }
 }
 
-const followedByNextSitting = (step: RecipeStep, steps: readonly RecipeStep[]): boolean =>
-  steps[steps.indexOf(step) + 1]?.nextSitting === true
-
-/** How many children of a bowl do an EACH task at once: what the strictest form lets one adult watch. */
-const reach = (task: Task): number => Math.max(1, Math.min(task.n, ...task.forms.map((f) => f.perAdult)))
-
-/** Seconds that a task keeps its bowl busy. */
-export function taskSeconds(task: Task): number {
-  if (task.mode === 'TURNS') return task.n * task.seconds
-  if (task.mode === 'EACH') return Math.ceil(task.n / reach(task)) * task.seconds
-  return task.seconds
+/** The steps of each sitting. */
+function sittings(steps: readonly RecipeStep[]): RecipeStep[][] {
+  const out: RecipeStep[][] = [[]]
+  for (const step of steps) {
+    if (step.nextSitting) out.push([])
+    out.at(-1)?.push(step)
+  }
+  return out
 }
 
-function stepSeconds(
+const isNight = (step: RecipeStep, steps: readonly RecipeStep[]): boolean =>
+  step.tasks.some((t) => t.mode === 'WAIT') && steps[steps.indexOf(step) + 1]?.nextSitting === true
+const nightTask = (task: Task, nights: ReadonlySet<string>): boolean =>
+  task.mode === 'WAIT' && nights.has(task.step)
+const nightSeconds = (step: RecipeStep): number =>
+  step.tasks.reduce((sum, t) => sum + (t.mode === 'WAIT' ? t.seconds : 0), 0)
+
+/** From the first of its ops to the end of the last; a step without any stands where the one before ends. */
+function stepSpan(
   step: RecipeStep,
   draft: Dealt,
-  atOnce: number,
-  now: number,
-  starts: Map<string, number>,
-): number {
-  let end = now
-  for (let wave = 0; wave < draft.bowls.length; wave += atOnce) {
-    const from = end
-    for (const bowl of draft.bowls.slice(wave, wave + atOnce)) {
-      let at = from
-      for (const task of draft.tasks.filter((t) => t.step === step.id && t.bowl === bowl.id)) {
-        const together = task.mode === 'WAIT' || task.place === 'oven' || task.place === 'fridge'
-        if (together && wave > 0) continue
-        starts.set(task.id, at)
-        at += taskSeconds(task)
+  starts: ReadonlyMap<string, number>,
+  before: StepTime | undefined,
+): { start: number; seconds: number } {
+  const spans = draft.tasks
+    .filter((t) => t.step === step.id)
+    .flatMap((t) => {
+      const own: [number, number][] = []
+      for (let w = 0; starts.has(waveId(t, w)); w++) {
+        const at = starts.get(waveId(t, w)) ?? 0
+        own.push([at, at + opSeconds(t)])
       }
-      end = Math.max(end, at)
-    }
+      return own
+    })
+  if (spans.length === 0) {
+    const at = before && !step.nextSitting ? before.start + before.seconds : 0
+    return { start: at, seconds: 0 }
   }
-  return end - now
+  const start = Math.min(...spans.map(([s]) => s))
+  return { start, seconds: Math.max(...spans.map(([, e]) => e)) - start }
+}
+
+/** Seconds of one op of a task: a block of turns, one wave, or the whole work. */
+const opSeconds = (task: Task): number => {
+  const seconds = task.mode === 'TURNS' ? task.n * task.seconds : task.seconds
+  return Math.ceil(seconds / UNIT_SECONDS) * UNIT_SECONDS
 }
 
 function stepTime(
@@ -101,28 +114,37 @@ function stepTime(
   }
 }
 
-function timeTurn(turn: Turn, tasks: readonly Task[], starts: ReadonlyMap<string, number>): Turn {
+function timeTurn(
+  turn: Turn,
+  tasks: readonly Task[],
+  starts: ReadonlyMap<string, number>,
+  request: PlanRequest,
+): Turn {
   const task = tasks.find((t) => t.id === turn.task)
   if (!task) return turn
-  const slot = task.mode === 'EACH' ? Math.floor((turn.number - 1) / reach(task)) : turn.number - 1
-  const start = (starts.get(task.id) ?? 0) + slot * task.seconds
+  const wave = task.mode === 'EACH' ? Math.floor((turn.number - 1) / reach(task, request)) : 0
+  const within = task.mode === 'EACH' ? 0 : (turn.number - 1) * task.seconds
+  const start = (starts.get(waveId(task, wave)) ?? 0) + within
   return { ...turn, start, end: start + task.seconds }
 }
 
 function totalsOf(
   draft: Dealt,
   turns: readonly Turn[],
-  schedule: readonly StepTime[],
+  lines: readonly Timeline[],
   request: PlanRequest,
 ): Plan['totals'] {
-  const first = schedule.filter((s) => s.sitting === 1)
-  const lastActive = first.filter((s) => !(s.passive && schedule.some((o) => o.sitting > 1)))
-  const seconds = Math.max(0, ...lastActive.map((s) => s.start + s.seconds))
+  const first = lines[0]
+  const seconds = first?.seconds ?? 0
+  const { start, until } = request.session
+  const spare = until ? minutesBetween(clockAfter(start, Math.ceil(seconds / 60)), until) : null
   return {
     seconds,
-    startsAt: request.session.start,
-    endsAt: clockAfter(request.session.start, Math.ceil(seconds / 60)),
-    sittings: Math.max(1, ...schedule.map((s) => s.sitting)),
+    startsAt: start,
+    endsAt: clockAfter(start, Math.ceil(seconds / 60)),
+    ...(spare !== null && { spareMinutes: spare, latestStart: clockAfter(start, spare + 24 * 60) }),
+    bound: { seconds: first?.bound ?? 0, cause: first?.boundCause ?? '' },
+    sittings: lines.length,
     perChild: draft.people.map((p) => {
       const own = turns.filter((t) => t.child === p.id)
       const shared = own.filter((t) => draft.tasks.some((k) => k.id === t.task && k.mode === 'TURNS'))

@@ -205,6 +205,11 @@ export interface Plan {
     seconds: number
     startsAt: string
     endsAt: string
+    /** Minutes left before the families come (less than 0: too late), and how late it may begin. */
+    spareMinutes?: number
+    latestStart?: string
+    /** Nobody can be quicker than this, step by step with these adults; and why. Not there in plans of an earlier version. */
+    bound?: { seconds: number; cause: string }
     sittings: number
     perChild: { child: string; turns: number; jobs: number; longestWait: number }[]
   }

@@ -37,6 +37,8 @@ export interface Kit {
   measures: Measure[]
   /** `oven`, `hob`, `fridge`, `scale`, ... that the room has. */
   equipment: string[]
+  /** Children at the sink at once; two where it is not said. */
+  sinkPlaces?: number | undefined
   /** Trays that the oven holds at once; one where it is not said. */
   trays?: number | undefined
 }

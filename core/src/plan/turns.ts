@@ -1,57 +1,116 @@
 /**
- * Pass 6, turns: dealt round evenly, never to a child who takes no part in the task.
- *
- * Does little yet: the child with the fewest turns so far is next, then the fewest in this task, then the order of the
- * table, begun one place further on at each task. Nothing is optimised beyond that.
+ * Pass 6, turns: how many turns of each shared task each child gets, by an exact flow (`jobs/deal`): equal first, what everybody
+ * does anyway counted in; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
+ * order within a task: who has most left to do, then who has waited longest, then round the table.
  */
+import { techniqueOf } from '../craft/techniques'
 import type { Dealt, Pass, Scooped } from './draft'
 import { finding, nameToken, type Finding } from './finding'
+import { deal, type DealTask } from './jobs/deal'
 import type { Task, Turn } from './plan'
 import type { PlanRequest } from './request'
 import { scoopsOf } from './strip'
 
 export const turns: Pass<Scooped, Dealt> = (draft, request) => {
-  const total = new Map<string, number>(draft.people.map((p) => [p.id, 0]))
-  const dealt: Turn[] = []
+  const children = draft.people.map((p) => p.id)
+  const shared = draft.tasks.filter((t) => t.mode === 'TURNS' && able(t).length > 0)
+  const counts = dealt(shared, children, draft, request)
+  const last = new Map<string, number>()
+  const done: Turn[] = []
   let round = 0
   for (const task of draft.tasks) {
-    if (task.mode !== 'TURNS' && task.mode !== 'EACH') continue
-    const able = task.forms.flatMap((f) => f.children)
-    if (able.length === 0) continue
-    const order = task.mode === 'EACH' ? able : dealTask(task, able, total, round, pinned(task, request))
-    if (task.mode === 'TURNS') {
-      round += 1
-      for (const child of order) total.set(child, (total.get(child) ?? 0) + 1)
-    }
-    order.forEach((child, i) => dealt.push(turnOf(task, i, child)))
+    if (task.mode === 'EACH') able(task).forEach((child, i) => done.push(turnOf(task, i, child)))
+    const mine = counts.get(task.id)
+    if (!mine) continue
+    round += 1
+    inOrder(task, mine, pinned(task, request), last, round).forEach((child, i) => {
+      last.set(child, done.length)
+      done.push(turnOf(task, i, child))
+    })
   }
-  return { draft: { ...draft, turns: dealt }, findings: evenness(draft, total) }
+  const total = new Map(children.map((id) => [id, 0]))
+  for (const mine of counts.values()) for (const [id, n] of mine) total.set(id, (total.get(id) ?? 0) + n)
+  return { draft: { ...draft, turns: done }, findings: evenness(draft, total) }
 }
 
-const pinned = (task: Task, { decisions }: PlanRequest): string[] =>
-  decisions.flatMap((d) => (d.kind === 'pin' && d.task === task.id ? [d.child] : []))
+const able = (task: Task): string[] => task.forms.flatMap((f) => f.children)
 
-/** The children of one task's turns, in order. Pinned children come first, each at least once. */
-function dealTask(
+const pinned = (task: Task, { decisions }: PlanRequest): string[] => {
+  const pins = decisions.flatMap((d) => (d.kind === 'pin' && d.task === task.id ? [d.child] : []))
+  return [...new Set(pins)].filter((id) => able(task).includes(id)).slice(0, task.n)
+}
+
+/** Beyond the age at which a job is only overseen by so many months, it is the easy one. Source: common practice. */
+const EASY_MONTHS = 24
+
+/** Turns of each child in each shared task. A pinned child has one for certain; the rest is dealt around it. */
+function dealt(
+  shared: readonly Task[],
+  children: readonly string[],
+  draft: Scooped,
+  request: PlanRequest,
+): Map<string, Map<string, number>> {
+  const at = new Map(children.map((id, i) => [id, i]))
+  const age = new Map(draft.people.map((p) => [p.id, p.age]))
+  const base = children.map(
+    (id) => draft.tasks.filter((t) => t.mode === 'EACH' && able(t).includes(id)).length,
+  )
+  const tasks = shared.map((task): DealTask => {
+    const list = able(task)
+    const pins = pinned(task, request)
+    for (const pin of pins) base[at.get(pin) ?? 0] = (base[at.get(pin) ?? 0] ?? 0) + 1
+    const overseen = techniqueOf(task.technique)?.supervision.find((s) => s.code === 'B')?.below ?? 0
+    const stretch = (id: string): boolean =>
+      task.forms.some((f) => f.supervision === 'B' && f.children.includes(id))
+    return {
+      n: task.n - pins.length,
+      el: list.map((id) => at.get(id) ?? 0),
+      cap: Math.ceil(task.n / list.length),
+      cost: list.map((id) => (stretch(id) ? 0 : 1)),
+      easy: list.map((id) => ((age.get(id) ?? 0) >= overseen + EASY_MONTHS ? 1 : 0)),
+    }
+  })
+  const answer = deal({ base, tasks })
+  return new Map(
+    shared.map((task, t) => {
+      const mine = new Map<string, number>(able(task).map((id) => [id, 0]))
+      for (const pin of pinned(task, request)) mine.set(pin, 1)
+      if ('places' in answer)
+        able(task).forEach((id, j) => mine.set(id, (mine.get(id) ?? 0) + (answer.places[t]?.[j] ?? 0)))
+      return [task.id, mine]
+    }),
+  )
+}
+
+/** The children of one task's turns, in order. Pinned children come first. */
+function inOrder(
   task: Task,
-  able: readonly string[],
-  total: ReadonlyMap<string, number>,
-  round: number,
+  counts: ReadonlyMap<string, number>,
   pins: readonly string[],
+  last: ReadonlyMap<string, number>,
+  round: number,
 ): string[] {
-  const here = new Map<string, number>(able.map((id) => [id, 0]))
+  const list = able(task)
+  const left = new Map(counts)
   const order: string[] = []
-  const give = (child: string): void => {
-    here.set(child, (here.get(child) ?? 0) + 1)
-    order.push(child)
+  const waited = new Map(list.map((id) => [id, last.get(id) ?? -1]))
+  const give = (id: string): void => {
+    left.set(id, (left.get(id) ?? 0) - 1)
+    waited.set(id, 1e9 + order.length)
+    order.push(id)
   }
-  for (const pin of pins) if (here.has(pin) && order.length < task.n) give(pin)
+  for (const pin of pins) give(pin)
   while (order.length < task.n) {
-    const load = (id: string): number => (total.get(id) ?? 0) + (here.get(id) ?? 0)
-    const seat = (id: string): number => (able.indexOf(id) - round + able.length * task.n) % able.length
-    const next = [...able].sort(
-      (a, b) => load(a) - load(b) || (here.get(a) ?? 0) - (here.get(b) ?? 0) || seat(a) - seat(b),
-    )[0]
+    const seat = (id: string): number =>
+      (list.indexOf(id) - round + list.length * (task.n + round)) % list.length
+    const next = list
+      .filter((id) => (left.get(id) ?? 0) > 0)
+      .sort(
+        (a, b) =>
+          (left.get(b) ?? 0) - (left.get(a) ?? 0) ||
+          (waited.get(a) ?? 0) - (waited.get(b) ?? 0) ||
+          seat(a) - seat(b),
+      )[0]
     if (next === undefined) break
     give(next)
   }
@@ -71,8 +130,16 @@ function turnOf(task: Task, index: number, child: string): Turn {
   }
 }
 
+const span = (counts: readonly number[]): string => {
+  const [least, most] = [Math.min(...counts), Math.max(...counts)]
+  return least === most ? `${least}` : `${least} or ${most}`
+}
+
 function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[] {
   const counts = [...total.values()]
+  const all = [...total].map(
+    ([id, n]) => n + draft.tasks.filter((t) => t.mode === 'EACH' && able(t).includes(id)).length,
+  )
   const least = Math.min(...counts)
   const most = Math.max(...counts)
   if (counts.length < 2) return []
@@ -92,10 +159,13 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
       touches: short.map((child) => ({ child, about: 'turns' })),
       says:
         most - least <= 1
-          ? `Turns come out even: ${least === most ? `${least}` : `${least} or ${most}`} for every child.`
-          : `Turns run from ${least} to ${most}. ${reasons.join('. ')}.`,
-      because: 'Turns are dealt to the child who has had the fewest.',
-      source: 'common practice',
+          ? `Turns come out even: ${span(counts)} for every child.`
+          : Math.max(...all) - Math.min(...all) <= 1
+            ? `Turns and own jobs together come out even: ${span(all)} for every child. Who sits out of one job has a turn more in another.`
+            : `Turns run from ${least} to ${most}. ${reasons.join('. ')}.`,
+      because:
+        'Turns are dealt by an exact flow, with what each child does alone counted in: no other dealing is more equal.',
+      source: 'computed',
       fixes: [],
       restsOn: [...total],
     }),

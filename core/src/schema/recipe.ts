@@ -140,6 +140,7 @@ export const kitSchema = yup
     measures: listOf(measureSchema, 'Measures', 40),
     equipment: listOf(required('Equipment', 40), 'Equipment', 40),
     trays: whole('Trays at once', 1, 12).notRequired(),
+    sinkPlaces: whole('Places at the sink', 1, 12).notRequired(),
   })
   .noUnknown()
 

@@ -89,7 +89,8 @@ describe('every plan', () => {
           const tasks = plan.tasks.filter((t) => t.bowl === bowl.id && t.mode === 'TURNS')
           const turns = plan.turns.filter((t) => tasks.some((k) => k.id === t.task))
           expect(turns.every((t) => bowl.children.includes(t.child))).toBe(true)
-          if (tasks.some((t) => t.barred.length > 0)) continue
+          // Who sits out of one job has a turn more in another.
+          if (plan.tasks.some((t) => t.bowl === bowl.id && t.barred.length > 0)) continue
           const counts = bowl.children.map((c) => turns.filter((t) => t.child === c).length)
           expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1)
         }

@@ -12,11 +12,11 @@ const toggle = (thing: string): void => {
   const equipment = has ? props.kit.equipment.filter((e) => e !== thing) : [...props.kit.equipment, thing]
   emit('keep', { ...props.kit, equipment })
 }
-function setTrays(text: string): void {
+function setPlaces(what: 'trays' | 'sinkPlaces', text: string): void {
   try {
     emit(
       'keep',
-      kitSchema.validateSync({ ...props.kit, trays: text.trim() === '' ? undefined : Number(text) }) as Kit,
+      kitSchema.validateSync({ ...props.kit, [what]: text.trim() === '' ? undefined : Number(text) }) as Kit,
     )
   } catch (e) {
     emit('fault', e instanceof Error ? e.message : String(e))
@@ -34,13 +34,21 @@ function setTrays(text: string): void {
         }}</label
       >
     </div>
+    <label v-if="kit.equipment.includes('sink')" class="mt-2 flex items-center gap-2"
+      >Children at the sink at once
+      <input
+        class="field !w-16"
+        inputmode="numeric"
+        :value="kit.sinkPlaces ?? 2"
+        @change="setPlaces('sinkPlaces', ($event.target as HTMLInputElement).value)"
+    /></label>
     <label v-if="kit.equipment.includes('oven')" class="mt-2 flex items-center gap-2"
       >Trays in the oven at once
       <input
         class="field !w-16"
         inputmode="numeric"
         :value="kit.trays ?? 1"
-        @change="setTrays(($event.target as HTMLInputElement).value)"
+        @change="setPlaces('trays', ($event.target as HTMLInputElement).value)"
     /></label>
   </fieldset>
 </template>

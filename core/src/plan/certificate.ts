@@ -1,0 +1,76 @@
+/** How near a plan is to the best possible, in words, and what stands in the way. */
+import type { Plan } from './plan'
+import { nameToken } from './finding'
+
+export interface Certificate {
+  /** "Nobody can be quicker", "at most 6 % longer than the shortest possible". */
+  length: string
+  /** What holds it. */
+  cause: string
+  fairness: string
+}
+
+export function certificate(plan: Plan): Certificate | null {
+  const { bound, seconds } = plan.totals
+  if (!bound || bound.seconds <= 0) return null
+  // Rounded up: a bound never promises more than it can hold.
+  const percent = Math.ceil((100 * (seconds - bound.seconds)) / bound.seconds)
+  const how = 'step by step, with these adults and this kitchen'
+  const turns = plan.totals.perChild.map((p) => p.turns)
+  return {
+    length:
+      percent <= 0
+        ? `Nobody can be quicker, ${how}.`
+        : `At most ${percent} % longer than the shortest possible, ${how}.`,
+    cause: causeText(bound.cause, plan),
+    fairness:
+      turns.length < 2
+        ? ''
+        : `${Math.min(...turns)} to ${Math.max(...turns)} turns each: no other dealing is more equal, with what each child does alone counted in.`,
+  }
+}
+
+function causeText(cause: string, plan: Plan): string {
+  if (cause === 'sink') return 'What holds it up is the sink.'
+  if (cause === 'oven') return 'What holds it up is the oven.'
+  if (cause.startsWith('adult:'))
+    return `What holds it up is that ${nameToken(cause.slice(6))} is one person.`
+  const [kind = '', rest = ''] = cause.split(': ')
+  const steps = rest.split(/, | to /).flatMap((task) => {
+    const step = plan.tasks.find((t) => t.id === task)?.step
+    return plan.schedule.find((s) => s.step === step)?.title ?? []
+  })
+  const named = [...new Set(steps)].join(', ')
+  if (kind === 'chain') return `What holds it up is the order of the steps: ${named}.`
+  return named ? `What holds it up are jobs that cannot go on at once: ${named}.` : ''
+}
+
+/** What a child could do instead of waiting. Source: common practice. */
+export const FILLERS = [
+  'lay the table',
+  'draw the recipe',
+  'write the labels',
+  'wash up',
+  'sort the scraps',
+] as const
+
+export interface Wait {
+  step: string
+  title: string
+  at: string
+  minutes: number
+  says: string
+}
+
+/** The long passive waits of the first sitting, each with jobs that are there to do. */
+export function waits(plan: Plan): Wait[] {
+  return plan.schedule
+    .filter((s) => s.passive && s.sitting === 1 && s.seconds >= 300 && s.seconds < 6 * 3600)
+    .map((s, i) => ({
+      step: s.step,
+      title: s.title,
+      at: s.at,
+      minutes: Math.round(s.seconds / 60),
+      says: [0, 1, 2].map((k) => FILLERS[(2 * i + k) % FILLERS.length]).join(', '),
+    }))
+}
