@@ -56,6 +56,7 @@ export { deal, type DealProblem, type DealTask, type Dealt } from './plan/jobs/d
 export { OP_MODES, type Instance, type Op, type Resource } from './plan/jobs/instance'
 export { solve, type Schedule, type Solved } from './plan/jobs/solve'
 export * from './plan/lanes'
+export * from './plan/mend'
 export * from './plan/off'
 export { priceChange, priceOfPart } from './plan/price'
 export * from './plan/shopping-list'

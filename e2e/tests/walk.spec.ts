@@ -134,9 +134,10 @@ test('somebody comes while the table is at work: everything stops until the plan
     .click()
   await settleAll(page, 'Alder Finch', 'Alder Finch, a second time')
   await page.getByRole('button', { name: 'Cook' }).click()
-  await expect(page.getByRole('button', { name: 'someone came' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'a change' })).toBeVisible()
   const before = await page.getByRole('button', { name: /^done:/ }).textContent()
 
+  await page.getByRole('button', { name: 'a change' }).click()
   await page.getByRole('button', { name: 'someone came' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Nickname').fill('Caspian')

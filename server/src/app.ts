@@ -9,6 +9,7 @@ import { pinoHttp } from 'pino-http'
 import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
+import { mendRoutes } from './routes/mend'
 import { packetRoutes } from './routes/packets'
 import { paperRoutes } from './routes/papers'
 import { recordRoutes } from './routes/record'
@@ -89,7 +90,7 @@ function api(house: House): express.Router {
     next()
   })
   router.use(signInRoutes(house))
-  router.use('/sessions', sessionRoutes(house), paperRoutes(house))
+  router.use('/sessions', sessionRoutes(house), mendRoutes(house), paperRoutes(house))
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use(settingRoutes(house))

@@ -9,18 +9,35 @@ import type { Clocked, Dealt, Pass } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import type { Plan, StepTime, Task, Turn } from './plan'
 import type { PlanRequest } from './request'
-import { reach, timeline, UNIT_SECONDS, waveId, type Timeline } from './timeline'
+import { reach, timeline, UNIT_SECONDS, waveId, type Timed, type Timeline } from './timeline'
 
 /** Minutes an oven takes to heat up. Source: common practice (measures.md G), from memory. */
 export const PREHEAT_MINUTES = 15
 
 export const clock: Pass<Dealt, Clocked> = (draft, request) => {
+  const set = setClock({ ...draft, steps: draft.recipe.steps }, request)
+  return {
+    draft: { ...draft, ...set },
+    findings: clockFindings(draft, set.totals, request),
+  }
+}
+
+export interface Clockable extends Timed {
+  steps: readonly RecipeStep[]
+  turns: readonly Turn[]
+}
+
+/** The times of everything: of a draft, or anew of a plan in force whose adults have changed. */
+export function setClock(
+  draft: Clockable,
+  request: PlanRequest,
+): { turns: Turn[]; schedule: StepTime[]; totals: Plan['totals'] } {
   const schedule: StepTime[] = []
   const starts = new Map<string, number>()
   const lines: Timeline[] = []
-  for (const [index, steps] of sittings(draft.recipe.steps).entries()) {
+  for (const [index, steps] of sittings(draft.steps).entries()) {
     // A night in the fridge is not time at the table.
-    const nights = new Set(steps.filter((s) => isNight(s, draft.recipe.steps)).map((s) => s.id))
+    const nights = new Set(steps.filter((s) => isNight(s, draft.steps)).map((s) => s.id))
     const line = timeline(
       steps,
       { ...draft, tasks: draft.tasks.filter((t) => !nightTask(t, nights)) },
@@ -35,11 +52,7 @@ export const clock: Pass<Dealt, Clocked> = (draft, request) => {
     }
   }
   const timed = draft.turns.map((t) => timeTurn(t, draft.tasks, starts, request))
-  const totals = totalsOf(draft, timed, lines, request)
-  return {
-    draft: { ...draft, turns: timed, schedule, totals },
-    findings: clockFindings(draft, totals, request),
-  }
+  return { turns: timed, schedule, totals: totalsOf(draft, timed, lines, request) }
 }
 
 /** The steps of each sitting. */
@@ -62,7 +75,7 @@ const nightSeconds = (step: RecipeStep): number =>
 /** From the first of its ops to the end of the last; a step without any stands where the one before ends. */
 function stepSpan(
   step: RecipeStep,
-  draft: Dealt,
+  draft: Clockable,
   starts: ReadonlyMap<string, number>,
   before: StepTime | undefined,
 ): { start: number; seconds: number } {
@@ -129,7 +142,7 @@ function timeTurn(
 }
 
 function totalsOf(
-  draft: Dealt,
+  draft: Clockable,
   turns: readonly Turn[],
   lines: readonly Timeline[],
   request: PlanRequest,

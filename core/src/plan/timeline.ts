@@ -3,7 +3,6 @@
  * table is through with this one; adults, places at the sink and the oven as limits. Times are in units of five seconds.
  */
 import type { RecipeStep } from '../recipe/recipe'
-import type { Dealt } from './draft'
 import { lowerBound } from './jobs/bound'
 import { networkOf, type Instance, type Op } from './jobs/instance'
 import { seeded } from './jobs/random'
@@ -13,6 +12,13 @@ import type { PlanRequest } from './request'
 
 export const UNIT_SECONDS = 5
 const units = (seconds: number): number => Math.ceil(seconds / UNIT_SECONDS)
+
+/** What the clock needs of a draft, or of a plan in force. */
+export interface Timed {
+  people: readonly { id: string; age: number }[]
+  bowls: readonly { id: string }[]
+  tasks: readonly Task[]
+}
 
 export interface Timeline {
   /** Start of each op in seconds: a task, or one wave of it (`task~2`). */
@@ -37,7 +43,7 @@ export const reach = (task: Task, { kit }: PlanRequest): number => {
 /** One wave of a task by its number, from 0: the op's id. */
 export const waveId = (task: Task, wave: number): string => `${task.id}~${wave + 1}`
 
-export function timeline(steps: readonly RecipeStep[], draft: Dealt, request: PlanRequest): Timeline {
+export function timeline(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Timeline {
   const ops = opsOf(steps, draft, request)
   const instance: Instance = {
     children: draft.people.length,
@@ -71,7 +77,7 @@ export function timeline(steps: readonly RecipeStep[], draft: Dealt, request: Pl
   }
 }
 
-function opsOf(steps: readonly RecipeStep[], draft: Dealt, request: PlanRequest): Op[] {
+function opsOf(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Op[] {
   const ops: Op[] = []
   let before: string[] = []
   for (const step of steps) {

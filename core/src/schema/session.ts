@@ -126,6 +126,23 @@ export const eventSchema = yup
   .noUnknown()
 export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()
 
+const mendParts = {
+  left: yup.object({ child: id('Child'), done: listOf(required('Turn', 300), 'Turns done', 5000) }),
+  away: yup.object({ adult: id('Adult'), step: required('Step', 120) }),
+  late: yup.object({ step: required('Step', 120), minutes: whole('Minutes', 1, 120) }),
+}
+/** A change in the middle of cooking. */
+export const mendSchema = yup.lazy((value: unknown) => {
+  const kind = (value as { kind?: keyof typeof mendParts } | null)?.kind
+  const parts: yup.ObjectSchema<object> =
+    kind && Object.hasOwn(mendParts, kind) ? mendParts[kind] : yup.object({})
+  return parts.shape({ kind: oneOf(['left', 'away', 'late'] as const, 'Change') }).noUnknown()
+})
+export type MendInput =
+  | { kind: 'left'; child: string; done: string[] }
+  | { kind: 'away'; adult: string; step: string }
+  | { kind: 'late'; step: string; minutes: number }
+
 const planChild = yup
   .object({
     id: id('Child id'),

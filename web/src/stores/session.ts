@@ -12,6 +12,7 @@ import {
   whatChanged,
   type Alternatives,
   type Decision,
+  type MendInput,
   type Plan,
   type PlanRequest,
   type SessionInputs,
@@ -183,6 +184,21 @@ export const useSession = defineStore('session', () => {
       return inWords(fault)
     }
   }
+  /** A change in the middle, mended by the server. @returns what changed, line by line, or what stands against it */
+  async function mend(change: MendInput): Promise<{ says: string[] } | { refused: string }> {
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan; says: string[] }>(
+        'POST',
+        `/sessions/${stored.value?.id ?? ''}/mend`,
+        change,
+      )
+      stored.value = answer.session
+      show(answer.plan)
+      return { says: answer.says }
+    } catch (fault) {
+      return { refused: inWords(fault) }
+    }
+  }
   /** Puts the plan that has seen everyone in force. */
   async function replan(): Promise<string | null> {
     try {
@@ -234,6 +250,7 @@ export const useSession = defineStore('session', () => {
     arrive,
     looksOn,
     replan,
+    mend,
     names,
     stops,
     frozen,

@@ -12,6 +12,7 @@ import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 import GuestForm from '../session/GuestForm.vue'
 import ArrivalPanel from './ArrivalPanel.vue'
+import ChangeSheet from './ChangeSheet.vue'
 import CookStep from './CookStep.vue'
 import Emergency from './Emergency.vue'
 import GatePanel from './GatePanel.vue'
@@ -33,6 +34,7 @@ const emergency = ref(false)
 const noting = ref(false)
 const keyHelp = ref(false)
 const someoneCame = ref(false)
+const changing = ref(false)
 async function arrive(guest: StoredGuest): Promise<void> {
   someoneCame.value = false
   refusal.value = (await session.arrive(guest)) ?? ''
@@ -255,7 +257,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">
           emergency
         </button>
-        <button type="button" class="btn btn-table" @click="someoneCame = true">someone came</button>
+        <button type="button" class="btn btn-table" @click="changing = true">a change</button>
         <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
         <span class="flex-1" />
         <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
@@ -280,6 +282,12 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
       </footer>
       <Emergency v-if="emergency" @close="emergency = false" />
       <NoteSheet v-if="noting" :children="bowl.children" @close="noting = false" />
+      <ChangeSheet
+        v-if="changing"
+        :step="step"
+        @came="((changing = false), (someoneCame = true))"
+        @close="changing = false"
+      />
       <GuestForm v-if="someoneCame" @add="arrive" @close="someoneCame = false" />
       <KeyHelp v-if="keyHelp" v-model:on="keysOn" @close="keyHelp = false" />
     </template>

@@ -1,0 +1,77 @@
+/** Jobs handed over at the desk, and changes in the middle of cooking. */
+import { expect, test } from '@playwright/test'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+test('a turn is handed over by keyboard and by dragging, refused with the reason, and unpinned', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await openBread(page)
+  await swapTheMilk(page)
+  await page.getByRole('link', { name: 'jobs' }).click()
+  await expect(page.getByText(/shortest possible|Nobody can be quicker/)).toBeVisible()
+  const turn = page
+    .getByLabel('Hand over a turn of Wren')
+    .locator('option', { hasText: 'plain flour' })
+    .first()
+  await page.getByLabel('Hand over a turn of Wren').selectOption((await turn.getAttribute('value')) ?? '')
+  await expect(page.getByText(/Taken up: .*plain flour/)).toBeVisible()
+  await page.getByRole('button', { name: 'to Zuri' }).click()
+  await expect(page.getByRole('alert')).toContainText('Zuri works at another bowl')
+  await page.getByLabel('Hand over a turn of Wren').selectOption((await turn.getAttribute('value')) ?? '')
+  await page.getByRole('button', { name: 'to Kofi' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Pinned: Kofi has a turn of scoop and level: plain flour/)).toBeVisible()
+  await page.getByRole('button', { name: 'unpin' }).click()
+  await expect(page.getByRole('heading', { name: 'Pinned' })).toHaveCount(0)
+  const lane = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
+  await lane('Maren').locator('[draggable="true"]').first().dragTo(lane('Idris').locator('td').first())
+  await expect(page.getByText(/Pinned: Idris has a turn of/)).toBeVisible()
+})
+
+test('a child leaves in the middle: the end stays, the others keep their jobs; late and away are said', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await openBread(page)
+  if (await page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ }).isVisible())
+    await swapTheMilk(page)
+  const before =
+    (await page
+      .getByText(/ to \d\d:\d\d/)
+      .first()
+      .textContent()) ?? ''
+  await page.getByRole('button', { name: 'Cook' }).click()
+  await page.getByRole('button', { name: 'next step' }).click()
+  await passGates(page)
+  await page.getByRole('button', { name: /^done:/ }).click()
+  await page.getByRole('button', { name: 'a change' }).click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: 'someone left' }).click()
+  await sheet.getByRole('button', { name: 'Maren' }).click()
+  await expect(sheet.getByText(/takes over|Nobody else is touched/).first()).toBeVisible()
+  await expect(sheet.getByText('All others keep their jobs and times.')).toBeVisible()
+  await sheet.getByRole('button', { name: 'On with it' }).click()
+  await expect(page.getByLabel('The table').getByText('Maren')).toHaveCount(0)
+
+  await page.getByRole('button', { name: 'a change' }).click()
+  await sheet.getByRole('button', { name: 'running late' }).click()
+  await sheet.getByRole('button', { name: '10 minutes' }).click()
+  await expect(sheet.getByText(/before the families come|after the families come/)).toBeVisible()
+  await sheet.getByRole('button', { name: 'On with it' }).click()
+
+  await page.getByRole('button', { name: 'a change' }).click()
+  await sheet.getByRole('button', { name: 'adult away' }).click()
+  await sheet.getByRole('button', { name: 'Gwenda Marsh' }).click()
+  await expect(sheet.getByText(/takes over: .*Snip the chives/)).toBeVisible()
+  await sheet.getByRole('button', { name: 'On with it' }).click()
+  await page.reload()
+  await expect(page.getByLabel('The table').getByText('Maren')).toHaveCount(0)
+  expect(before).toMatch(/\d\d:\d\d/)
+})

@@ -1,0 +1,79 @@
+import { Router, type Request } from 'express'
+import {
+  adultAway,
+  childLeaves,
+  mendSchema,
+  replay,
+  runsLate,
+  type Mend,
+  type MendInput,
+  type Plan,
+  type SessionInput,
+  type StoredSession,
+} from '@lea/core'
+import type { Schema } from 'yup'
+import type { House } from '../house'
+import { writeAudit } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import * as store from '../db/sessions'
+import { atLeast, personOf } from '../door'
+import { Fault, notFound, read } from '../fault'
+import { isUuid, today } from '../words'
+import { requestOf } from './sessions'
+
+/** Changes in the middle of cooking, mended without moving others: somebody leaves, an adult is called away, it runs late. */
+export function mendRoutes({ pool }: House): Router {
+  const router = Router()
+  const helper = atLeast('helper')
+
+  router.post('/:id/mend', helper, async (req, res) => {
+    const change = await read(mendSchema as unknown as Schema<MendInput>, req.body)
+    const answer = await inSetting(pool, personOf(req).settingId, async (db) => {
+      const session = await cooking(db, req)
+      const plan = await store.frozenPlan(db, session.id)
+      if (!plan) throw notFound('the plan of this session')
+      const mended = await mend(db, session, plan, change)
+      if ('refused' in mended) throw new Fault(409, mended.refused, 'change')
+      await keepWho(db, personOf(req).settingId, session, change)
+      await store.freeze(db, session.id, mended.plan)
+      const did = { left: 'a child left the table', away: 'an adult was called away', late: 'runs late' }
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, did[change.kind], session.id)
+      return { ...mended, session: await store.getSession(db, session.id) }
+    })
+    res.json(answer)
+  })
+  return router
+}
+
+/** The session under its lock; a helper changes today's only. */
+async function cooking(db: Db, req: Request): Promise<StoredSession> {
+  const id = String(req.params['id'])
+  const session = isUuid(id) ? await store.getSession(db, id, true) : null
+  if (!session || (personOf(req).role === 'helper' && session.date !== today()))
+    throw notFound('this session')
+  if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
+  return session
+}
+
+async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<Mend> {
+  if (change.kind === 'late') return runsLate(plan, change.step, change.minutes)
+  if (change.kind === 'away') return adultAway(plan, await requestOf(db, session), change.adult, change.step)
+  // What the device knows to be done counts, also where it has not been sent yet.
+  const { events } = await store.listEvents(db, session.id)
+  return childLeaves(plan, new Set([...Object.keys(replay(events).turns), ...change.done]), change.child)
+}
+
+/** Who is here is an input of the session: the one who left is not any more. */
+async function keepWho(
+  db: Db,
+  setting: string,
+  { id, date, start, until, recipe, children, guests, adults, seats }: StoredSession,
+  change: MendInput,
+): Promise<void> {
+  const who = {
+    children: change.kind === 'left' ? children.filter((c) => c !== change.child) : children,
+    guests: change.kind === 'left' ? guests.filter((g) => g.id !== change.child) : guests,
+    adults: change.kind === 'away' ? adults.filter((a) => a !== change.adult) : adults,
+  }
+  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats } as SessionInput)
+}
