@@ -106,7 +106,7 @@ test('shopping in packs: ticked off, compared, saved as a table', async ({ page 
   await expect(cost).toContainText('Ready-made: 20p a portion')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: /Save as a table/ }).click(),
+    page.getByRole('link', { name: /Save as CSV/ }).click(),
   ])
   const csv = readFileSync(await download.path(), 'utf8')
   expect(csv).toContain('plain flour,4 1/2 cups,595 g,400 g,1 × 500 g,70p')

@@ -63,6 +63,16 @@ export function makeRouter(): Router {
         meta: { title: 'Sheet for the kitchen wall' },
       },
       {
+        path: '/session/:id/run',
+        component: () => import('./session/RunSheet.vue'),
+        meta: { title: 'Run sheet' },
+      },
+      {
+        path: '/session/:id/cards',
+        component: () => import('./session/JobCards.vue'),
+        meta: { title: 'Job cards' },
+      },
+      {
         path: '/session/:id/finish',
         component: () => import('./table/Finish.vue'),
         meta: { title: 'Finish' },

@@ -4,6 +4,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { certificate, laneChart, waits, whyNotTo, type LaneBlock } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import LaneRow from '../jobs/LaneRow.vue'
+import ShorterList from '../jobs/ShorterList.vue'
 import { useDoor } from '../stores/door'
 import { useSession } from '../stores/session'
 
@@ -110,6 +111,7 @@ async function set(child: string): Promise<void> {
       </table>
     </div>
     <div class="mt-4 grid items-start gap-4 md:grid-cols-3">
+      <ShorterList :plan="session.plan" :disabled="fixed" />
       <div v-if="long.length > 0">
         <h2 class="mb-1 text-lg">While it waits</h2>
         <ul class="text-sm">

@@ -24,11 +24,11 @@ const print = (): void => window.print()
       <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 class="text-xl">To have in</h2>
         <span class="text-sm text-soft">{{ got }} of {{ toGet.length }} got</span>
-        <span class="no-print ml-auto flex gap-2">
-          <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download
-            >Save as a table (CSV)</a
-          >
-          <button type="button" class="btn" @click="print">Print this sheet</button>
+        <span class="no-print ml-auto flex flex-wrap gap-2">
+          <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>Save as CSV</a>
+          <RouterLink class="btn" :to="`/session/${session.plan.session}/run`">Run sheet</RouterLink>
+          <RouterLink class="btn" :to="`/session/${session.plan.session}/cards`">Job cards</RouterLink>
+          <button type="button" class="btn" @click="print">Print</button>
         </span>
       </div>
       <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Shopping list">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
-import { computed, ref, watchEffect } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
 import Mat from '../parts/Mat.vue'
@@ -13,7 +13,11 @@ const session = useSession()
 const house = useHouse()
 const route = useRoute()
 const { matOf } = useMats()
-watchEffect(() => void session.open(String(route.params['id'])))
+watch(
+  () => String(route.params['id']),
+  (id) => void session.open(id),
+  { immediate: true },
+)
 const paper = ref<'A4' | 'letter'>('A4')
 const people = computed(() => {
   const all = [...house.children, ...(session.stored?.guests ?? [])]

@@ -16,11 +16,12 @@ import {
   type Plan,
   type PlanRequest,
   type SessionInputs,
+  type Shorter,
   type StoredGuest,
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords } from '../api'
-import { alternativesInWorker, compileInWorker } from '../workers/planner'
+import { alternativesInWorker, compileInWorker, shorterInWorker } from '../workers/planner'
 import { useHouse } from './house'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -68,6 +69,11 @@ export const useSession = defineStore('session', () => {
   async function waysOf(task: string): Promise<Alternatives | null> {
     const wanted = request()
     return plan.value && wanted ? alternativesInWorker(plan.value, wanted, task) : null
+  }
+
+  async function shorter(): Promise<Shorter[]> {
+    const wanted = request()
+    return plan.value && wanted ? shorterInWorker(plan.value, wanted) : []
   }
 
   async function recompute(): Promise<void> {
@@ -264,5 +270,6 @@ export const useSession = defineStore('session', () => {
     cook,
     recompute,
     waysOf,
+    shorter,
   }
 })

@@ -1,5 +1,14 @@
 import { expose } from 'comlink'
-import { alternatives, compile, PlanError, type Alternatives, type Plan, type PlanRequest } from '@lea/core'
+import {
+  alternatives,
+  compile,
+  PlanError,
+  shorter,
+  type Alternatives,
+  type Plan,
+  type PlanRequest,
+  type Shorter,
+} from '@lea/core'
 
 export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
 
@@ -13,6 +22,8 @@ const planner = {
       return { error: { field: fault instanceof PlanError ? fault.field : '', says } }
     }
   },
+  /** What would make the session shorter. */
+  shorter: (plan: Plan, request: PlanRequest): Shorter[] => shorter(request, plan),
   /** Other ways to measure one task. */
   alternatives: (plan: Plan, request: PlanRequest, task: string): Alternatives | null =>
     alternatives(plan, request, task),

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import type { Alternatives, Plan, PlanRequest } from '@lea/core'
+import type { Alternatives, Plan, PlanRequest, Shorter } from '@lea/core'
 import type { Compiled, Planner } from './compile.worker'
 
 let remote: Remote<Planner> | null = null
@@ -18,3 +18,7 @@ export const alternativesInWorker = (
   request: PlanRequest,
   task: string,
 ): Promise<Alternatives | null> => planner().alternatives(plan, request, task)
+
+/** What would make the session shorter, tried for real. */
+export const shorterInWorker = (plan: Plan, request: PlanRequest): Promise<Shorter[]> =>
+  planner().shorter(plan, request)

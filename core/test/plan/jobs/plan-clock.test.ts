@@ -4,6 +4,7 @@ import {
   certificate,
   compile,
   laneChart,
+  shorter,
   waits,
   whyNotTo,
   type Decision,
@@ -101,6 +102,21 @@ describe('turns', () => {
       'no turn to hand over',
     )
     expect(whyNotTo(plan, 'gone', 'kofi')).toContain('not in the plan')
+  })
+})
+
+describe('what would make it shorter', () => {
+  it('is tried for real: each saves what it says, the least effort first', () => {
+    const base = groups(12, { recipe: recipeOf('lentil-letter-soup') })
+    const now = compile(base)
+    const found = shorter(base, now)
+    expect(found.length).toBeGreaterThan(0)
+    const sink = found.find((s) => s.says.includes('4 wash at once'))
+    const after = compile({ ...base, kit: { ...base.kit, sinkPlaces: 4 } })
+    expect(sink?.endsAt).toBe(after.totals.endsAt)
+    expect(sink?.minutesSaved).toBe(Math.floor((now.totals.seconds - after.totals.seconds) / 60))
+    const efforts = found.filter((s) => s.fits === found[0]?.fits).map((s) => s.effort)
+    expect(efforts).toEqual([...efforts].sort((a, b) => a - b))
   })
 })
 

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+/** Cards to cut out: one for each child, with its mat, its jobs, the tool and the cue. */
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { jobCards } from '@lea/core'
+import Amount from '../parts/Amount.vue'
+import Mat from '../parts/Mat.vue'
+import Picture from '../parts/Picture.vue'
+import { useMats } from '../parts/useMats'
+import { useSession } from '../stores/session'
+
+const session = useSession()
+const route = useRoute()
+const { matOf } = useMats()
+watch(
+  () => String(route.params['id']),
+  (id) => void session.open(id),
+  { immediate: true },
+)
+const paper = ref<'A4' | 'letter'>('A4')
+const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
+const print = (): void => window.print()
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-5xl px-5 py-4 print:max-w-none print:p-0">
+    <component :is="'style'">@page { size: {{ paper }}; margin: 9mm }</component>
+    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
+      <RouterLink class="btn" :to="`/session/${route.params['id']}/ready`">Back to Ready</RouterLink>
+      <label class="flex items-center gap-2 font-semibold"
+        >Paper
+        <select v-model="paper" class="field !w-auto font-normal">
+          <option value="A4">A4</option>
+          <option value="letter">Letter</option>
+        </select></label
+      >
+      <button type="button" class="btn btn-main" @click="print">Print the cards</button>
+    </div>
+    <h1 class="mb-3 text-2xl print:hidden">Job cards</h1>
+    <p v-if="!session.plan" role="status">{{ session.planFault || 'Cutting the cards …' }}</p>
+    <ul v-else class="grid gap-3 sm:grid-cols-2 print:grid-cols-2">
+      <li
+        v-for="c in cards"
+        :key="c.child"
+        class="break-inside-avoid rounded-patch border-2 border-dashed border-ink bg-white p-3"
+      >
+        <div class="mb-2 flex items-center gap-3">
+          <Mat :name="session.nameOf(c.child)" :mat="matOf(c.child)" size="seat" />
+          <h2 class="text-xl">{{ session.nameOf(c.child) }}</h2>
+          <span class="ml-auto text-sm text-soft">{{ c.bowl }}</span>
+        </div>
+        <ol>
+          <li v-for="r in c.rows" :key="r.task" class="flex items-center gap-2 border-t border-line py-1">
+            <Picture :name="r.picture" class="size-7 shrink-0" />
+            <span class="min-w-0 flex-1 leading-tight">
+              <strong>{{ r.job }}</strong><span v-if="r.tool" class="block text-sm">{{ r.tool }}</span
+              ><span class="block text-sm text-soft"><Amount :text="r.cue" /></span>
+            </span>
+            <span class="numeral text-2xl" :aria-label="`${r.times} times`">{{
+              r.times > 1 ? r.times : ''
+            }}</span>
+          </li>
+        </ol>
+      </li>
+    </ul>
+  </main>
+</template>

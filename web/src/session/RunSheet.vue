@@ -1,0 +1,89 @@
+<script setup lang="ts">
+/** The whole session on one page: when, what, who, which measure, who stands where. */
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { weave } from '@lea/core'
+import Amount from '../parts/Amount.vue'
+import { useHouse } from '../stores/house'
+import { useSession } from '../stores/session'
+import { dayText } from '../words'
+
+const session = useSession()
+const house = useHouse()
+const route = useRoute()
+watch(
+  () => String(route.params['id']),
+  (id) => void session.open(id),
+  { immediate: true },
+)
+const paper = ref<'A4' | 'letter'>('A4')
+const plan = computed(() => session.plan)
+const bowls = computed(() =>
+  (plan.value?.bowls ?? []).map((b) => ({ ...b, columns: plan.value ? weave(plan.value, b.id) : [] })),
+)
+const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(c)).join(', ')
+const print = (): void => window.print()
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-5xl px-5 py-4 print:max-w-none print:p-0">
+    <component :is="'style'">@page { size: {{ paper }} landscape; margin: 9mm }</component>
+    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
+      <RouterLink class="btn" :to="`/session/${route.params['id']}/ready`">Back to Ready</RouterLink>
+      <label class="flex items-center gap-2 font-semibold"
+        >Paper
+        <select v-model="paper" class="field !w-auto font-normal">
+          <option value="A4">A4</option>
+          <option value="letter">Letter</option>
+        </select></label
+      >
+      <button type="button" class="btn btn-main" @click="print">Print this page</button>
+    </div>
+    <p v-if="!plan" role="status">{{ session.planFault || 'Laying out the sheet …' }}</p>
+    <article v-else class="patch p-4 print:border-0 print:p-0">
+      <h1 class="text-2xl">{{ plan.recipe.title }}</h1>
+      <p class="text-sm">
+        {{ dayText(session.stored?.date ?? '') }}, {{ plan.totals.startsAt }} to {{ plan.totals.endsAt }} ·
+        {{ house.setting?.name }} · {{ names(plan.adults) }}
+      </p>
+      <table class="mt-2 w-full border-collapse text-xs">
+        <thead>
+          <tr class="border-b-2 border-ink text-left">
+            <th scope="col" class="w-12 p-1">When</th>
+            <th scope="col" class="w-28 p-1">Step</th>
+            <th v-for="b in bowls" :key="b.id" scope="col" class="p-1">
+              {{ b.name }}: {{ names(b.children) }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(s, i) in plan.schedule" :key="s.step" class="border-b border-line align-top">
+            <td class="numeral p-1">{{ s.at }}</td>
+            <th scope="row" class="p-1 text-left">
+              {{ s.title
+              }}<span class="block font-normal text-soft">{{ Math.round(s.seconds / 60) }} min</span>
+            </th>
+            <td v-for="b in bowls" :key="b.id" class="p-1">
+              <p v-for="m in b.columns[i]?.measure ?? []" :key="m.line">
+                <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
+              </p>
+              <p v-for="h in b.columns[i]?.handsShort ?? []" :key="h.task">
+                {{ h.job }}<template v-if="h.children.length > 0">: {{ names(h.children) }}</template
+                ><template v-if="h.adult">
+                  · <em>{{ session.nameOf(h.adult) }}</em></template
+                >
+              </p>
+              <p v-for="w in b.columns[i]?.watch ?? []" :key="w.says" class="font-semibold">
+                ! {{ session.say(w.says) }}
+              </p>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p class="mt-2 border-t-2 border-ink pt-1 text-xs">
+        Every packet is read today by two adults. The child’s own care plan comes first. Turns may be handed
+        on: the order is a help, not a rule.
+      </p>
+    </article>
+  </main>
+</template>
