@@ -98,7 +98,7 @@ export function measureText(size: Ratio, unit: string): string {
   const mL = convert(size, unit, 'mL')
   if (!mL) return unitLabel(unit)
   const system = SYSTEM_WORDS[unitOf(unit).system].trim()
-  return `${system ? `${system}, ` : ''}${toPlaces(mL, 1).replace(/\.0$/, '')} mL`
+  return `${system ? `${system}, ` : ''}${toPlaces(mL, 2).replace(/\.?0+$/, '')} mL`
 }
 
 /** Amount in the base unit of its dimension (mL, g, mm or pieces), exact. */

@@ -46,7 +46,7 @@ describe('an amount as a cook reads it', () => {
       'Australian tbsp',
       'pieces',
     ])
-    expect([measureText('1/4', 'cup_m'), measureText('1', 'cup_us')]).toEqual(['62.5 mL', 'US, 236.6 mL'])
+    expect([measureText('1/4', 'cup_m'), measureText('1', 'cup_us')]).toEqual(['62.5 mL', 'US, 236.59 mL'])
   })
 })
 

@@ -11,6 +11,7 @@ import {
 } from '@lea/core'
 import demoPackets from '@lea/core/data/demo-packets.json'
 import { fairProblem } from './fair'
+import { benchSchedules } from './schedules'
 import { startSolver } from './solver'
 import { startingKit, startingRules } from '../starting'
 
@@ -165,3 +166,5 @@ for (const n of SIZES) {
   process.stdout.write(`${cells.join(' ')}\n`)
 }
 await highs.end()
+
+await benchSchedules()

@@ -111,38 +111,51 @@ export function summed(
   }
 }
 
-/** Successive shortest paths: Dijkstra on reduced costs, one path after another until all places are given. */
+/**
+ * Primal-dual: Dijkstra on reduced costs, then as much as goes along the arcs that have become free of cost, again and again until
+ * all places are given. Costs are whole numbers, so that free is exactly 0.
+ */
 function fill(graph: Arc[][], source: number, sink: number, amount: number): void {
-  const size = graph.length
-  const potential = new Float64Array(size)
+  const potential = new Float64Array(graph.length)
   for (let left = amount; left > 0;) {
-    const { distance, from, arc } = shortest(graph, source, potential)
+    const distance = shortest(graph, source, potential)
     if (distance[sink] === Infinity) return
-    for (let v = 0; v < size; v++) {
+    for (let v = 0; v < graph.length; v++) {
       // Nodes that cannot be reached keep their place behind all that can.
       potential[v] = (potential[v] as number) + Math.min(distance[v] as number, distance[sink] as number)
     }
-    let push = left
-    for (let v = sink; v !== source; v = from[v] as number)
-      push = Math.min(push, graph[from[v] as number]?.[arc[v] as number]?.cap ?? 0)
-    for (let v = sink; v !== source; v = from[v] as number) {
-      const used = graph[from[v] as number]?.[arc[v] as number] as Arc
-      used.cap -= push
-      ;(graph[v]?.[used.back] as Arc).cap += push
-    }
-    left -= push
+    for (let pushed = -1; pushed !== 0; left -= pushed)
+      pushed = push(graph, source, sink, left, potential, new Uint8Array(graph.length))
   }
 }
 
-function shortest(
+/** One path of free arcs from v to the sink; @returns how much went along it */
+function push(
   graph: Arc[][],
-  source: number,
+  v: number,
+  sink: number,
+  most: number,
   potential: Float64Array,
-): { distance: Float64Array; from: Int32Array; arc: Int32Array } {
+  seen: Uint8Array,
+): number {
+  if (v === sink || most === 0) return most
+  seen[v] = 1
+  for (const arc of graph[v] as Arc[]) {
+    if (arc.cap <= 0 || seen[arc.to]) continue
+    if (arc.cost + (potential[v] as number) - (potential[arc.to] as number) !== 0) continue
+    const went = push(graph, arc.to, sink, Math.min(most, arc.cap), potential, seen)
+    if (went === 0) continue
+    arc.cap -= went
+    ;(graph[arc.to]?.[arc.back] as Arc).cap += went
+    return went
+  }
+  return 0
+}
+
+/** The distance of every node by reduced costs. */
+function shortest(graph: Arc[][], source: number, potential: Float64Array): Float64Array {
   const size = graph.length
   const distance = new Float64Array(size).fill(Infinity)
-  const from = new Int32Array(size).fill(-1)
-  const arc = new Int32Array(size).fill(-1)
   const done = new Uint8Array(size)
   distance[source] = 0
   for (;;) {
@@ -155,16 +168,12 @@ function shortest(
         (at < 0 || (distance[v] as number) < (distance[at] as number))
       )
         at = v
-    if (at < 0) return { distance, from, arc }
+    if (at < 0) return distance
     done[at] = 1
-    for (const [k, a] of (graph[at] as Arc[]).entries()) {
+    for (const a of graph[at] as Arc[]) {
       if (a.cap <= 0 || done[a.to]) continue
       const next = (distance[at] as number) + a.cost + (potential[at] as number) - (potential[a.to] as number)
-      if (next < (distance[a.to] as number)) {
-        distance[a.to] = next
-        from[a.to] = at
-        arc[a.to] = k
-      }
+      if (next < (distance[a.to] as number)) distance[a.to] = next
     }
   }
 }
