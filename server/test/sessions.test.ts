@@ -98,6 +98,45 @@ describe('a session from plan to table', () => {
     expect(events).toHaveLength(before + 12)
     expect(last).toBe(before + 12)
   })
+  it('what was seen of a technique stands with the child, a tap taken back does not, and a form does not lose it', async () => {
+    const path = `/api/sessions/${session.id}/events`
+    const child = session.children[0] ?? ''
+    const skills = async (): Promise<Record<string, string>> =>
+      ((await petra.get('/api/children')).body as { id: string; skills: Record<string, string> }[]).find(
+        (c) => c.id === child,
+      )?.skills ?? {}
+    const before = (await skills())['mash']
+    const seen = { ...tap('', '', 900), kind: 'skill', body: { child, technique: 'mash', how: 'help' } }
+    expect((await petra.send('POST', path, { events: [seen] })).status).toBe(200)
+    expect((await skills())['mash']).toBe('help')
+    const bad = { ...seen, id: randomUUID(), body: { ...seen.body, how: 'badly' } }
+    expect((await petra.send('POST', path, { events: [bad] })).status).toBe(400)
+    const known = ((await petra.get('/api/children')).body as { id: string }[]).find((c) => c.id === child)
+    const form = { ...known, id: undefined, skills: undefined }
+    expect((await petra.send('PUT', `/api/children/${child}`, form)).status).toBe(200)
+    expect((await skills())['mash']).toBe('help')
+    const undo = { ...tap('', '', 901), kind: 'undo', body: { event: seen.id } }
+    await petra.send('POST', path, { events: [undo] })
+    expect((await skills())['mash']).toBe(before)
+  })
+  it('mends a change in the middle: the one who left is gone, the others keep their turns', async () => {
+    const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body
+    const leaver = session.children[5] ?? ''
+    const done = plan.turns.slice(0, 3).map((t: { id: string }) => t.id)
+    const path = `/api/sessions/${session.id}/mend`
+    const { status, body } = await petra.send('POST', path, { kind: 'left', child: leaver, done })
+    expect(status).toBe(200)
+    expect(body.session.children).not.toContain(leaver)
+    expect(body.says.at(-1)).toContain('All others keep')
+    const kept = plan.turns.filter((t: { child: string }) => t.child !== leaver)
+    expect(body.plan.turns).toEqual(expect.arrayContaining(kept))
+    expect((await petra.send('POST', path, { kind: 'left', child: leaver, done })).status).toBe(409)
+    expect((await petra.send('POST', path, { kind: 'late', step: 'bake', minutes: 0 })).status).toBe(400)
+    expect(
+      (await petra.send('POST', path, { kind: 'late', step: 'bake', minutes: 5 })).body.plan.totals.seconds,
+    ).toBe(body.plan.totals.seconds + 300)
+    expect((await petra.send('POST', path, { kind: 'hope' })).status).toBe(400)
+  })
   it('ends in the record of the child', async () => {
     const path = `/api/sessions/${session.id}`
     const { plan } = (await petra.get(path)).body

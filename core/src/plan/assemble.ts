@@ -2,6 +2,7 @@
  * Assembles the request of a plan from what a setting stores. Server and browser both use it, so that the same stored
  * inputs give the same plan on either side.
  */
+import type { Skills } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
 import type { Recipe } from '../recipe/recipe'
 import type { CupboardItem } from './cupboard'
@@ -18,6 +19,8 @@ export interface StoredProfile {
   carePlan?: string | undefined
   /** The place mat: weave and colour. */
   mat?: number | undefined
+  /** How each technique was last seen. */
+  skills?: Skills | undefined
 }
 export interface StoredChild extends StoredProfile {
   id: string
@@ -86,6 +89,7 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.hand && { hand: c.hand }),
   ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
+  ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
 
 export function assemble(

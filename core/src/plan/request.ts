@@ -1,6 +1,7 @@
 /** Everything a plan is derived from. Children are ids: a nickname is filled in where it is shown. */
 import type { Measure } from '../amount/scoops'
 import type { Country } from '../craft/ratios'
+import type { Skills } from '../craft/skills'
 import type { KnifeRule } from '../craft/techniques'
 import type { Concern } from '../food/concerns'
 import type { AnyDiet, OwnDiet } from '../food/diets'
@@ -25,6 +26,8 @@ export interface PlanChild {
   /** A written care plan is on file (its words stay with the child's row). */
   carePlan?: boolean
   needs: Need[]
+  /** How each technique was last seen, from the record; nothing where it never was. */
+  skills?: Skills
 }
 
 export interface PlanAdult {

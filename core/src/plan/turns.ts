@@ -3,6 +3,7 @@
  * does anyway counted in; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
  * order within a task: who has most left to do, then who has waited longest, then round the table.
  */
+import { fitOf } from '../craft/skills'
 import { techniqueOf } from '../craft/techniques'
 import type { Dealt, Pass, Scooped } from './draft'
 import { finding, nameToken, type Finding } from './finding'
@@ -40,9 +41,6 @@ const pinned = (task: Task, { decisions }: PlanRequest): string[] => {
   return [...new Set(pins)].filter((id) => able(task).includes(id)).slice(0, task.n)
 }
 
-/** Beyond the age at which a job is only overseen by so many months, it is the easy one. Source: common practice. */
-const EASY_MONTHS = 24
-
 /** Turns of each child in each shared task. A pinned child has one for certain; the rest is dealt around it. */
 function dealt(
   shared: readonly Task[],
@@ -51,7 +49,7 @@ function dealt(
   request: PlanRequest,
 ): Map<string, Map<string, number>> {
   const at = new Map(children.map((id, i) => [id, i]))
-  const age = new Map(draft.people.map((p) => [p.id, p.age]))
+  const people = new Map(draft.people.map((p) => [p.id, p]))
   const base = children.map(
     (id) => draft.tasks.filter((t) => t.mode === 'EACH' && able(t).includes(id)).length,
   )
@@ -60,14 +58,17 @@ function dealt(
     const pins = pinned(task, request)
     for (const pin of pins) base[at.get(pin) ?? 0] = (base[at.get(pin) ?? 0] ?? 0) + 1
     const overseen = techniqueOf(task.technique)?.supervision.find((s) => s.code === 'B')?.below ?? 0
-    const stretch = (id: string): boolean =>
-      task.forms.some((f) => f.supervision === 'B' && f.children.includes(id))
+    const fits = list.map((id) => {
+      const person = people.get(id)
+      const beside = task.forms.some((f) => f.supervision === 'B' && f.children.includes(id))
+      return fitOf(person?.skills?.[task.technique], beside, (person?.age ?? 0) - overseen)
+    })
     return {
       n: task.n - pins.length,
       el: list.map((id) => at.get(id) ?? 0),
       cap: Math.ceil(task.n / list.length),
-      cost: list.map((id) => (stretch(id) ? 0 : 1)),
-      easy: list.map((id) => ((age.get(id) ?? 0) >= overseen + EASY_MONTHS ? 1 : 0)),
+      cost: fits.map((f) => f.cost),
+      easy: fits.map((f) => f.easy),
     }
   })
   const answer = deal({ base, tasks })

@@ -1,5 +1,7 @@
 /** Sessions, decisions, events and whole plan requests as they cross a boundary. */
 import * as yup from 'yup'
+import { HOWS, type How } from '../craft/skills'
+import { TECHNIQUES } from '../craft/techniques'
 import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
 import { cupboardSchema, makeSchema, measuringSchema, waysSchema } from './amounts'
@@ -101,6 +103,14 @@ const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
   timer: yup.object({ name: word('Timer'), seconds: whole('Seconds', 1, 86400) }),
   'timer-seen': yup.object({ timer: uuid('Timer') }),
   note: yup.object({ text: required('Note', 500), child: line('Child', 120).optional() }),
+  skill: yup.object({
+    child: word('Child'),
+    technique: oneOf(
+      TECHNIQUES.map((t) => t.id),
+      'Technique',
+    ),
+    how: oneOf(HOWS, 'How it went'),
+  }),
   taste: yup.object({ child: word('Child'), taste: oneOf(TASTES, 'Taste') }),
   memo: yup.object({ lines: listOf(line('Line', 300), 'Lines', 3) }),
 }
@@ -143,6 +153,16 @@ export type MendInput =
   | { kind: 'away'; adult: string; step: string }
   | { kind: 'late'; step: string; minutes: number }
 
+/** Technique id -> how it was last seen. Its keys are not stripped: they are checked one by one. */
+const skillsSchema = yup
+  .mixed<Record<string, How>>()
+  .test('skills', 'Skills must say of techniques how they were seen', (value) =>
+    value === undefined || value === null
+      ? true
+      : typeof value === 'object' &&
+        Object.values(value).every((how) => (HOWS as readonly unknown[]).includes(how)),
+  )
+
 const planChild = yup
   .object({
     id: id('Child id'),
@@ -160,6 +180,7 @@ const planChild = yup
     hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
     carePlan: yup.boolean().optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
+    skills: skillsSchema.optional(),
   })
   .test(
     'age',

@@ -1,4 +1,5 @@
 /** What happened at the table: an append-only log. A tap taken back is an event too. */
+import type { How } from '../craft/skills'
 
 export const EVENT_KINDS = [
   'begin',
@@ -10,6 +11,7 @@ export const EVENT_KINDS = [
   'timer',
   'timer-seen',
   'note',
+  'skill',
   'taste',
   'memo',
   'finish',
@@ -38,6 +40,7 @@ export type EventBody =
   | { kind: 'timer'; body: { name: string; seconds: number } }
   | { kind: 'timer-seen'; body: { timer: string } }
   | { kind: 'note'; body: { text: string; child?: string } }
+  | { kind: 'skill'; body: { child: string; technique: string; how: How } }
   | { kind: 'taste'; body: { child: string; taste: Taste } }
   | { kind: 'memo'; body: { lines: string[] } }
   | { kind: 'finish'; body: Record<string, never> }

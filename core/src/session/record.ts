@@ -1,6 +1,7 @@
 /** What remains of sessions: for a session, and for one child over all of them. */
 import { techniqueOf } from '../craft/techniques'
 import type { Plan } from '../plan/plan'
+import type { How } from '../craft/skills'
 import type { TableEvent, Taste } from './event'
 import { replay, type TableState } from './replay'
 
@@ -64,7 +65,17 @@ export function sessionRecord(past: PastSession): SessionRecord {
   }
 }
 
+/** How each technique of a child was last seen, over all its sessions. */
+export function skillsOf(child: string, past: readonly PastSession[]): Record<string, How> {
+  const skills: Record<string, How> = {}
+  for (const one of [...past].sort((a, b) => (a.date < b.date ? -1 : 1)))
+    Object.assign(skills, replay(one.events).seen[child] ?? {})
+  return skills
+}
+
 export interface ChildRecord {
+  /** As last seen. */
+  seen: { technique: string; how: How }[]
   sessions: { id: string; date: string; title: string; turns: number; jobs: number; taste: Taste | null }[]
   techniques: { name: string; times: number; last: string }[]
   tastes: Record<Taste, number>
@@ -75,7 +86,12 @@ export interface ChildRecord {
 /** A child's turns, techniques and tastes over past sessions, newest first. */
 export function childRecord(child: string, past: readonly PastSession[]): ChildRecord {
   const techniques = new Map<string, { times: number; last: string }>()
+  const seen = Object.entries(skillsOf(child, past)).map(([technique, how]) => ({
+    technique: techniqueOf(technique)?.name ?? technique,
+    how,
+  }))
   const record: ChildRecord = {
+    seen,
     sessions: [],
     techniques: [],
     tastes: { more: 0, tried: 0, 'not-today': 0 },

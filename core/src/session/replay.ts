@@ -2,6 +2,7 @@
  * replay(events) -> state. The same state for every order of arrival and for repeats: events are put in the order
  * (lamport, device, id) first, and one id counts once.
  */
+import type { How } from '../craft/skills'
 import type { Gate, TableEvent, Taste } from './event'
 
 export interface TimerState {
@@ -36,6 +37,8 @@ export interface TableState {
   turns: Record<string, TurnState>
   timers: TimerState[]
   notes: { text: string; child?: string; at: string; by?: string }[]
+  /** Child -> technique -> how it was last seen. */
+  seen: Record<string, Record<string, How>>
   tastes: Record<string, Taste>
   memo: string[]
   /** Events that still count, in order; the last one is what 'undo' takes back. */
@@ -64,6 +67,7 @@ export function replay(events: readonly TableEvent[]): TableState {
     turns: {},
     timers: [],
     notes: [],
+    seen: {},
     tastes: {},
     memo: [],
     order: [],
@@ -105,6 +109,9 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'note':
       state.notes.push({ ...e.body, at: e.at, ...(e.by && { by: e.by }) })
+      break
+    case 'skill':
+      state.seen[e.body.child] = { ...state.seen[e.body.child], [e.body.technique]: e.body.how }
       break
     case 'taste':
       state.tastes[e.body.child] = e.body.taste

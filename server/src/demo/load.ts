@@ -17,6 +17,7 @@ import { saveAdult, saveChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
 import { anySetting, createSetting, saveRecipe } from '../db/settings'
+import { refreshSkills } from '../db/skills'
 import { hashPassword } from '../password'
 import { requestOf } from '../routes/sessions'
 import { startingKit, startingRules } from '../starting'
@@ -88,6 +89,11 @@ async function loadSetting(
   for (const p of demo.past) {
     await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
   }
+  await refreshSkills(
+    db,
+    setting,
+    children.map((c) => c.id),
+  )
   for (const a of demo.ahead) {
     const next = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, next.id, inputsOf(next))

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import {
   compile,
   decide,
+  HOWS,
   openGates,
   openStops,
   replay,
@@ -94,6 +95,13 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
   plan.children.forEach(({ id }, i) => {
     const taste = TASTES[(i * 7 + plan.recipe.title.length) % TASTES.length] ?? 'tried'
     add(end, { kind: 'taste', body: { child: id, taste } })
+  })
+  // One technique of each child, as somebody saw it.
+  plan.children.forEach(({ id }, i) => {
+    const own = plan.turns.filter((t) => t.child === id)
+    const technique = plan.tasks.find((t) => t.id === own[i % Math.max(1, own.length)]?.task)?.technique
+    const how = HOWS[(i * 5 + plan.recipe.title.length) % 3]
+    if (technique && how) add(end, { kind: 'skill', body: { child: id, technique, how } })
   })
   const quiet = plan.children[plan.recipe.title.length % plan.children.length]
   if (quiet) add(end, { kind: 'note', body: { text: 'Counted aloud without help.', child: quiet.id } })

@@ -22,6 +22,7 @@ import { listAdults, listChildren, writeAudit } from '../db/people'
 import { simulatedPackets } from '../db/packets'
 import { inSetting, type Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'
+import { refreshSkills } from '../db/skills'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
@@ -241,6 +242,9 @@ export function sessionRoutes({ pool, plans }: House): Router {
       const list = events as unknown as TableEvent[]
       const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
       if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
+      // What was seen of a technique moves the next plan; a tap taken back may have been such a one.
+      if (list.some((e) => e.kind === 'skill' || e.kind === 'undo'))
+        await refreshSkills(db, personOf(req).settingId, session.children)
       return number
     })
     res.json({ last })

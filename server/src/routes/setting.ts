@@ -134,6 +134,8 @@ export function settingRoutes({ pool }: House): Router {
       const known = await getChild(db, id)
       if (!known) throw notFound('this child')
       child.mat ??= known.mat
+      // What was seen is not typed: it stays.
+      child.skills = known.skills
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'changed a child', id)
     })

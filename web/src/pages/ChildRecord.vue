@@ -4,7 +4,7 @@ import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
-import { TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
+import { HOW_WORDS, TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -104,6 +104,18 @@ const chartWords = computed(
                 <span>{{ t.name }}</span><span class="text-soft"
                   >{{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}</span
                 >
+              </li>
+            </ul>
+          </section>
+          <section v-if="record.seen.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-xl">As last seen</h2>
+            <ul>
+              <li
+                v-for="s in record.seen"
+                :key="s.technique"
+                class="flex justify-between border-t border-line py-1"
+              >
+                <span>{{ s.technique }}</span><span class="text-soft">{{ HOW_WORDS[s.how] }}</span>
               </li>
             </ul>
           </section>

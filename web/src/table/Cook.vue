@@ -281,7 +281,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </button>
       </footer>
       <Emergency v-if="emergency" @close="emergency = false" />
-      <NoteSheet v-if="noting" :children="bowl.children" @close="noting = false" />
+      <NoteSheet v-if="noting" :children="bowl.children" :task="shown?.task" @close="noting = false" />
       <ChangeSheet
         v-if="changing"
         :step="step"

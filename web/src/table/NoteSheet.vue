@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { HOW_WORDS, HOWS, techniqueOf, type How, type Task } from '@lea/core'
 import Sheet from '../parts/Sheet.vue'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 
-defineProps<{ children: string[] }>()
+const props = defineProps<{ children: string[]; task?: Task | undefined }>()
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
 const table = useTable()
@@ -12,6 +13,12 @@ const QUICK = ['Counted aloud', 'New word', 'Helped another', 'Did it alone', 'L
 const child = ref('')
 const text = ref('')
 
+const technique = computed(() => (props.task ? techniqueOf(props.task.technique) : undefined))
+async function saw(how: How): Promise<void> {
+  if (!technique.value || !child.value) return
+  await table.add({ kind: 'skill', body: { child: child.value, technique: technique.value.id, how } })
+  emit('close')
+}
 async function keep(words: string): Promise<void> {
   const note = words.trim().slice(0, 500)
   if (note === '') return
@@ -50,6 +57,14 @@ async function keep(words: string): Promise<void> {
         {{ q }}
       </button>
     </div>
+    <fieldset v-if="technique && child" class="mb-3">
+      <legend class="mb-1 font-semibold">{{ session.nameOf(child) }}, {{ technique.name }}:</legend>
+      <div class="flex flex-wrap gap-2">
+        <button v-for="h in HOWS" :key="h" type="button" class="btn btn-table" @click="saw(h)">
+          {{ HOW_WORDS[h] }}
+        </button>
+      </div>
+    </fieldset>
     <label class="font-semibold"
       >In your words<input v-model="text" class="field mt-1 font-normal" maxlength="500"
     /></label>
