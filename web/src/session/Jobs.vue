@@ -73,7 +73,12 @@ async function set(child: string): Promise<void> {
       Taken up: {{ held.at }} {{ held.label }}. Choose the child who shall have it.
       <button type="button" class="underline" @click="held = null">Leave it where it is</button>
     </p>
-    <div class="patch overflow-x-auto p-2" tabindex="0" role="region" aria-label="Lanes against the clock">
+    <div
+      class="relative patch overflow-x-auto p-2"
+      tabindex="0"
+      role="region"
+      aria-label="Lanes against the clock"
+    >
       <table class="w-full min-w-[46rem] table-fixed border-collapse">
         <thead>
           <tr class="text-left text-sm">
