@@ -80,7 +80,7 @@ test('the views of a session', async () => {
   }
 })
 
-test('the sheet for the wall and a packet', async () => {
+test('the sheets for the wall and the table, and a packet', async () => {
   await page.goto(`${session}/sheet`)
   await expect(page.getByRole('table')).toBeVisible()
   await looksRight()

@@ -176,6 +176,24 @@ describe('./lea calc', () => {
     expect(out[1]).toEqual(out[0])
     expect(out[2]).toMatchObject({ error: { field: 'resources[0]' } })
   })
+  it('fact: what follows from it, what to say, and the field at fault', () => {
+    const scoops = { kind: 'scoop', food: 'flour', unit: 'cup', target: '2 1/3', measure: '1/3', k: 3 }
+    const { out } = calc('fact', [
+      { ...scoops, months: 90 },
+      { ...scoops, k: -1 },
+      { ...scoops, months: 'old' },
+      { ...scoops, locale: 'xx' },
+    ])
+    expect(out[0]).toMatchObject({ derived: { scoops: '7', running: '1', left: '1 1/3', leftScoops: '4' } })
+    const said = (out[0] as { prompts: { fromMonths: number; toMonths: number }[] }).prompts
+    expect(said.length).toBeGreaterThan(2)
+    expect(said.every((p) => p.fromMonths <= 90 && 90 <= p.toMonths)).toBe(true)
+    expect(out.slice(1).map((o) => (o as { error: { field: string } }).error.field)).toEqual([
+      'k',
+      'months',
+      'locale',
+    ])
+  })
   it('says on standard error what it does not know, exit 2, nothing on standard output', () => {
     for (const [name, args] of [
       ['hope', []],

@@ -1,5 +1,5 @@
 /** One line of a calculation: the result, or the error in its place. */
-import { AmountError, PlanError } from '@lea/core'
+import { AmountError, FactError, PlanError } from '@lea/core'
 import { ValidationError } from 'yup'
 import type { Calculation } from './fields'
 
@@ -14,7 +14,8 @@ export function answer(calculation: Calculation, line: string): { text: string; 
 function inWords(fault: unknown): { field: string; says: string } {
   if (fault instanceof SyntaxError) return { field: '', says: 'this line is not valid JSON' }
   if (fault instanceof ValidationError) return { field: fault.path ?? '', says: fault.message }
-  if (fault instanceof PlanError) return { field: fault.field, says: fault.message }
+  if (fault instanceof PlanError || fault instanceof FactError)
+    return { field: fault.field, says: fault.message }
   if (fault instanceof RangeError) {
     const field = /^(?:measures|ingredients|maxScoops|pieces)\b/.exec(fault.message)?.[0] ?? ''
     return { field, says: fault.message }

@@ -30,6 +30,7 @@ import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
 import { count, number, type Calculation } from './fields'
 import { schedule, turns } from './jobs'
+import { fact } from './talk'
 
 const scaleSchema = yup
   .object({
@@ -241,4 +242,5 @@ export const CALCULATIONS: Record<string, Calculation> = {
   'read-amount': readAmount,
   turns,
   schedule,
+  fact,
 }

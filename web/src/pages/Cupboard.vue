@@ -98,9 +98,9 @@ async function addFood(food: FoodFact): Promise<void> {
           >
             −
           </button>
-          <span class="w-12 text-center" :aria-label="`${m.name}: ${m.count === 0 ? 'lost' : m.count}`">{{
-            m.count === 0 ? 'lost' : m.count
-          }}</span>
+          <span class="w-12 text-center"
+            ><span class="sr-only">{{ m.name }}: </span>{{ m.count === 0 ? 'lost' : m.count }}</span
+          >
           <button
             type="button"
             class="btn !min-h-9 !px-3"

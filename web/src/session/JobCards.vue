@@ -56,9 +56,9 @@ const print = (): void => window.print()
               <strong>{{ r.job }}</strong><span v-if="r.tool" class="block text-sm">{{ r.tool }}</span
               ><span class="block text-sm text-soft"><Amount :text="r.cue" /></span>
             </span>
-            <span class="numeral text-2xl" :aria-label="`${r.times} times`">{{
-              r.times > 1 ? r.times : ''
-            }}</span>
+            <span v-if="r.times > 1" class="numeral text-2xl"
+              >{{ r.times }}<span class="sr-only"> times</span></span
+            >
           </li>
         </ol>
       </li>
