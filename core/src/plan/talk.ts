@@ -1,33 +1,36 @@
 /**
  * Pass 8, talk: one prompt and one small set of words for each step, from the plan's own amounts.
  *
- * Does little yet: one fact a step; the child is the one of those with a turn in the step who was asked least so far.
+ * One fact a step; at the table it goes on from there, turn by turn (session/say.ts). The child is the one of those with a turn in the step who was asked least so far.
  */
 import { ratio, toText } from '../amount/ratio'
+import type { Measure } from '../amount/scoops'
 import { unitOf } from '../amount/units'
 import { countLimit } from '../craft/ages'
-import { largestNumber, promptsFor, startLevel, type SupportLevel } from '../learn/prompts'
+import type { SupportLevel } from '../learn/levels'
+import { beginAt, largestNumber, promptsFor, startLevel } from '../learn/prompts'
 import type { Fact } from '../learn/facts'
 import { wordsOf } from '../learn/words'
 import type { RecipeStep } from '../recipe/recipe'
 import type { Clocked, Pass, Person, Talked } from './draft'
-import type { StepTalk, Task } from './plan'
+import type { Bowl, StepTalk, Task } from './plan'
 import { onlySize } from './strip'
 
-export const talk: Pass<Clocked, Talked> = (draft) => {
+export const talk: Pass<Clocked, Talked> = (draft, request) => {
   const languages = [...new Set(draft.people.flatMap((p) => p.languages))]
   const asked = new Map<string, number>()
   const list = draft.recipe.steps.map((step): StepTalk => {
-    const fact = factOf(step, draft)
+    const fact = factOf(step, draft, request.kit.measures)
     const child = whoIsAsked(step, draft, asked)
     if (child) asked.set(child.id, (asked.get(child.id) ?? 0) + 1)
     const foods = step.uses.flatMap((u) => draft.lines.filter((l) => l.line === u.line).map((l) => l.food))
+    const prompts = promptsFor(fact, child?.age ?? 48)
     return {
       step: step.id,
       fact,
       child: child?.id ?? null,
-      prompts: fact ? promptsFor(fact) : [],
-      start: fact ? levelFor(fact, child) : 'model',
+      prompts,
+      start: beginAt(prompts, levelFor(fact, child?.age ?? 48)),
       words: wordsOf(
         step.tasks.map((t) => t.technique),
         foods,
@@ -39,8 +42,7 @@ export const talk: Pass<Clocked, Talked> = (draft) => {
 }
 
 /** A number above what the child counts to is shown, not asked. */
-function levelFor(fact: Fact, child: Person | undefined): SupportLevel {
-  const age = child?.age ?? 48
+export function levelFor(fact: Fact, age: number): SupportLevel {
   const level = startLevel(age)
   return largestNumber(fact) > countLimit(age) ? 'model' : level
 }
@@ -56,12 +58,18 @@ function whoIsAsked(
   return [...candidates].sort((a, b) => (asked.get(a.id) ?? 0) - (asked.get(b.id) ?? 0))[0]
 }
 
-function factOf(step: RecipeStep, draft: Clocked): Fact | null {
+function factOf(step: RecipeStep, draft: Clocked, box: readonly Measure[]): Fact {
   const own = draft.tasks.filter((t) => t.step === step.id && t.bowl === draft.bowls[0]?.id)
-  const scooped = own.find((t) => t.measured && onlySize(t.measured) && t.mode === 'TURNS')
-  if (scooped) return scoopFact(scooped, draft)
+  const scooped = own.filter((t) => t.measured?.by === 'scoop' && t.mode === 'TURNS')
+  const even = scooped.find((t) => t.measured && onlySize(t.measured))
+  const scoops = even ?? scooped[0]
+  const fact = scoops && scoopFact(scoops, draft.bowls, box)
+  if (fact) return fact
   const counted = own.find((t) => t.counts)
-  if (counted?.counts) return { kind: 'count', food: counted.counts.what, n: counted.counts.n }
+  if (counted?.counts) {
+    const { what, n } = counted.counts
+    return { kind: 'count', food: what, n, ...(counted.technique === 'wash-hands' && { aloud: true }) }
+  }
   if (own.some((t) => t.technique === 'taste' || t.technique === 'serve-self') && draft.recipe.pieces) {
     const { what, n } = draft.recipe.pieces
     const pieces = ratio(n).mul(draft.people.length).div(draft.recipe.serves)
@@ -75,25 +83,34 @@ function factOf(step: RecipeStep, draft: Clocked): Fact | null {
   const pieces = own.find((t) => t.measured?.by === 'pieces')
   if (pieces?.measured?.by === 'pieces') {
     const line = draft.bowls[0]?.lines.find((l) => l.id === pieces.uses[0])
-    return line ? { kind: 'count', food: line.name, n: pieces.measured.n } : null
+    if (line) return { kind: 'count', food: line.name, n: pieces.measured.n }
   }
-  return null
+  // Nothing to count: what comes before and after is always there to say.
+  const { steps } = draft.recipe
+  return { kind: 'order', steps: steps.map((s) => s.title), i: steps.indexOf(step) + 1 }
 }
 
-function scoopFact(task: Task, draft: Clocked): Fact | null {
-  const line = draft.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
-  const scoops = task.measured && onlySize(task.measured)
-  if (!line || !scoops || task.measured?.by !== 'scoop') return null
+/** What a scooped task gives to speak of. @param box the measures that may be offered as another way */
+export function scoopFact(
+  task: Task,
+  bowls: readonly Bowl[],
+  box: readonly Pick<Measure, 'size' | 'unit' | 'count'>[],
+): Fact | null {
+  const line = bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
+  if (!line || task.measured?.by !== 'scoop') return null
   const { n, any } = task.measured
-  // Where the amount is not exact, the children count what the scoops make.
-  const [size, unit, word] = any ? ['1', 'part', 'part'] : [scoops.size, scoops.unit, unitOf(scoops.unit).one]
+  const scoops = onlySize(task.measured)
+  // Of any cup, or of several sizes: the children count the scoops. Where the amount is not exact, what the scoops make.
+  if (any || !scoops) return { kind: 'count', food: `scoops of ${line.name}`, n }
+  const { size, unit } = scoops
   return {
     kind: 'scoop',
     food: line.name,
     unit,
-    unitWord: word,
+    unitWord: unitOf(unit).one,
     target: toText(ratio(size).mul(n)),
     measure: size,
     k: Math.floor(n / 2),
+    measures: box.filter((m) => m.unit === unit && m.count > 0).map((m) => toText(ratio(m.size))),
   }
 }

@@ -1,67 +1,55 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  beginAt,
   compile,
   glossaryRow,
   LANGUAGES,
   promptsFor,
-  scoopDerived,
-  shareDerived,
   SHIPPED_RECIPES,
   startLevel,
+  SUPPORT_LEVELS,
   wordsOf,
 } from '../../src/index'
 import { child, request } from '../group'
 
-describe('facts are exact', () => {
-  it('three of five scoops of 1/4 cup are 3/4, with two to come', () => {
-    expect(scoopDerived('5/4', '1/4', 3)).toEqual({
-      scoops: '5',
-      whole: true,
-      running: '3/4',
-      left: '1/2',
-      leftScoops: '2',
-    })
-  })
-  it('a measure that does not fit says so', () => {
-    expect(scoopDerived('1', '2/3', 1)).toMatchObject({ whole: false, scoops: '3/2' })
-  })
-  it('sharing leaves what it leaves', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 200 }), fc.integer({ min: 1, max: 30 }), (n, people) => {
-        const s = shareDerived(n, people)
-        expect(s.each * people + s.left).toBe(n)
-        expect((n + s.needed) % people).toBe(0)
-      }),
-    )
-  })
-})
-
 describe('prompts', () => {
+  const oats = {
+    kind: 'scoop' as const,
+    food: 'oats',
+    unit: 'cup_m',
+    unitWord: 'cup',
+    target: '3/2',
+    measure: '1/4',
+    k: 3,
+    measures: ['1/2', '1/4'],
+  }
   it('carry the right number', () => {
-    const says = promptsFor({
-      kind: 'scoop',
-      food: 'oats',
-      unit: 'cup_m',
-      unitWord: 'cup',
-      target: '3/2',
-      measure: '1/4',
-      k: 3,
-    })
-    expect(says.find((p) => p.level === 'focused')?.answer).toBe('6 scoops')
-    expect(says.find((p) => p.level === 'open')?.answer).toContain('3/4 cup')
+    const answers = promptsFor(oats, 100).map((p) => p.answer)
+    expect(answers).toContain('6 scoops')
+    expect(answers).toContain('3/4 cup')
+  })
+  it('offer only measures that are in the box', () => {
+    for (const p of promptsFor({ ...oats, measures: ['1/2', '1/4'] }, 110))
+      expect(p.answer).not.toContain('1/3')
+  })
+  it('rise from showing to open, and none stands twice', () => {
+    for (const months of [20, 30, 50, 80, 120]) {
+      const said = promptsFor(oats, months)
+      const levels = said.map((p) => SUPPORT_LEVELS.indexOf(p.level))
+      expect(levels).toEqual([...levels].sort((a, b) => a - b))
+      expect(new Set(said.map((p) => p.says)).size).toBe(said.length)
+    }
+  })
+  it('begin at the level for the age, or at the next easier one there is', () => {
+    expect(beginAt(promptsFor(oats, 100), 'open')).toBe('open')
+    expect(beginAt(promptsFor(oats, 20), 'open')).toBe('model')
+    expect(beginAt([], 'open')).toBe('model')
   })
   it('never ask for a count that does not come out whole', () => {
-    const says = promptsFor({
-      kind: 'scoop',
-      food: 'oats',
-      unit: 'cup_m',
-      unitWord: 'cup',
-      target: '1',
-      measure: '2/3',
-      k: 0,
-    })
-    expect(says.some((p) => p.says.includes('How many scoops'))).toBe(false)
+    for (const months of [40, 60, 90, 120]) {
+      const says = promptsFor({ ...oats, target: '1', measure: '2/3', k: 0 }, months)
+      expect(says.some((p) => p.says.includes('How many scoops'))).toBe(false)
+    }
   })
   it('comment more under three, ask more later', () => {
     expect([startLevel(30), startLevel(40), startLevel(60), startLevel(100)]).toEqual([

@@ -23,7 +23,7 @@ const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.s
           Nothing to count here: name what you see and do.
         </p>
         <dl class="mt-1 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1">
-          <template v-for="p in t.prompts" :key="p.level">
+          <template v-for="p in t.prompts" :key="p.says">
             <dt class="text-sm" :class="p.level === t.start ? 'font-bold text-indigo' : 'text-soft'">
               {{ LEVELS[p.level] }}
             </dt>

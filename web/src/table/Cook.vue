@@ -4,7 +4,7 @@ import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { againstPlan, nextTurn, openGates, tableTasks, turnText, type StoredGuest } from '@lea/core'
+import { againstPlan, nextTurn, openGates, sayNow, tableTasks, turnText, type StoredGuest } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
@@ -79,6 +79,11 @@ const following = computed(() => {
   return gates.value.length > 0 ? [] : open.slice(1, 3).map((t) => session.nameOf(t.who))
 })
 const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
+const saying = computed(() =>
+  plan.value
+    ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
+    : { key: '', child: null, prompts: [], at: 0 },
+)
 const wait = computed(() => tasks.value.find((t) => t.task.mode === 'WAIT')?.task ?? null)
 const pace = computed(() => {
   const begun = table.state.begun
@@ -238,7 +243,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
           </template>
         </section>
         <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)]">
-          <TableSay ref="say" :talk="talk" />
+          <TableSay ref="say" :talk="talk" :now="saying" />
           <TableWatch
             :plan="plan"
             :step="step"

@@ -2,26 +2,19 @@
 /** One thing to say, with simpler and harder, the answer on tap, and the words of the step. */
 import { Volume2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { SUPPORT_LEVELS, type StepTalk } from '@lea/core'
+import type { SayNow, StepTalk } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
 
-const props = defineProps<{ talk: StepTalk | null }>()
+const props = defineProps<{ talk: StepTalk | null; now: SayNow }>()
 const session = useSession()
 const at = ref(0)
 const showAnswer = ref(false)
-const prompts = computed(() =>
-  [...(props.talk?.prompts ?? [])].sort(
-    (a, b) => SUPPORT_LEVELS.indexOf(a.level) - SUPPORT_LEVELS.indexOf(b.level),
-  ),
-)
+const prompts = computed(() => props.now.prompts)
 watch(
-  () => props.talk?.step,
+  () => props.now.key,
   () => {
-    at.value = Math.max(
-      0,
-      prompts.value.findIndex((p) => p.level === props.talk?.start),
-    )
+    at.value = props.now.at
     showAnswer.value = false
   },
   { immediate: true },
@@ -43,8 +36,8 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
 <template>
   <section class="patch overflow-y-auto border-t-[6px] !border-t-indigo p-3" aria-label="Say" tabindex="0">
     <h2 class="text-indigo">
-      Say<span v-if="talk?.child" class="font-sans text-sm font-normal text-soft">
-        · to {{ session.nameOf(talk.child) }}</span
+      Say<span v-if="now.child" class="font-sans text-sm font-normal text-soft">
+        · to {{ session.nameOf(now.child) }}</span
       >
     </h2>
     <template v-if="prompt">

@@ -3,7 +3,7 @@
  * Numbers and fractions above an age are not asked of it. Source of gates: learning.md R7-R8 (common practice), from memory.
  */
 import { ratio } from '../../amount/ratio'
-import type { SupportLevel } from '../prompts'
+import type { SupportLevel } from '../levels'
 import { derive } from './derive'
 import { FactError, isFactKind, type Derived, type FactKind, type PlainFact } from './fields'
 import * as amounts from './say-amounts'

@@ -2,7 +2,7 @@
 import type Fraction from 'fraction.js'
 import { decompositions } from '../../amount/decompose'
 import { parseRatio, ratio, toMixed } from '../../amount/ratio'
-import { convert, unitOf } from '../../amount/units'
+import { convert, UNIT_IDS, unitOf } from '../../amount/units'
 import {
   above,
   amountOf,
@@ -116,7 +116,7 @@ export function withUnit(f: PlainFact): { amount: Fraction; unit: string } {
 
 /** Singular above 0 up to and including 1, else plural: 1/2 cup, 0 cups, 1 1/4 cups. */
 export function unitText(unit: string, amount: Fraction): string {
-  const known = unitOf(unitId(unit.replace(/s$/, '')))
+  const known = unitOf(UNIT_IDS.includes(unit) ? unit : unitId(unit.replace(/s$/, '')))
   const one = amount.compare(0) > 0 && amount.compare(1) <= 0
   if (known.dimension === 'count' && unit === '') return ''
   return one ? known.one : known.many

@@ -2,29 +2,51 @@
 import { ratio, toMixed } from '../../amount/ratio'
 import { amountOf, wholeOf, wordOf, type PlainFact } from './fields'
 import { measureOf, unitText, withUnit } from './measured'
-import { given, improper, partWord, plural, say, text, type Sayings } from './saying'
+import { given, improper, partWord, plural, say, text, type Saying, type Sayings } from './saying'
+
+/** Numbers said in time to an action, such as rubbing hands: nothing to touch. */
+const countAloud = (n: number): Saying[] => [
+  say('model', 'count-recite-5', 12, 60, 'One, two, three … we count all the way together!', 'joins in'),
+  say('choice', 'count-recite-20', 30, 72, 'Shall we count fast or slowly?', 'either: a true choice'),
+  ...(n > 2
+    ? [
+        say(
+          'focused',
+          'count-recite-20',
+          48,
+          90,
+          `Count to ${n}, and stop me: what comes after ${Math.min(n - 1, 12)}?`,
+          String(Math.min(n - 1, 12) + 1),
+          { numbers: [n] },
+        ),
+      ]
+    : []),
+  say(
+    'open',
+    'count-back-10',
+    60,
+    144,
+    'How else could we count as far? Backwards? In twos?',
+    'any way that gets there',
+    { numbers: [n] },
+  ),
+]
 
 export const count: Sayings = (f, d) => {
   const [food, n] = [wordOf(f, 'food', 'things'), text(d, 'n')]
+  if (f['aloud'] === true) return countAloud(Number(n))
+  const other = Number(n) > 1 ? Number(n) - 1 : Number(n) + 1
   return [
     say(
       'model',
       'count-recite-5',
       12,
-      48,
-      `One, two … look, ${food}! In they go.`,
+      60,
+      `One, two … count the ${food} with me!`,
       'looks, touches or joins in',
     ),
-    say(
-      'choice',
-      'sub-1-3',
-      30,
-      60,
-      `Is that ${Number(n) > 1 ? Number(n) - 1 : Number(n) + 1} ${food}, or ${n}?`,
-      n,
-      { numbers: [n] },
-    ),
-    say('focused', 'count-one-to-one-10', 36, 84, `How many ${food} are there? Touch each one once.`, n, {
+    say('choice', 'sub-1-3', 30, 60, `Is that ${other} ${food}, or ${n}?`, n, { numbers: [n] }),
+    say('focused', 'count-one-to-one-10', 36, 84, `Count the ${food}, each once. How many?`, n, {
       numbers: [n],
     }),
     ...(given(d, 'less')
@@ -34,7 +56,7 @@ export const count: Sayings = (f, d) => {
             'take-within-10',
             48,
             96,
-            `${n} were here, some are used. How many are left?`,
+            `There were ${n}, and some are used. How many are left?`,
             text(d, 'less'),
             { numbers: [n] },
           ),
@@ -45,9 +67,20 @@ export const count: Sayings = (f, d) => {
       'add-one-more',
       42,
       120,
-      `One more ${food.replace(/s$/, '')} comes. What changes, and how do you know?`,
+      `If there were one more of the ${food}, how many then? How do you know?`,
       String(Number(n) + 1),
-      { numbers: [Number(n) + 1] },
+      {
+        numbers: [Number(n) + 1],
+      },
+    ),
+    say(
+      'open',
+      'count-estimate',
+      84,
+      144,
+      `How could we count the ${food} faster than one by one?`,
+      'in twos, fives or groups',
+      { numbers: [n] },
     ),
   ]
 }
@@ -106,6 +139,17 @@ export const scoop: Sayings = (f, d) => {
     say(
       'focused',
       'cap-count-scoops',
+      42,
+      72,
+      `Count the scoops of ${food} as they go in. How many?`,
+      plural(n, 'scoop'),
+      {
+        numbers: [n],
+      },
+    ),
+    say(
+      'focused',
+      'cap-count-scoops',
       60,
       144,
       `How many scoops of ${measure} make ${target}? Count them in.`,
@@ -147,9 +191,17 @@ export const scoop: Sayings = (f, d) => {
       withUnitText(text(d, 'running'), unit),
       { numbers: [k], parts: [text(d, 'running')] },
     ),
-    say('focused', 'take-within-10', 54, 108, 'How many scoops are still to come?', text(d, 'leftScoops'), {
-      numbers: [n],
-    }),
+    say(
+      'focused',
+      'take-within-10',
+      54,
+      108,
+      `${plural(k, 'scoop is', 'scoops are')} in, of ${n}. How many are still to come?`,
+      text(d, 'leftScoops'),
+      {
+        numbers: [n],
+      },
+    ),
     say(
       'focused',
       'frac-add-same',

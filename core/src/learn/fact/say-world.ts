@@ -213,26 +213,46 @@ export const vote: Sayings = (_, d) => [
   ),
 ]
 
-export const order: Sayings = (_, d) => [
-  say('model', 'ord-position', 18, 48, 'First this, next that, last we eat!', 'joins in'),
-  say('choice', 'time-sequence', 30, 66, 'Do we do this first, or that?', String(d['step'] ?? '')),
-  say(
-    'focused',
-    'time-sequence',
-    42,
-    96,
-    'What comes next?',
-    String(d['after'] ?? 'nothing: it is the last'),
-  ),
-  say(
-    'open',
-    'time-sequence',
-    54,
-    144,
-    'Tell a friend how we made it: first, next, then, last.',
-    'steps in order',
-  ),
-]
+export const order: Sayings = (_, d) => {
+  const [now, before, after] = [text(d, 'step'), text(d, 'before'), text(d, 'after')]
+  return [
+    say(
+      'model',
+      'ord-position',
+      14,
+      48,
+      after ? `Now: ${now}. Next: ${after}.` : `Last of all: ${now}.`,
+      'joins in',
+    ),
+    ...(after
+      ? [
+          say('choice', 'time-sequence', 30, 66, `What is first: “${after}”, or “${now}”?`, now),
+          say('focused', 'time-sequence', 42, 96, 'What comes next?', after),
+        ]
+      : []),
+    ...(before ? [say('focused', 'time-sequence', 42, 96, 'What did we do just before this?', before)] : []),
+    ...(before
+      ? [
+          say(
+            'open',
+            'time-sequence',
+            60,
+            144,
+            `Why does “${before}” come before “${now}”?`,
+            'any reason that fits',
+          ),
+        ]
+      : []),
+    say(
+      'open',
+      'time-sequence',
+      54,
+      144,
+      'Tell a friend how we make it: first, next, then, last.',
+      'the steps in order',
+    ),
+  ]
+}
 
 export const weigh: Sayings = (f, d) => [
   say(

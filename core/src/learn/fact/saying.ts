@@ -1,6 +1,6 @@
 /** One thing to say about a fact, and the words that sayings share. */
 import { ratio } from '../../amount/ratio'
-import type { SupportLevel } from '../prompts'
+import type { SupportLevel } from '../levels'
 import type { Derived, PlainFact } from './fields'
 
 export interface Saying {

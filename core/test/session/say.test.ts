@@ -1,0 +1,65 @@
+/** What to say turn by turn: to the child whose turn it is, of what is in the bowl at that moment. */
+import { describe, expect, it } from 'vitest'
+import {
+  compile,
+  nextTurn,
+  replay,
+  sayNow,
+  SHIPPED_RECIPES,
+  tableTasks,
+  type TableEvent,
+} from '../../src/index'
+import { child, request } from '../group'
+
+const plan = compile(
+  request([child('small', 34), child('middle', 62), child('big', 100)], {
+    recipe: SHIPPED_RECIPES.find((r) => r.id === 'cheese-leek-scones'),
+  }),
+)
+const scooped = plan.talk.filter((t) => t.fact?.kind === 'scoop')
+const begun = (turns: string[]): TableEvent[] =>
+  turns.map((turn, i) => ({
+    id: `e-${i}`,
+    device: 'a',
+    lamport: i + 1,
+    at: '2026-11-26T10:00:00.000Z',
+    kind: 'turn',
+    body: { turn, child: plan.turns.find((t) => t.id === turn)?.child ?? '' },
+  }))
+const at = (step: string, done: string[]) => ({
+  now: nextTurn(tableTasks(plan, replay(begun(done)), step)),
+  talk: plan.talk.find((t) => t.step === step) ?? null,
+})
+
+describe('what to say now', () => {
+  it('has scoops to speak of', () => expect(scooped.length).toBeGreaterThan(0))
+  it('goes with the child whose turn it is, within its age, and says how much is in by then', () => {
+    for (const { step } of scooped) {
+      const done: string[] = []
+      for (let guard = 0; guard < 60; guard++) {
+        const { now, talk } = at(step, done)
+        if (!now) break
+        const said = sayNow(plan, talk, now)
+        expect(said.child).toBe(now.turn.child)
+        expect(said.prompts[said.at]).toBeDefined()
+        const line = plan.bowls[0]?.lines.find((l) => l.id === now.task.task.uses[0])
+        const food = said.prompts.find((p) => p.says.startsWith('Is this scoop of'))
+        if (food) expect(food.says).toContain(line?.name)
+        const months = plan.children.find((c) => c.id === said.child)?.months ?? 0
+        if (months < 84) expect(said.prompts.map((p) => p.target)).not.toContain('count-in-fractions')
+        for (const p of said.prompts.filter((x) => x.target === 'count-in-fractions'))
+          expect(p.answer).toBe(`${now.task.running} ${now.task.unitWord}`)
+        done.push(now.turn.id)
+      }
+      expect(done.length).toBeGreaterThan(0)
+    }
+  })
+  it('a step without turns says what the plan has for it', () => {
+    for (const talk of plan.talk) {
+      const said = sayNow(plan, talk, null)
+      expect(said.child).toBe(talk.child)
+      if (talk.prompts.length > 0) expect(said.prompts[said.at]?.level).toBe(talk.start)
+    }
+    expect(sayNow(plan, null, null).prompts).toEqual([])
+  })
+})
