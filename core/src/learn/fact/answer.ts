@@ -7,6 +7,7 @@ import type { SupportLevel } from '../levels'
 import { derive } from './derive'
 import { FactError, isFactKind, type Derived, type FactKind, type PlainFact } from './fields'
 import * as amounts from './say-amounts'
+import { count } from './say-count'
 import * as parts from './say-parts'
 import * as world from './say-world'
 import { improper, type Locale, type Sayings } from './saying'
@@ -39,7 +40,7 @@ function partFrom(text: string): number {
   return d === 6 || d === 8 ? 96 : d === 5 || d === 10 || d === 12 ? 108 : 144
 }
 
-const SAYINGS: Record<FactKind, Sayings> = { ...amounts, ...parts, ...world }
+const SAYINGS: Record<FactKind, Sayings> = { count, ...amounts, ...parts, ...world }
 
 /** A number as text ("7", "1 3/4") for its gate. */
 const size = (n: string | number): number => Math.ceil(Number(ratio(improper(String(n))).valueOf()))
