@@ -13,8 +13,8 @@ export type Fact =
       target: Ratio
       measure: Ratio
       k: number
-      /** Sizes of that unit in the box: only these are offered as another way. */
-      measures: Ratio[]
+      /** Sizes of that unit in the box: only these are offered as another way. Plans frozen before 0.3.1 have none. */
+      measures?: Ratio[]
     }
   /** `aloud`: numbers said in time to an action, not things to touch. */
   | { kind: 'count'; food: string; n: number; aloud?: true }

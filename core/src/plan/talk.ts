@@ -1,7 +1,8 @@
 /**
  * Pass 8, talk: one prompt and one small set of words for each step, from the plan's own amounts.
  *
- * One fact a step; at the table it goes on from there, turn by turn (session/say.ts). The child is the one of those with a turn in the step who was asked least so far.
+ * One fact a step; at the table it goes on from there, turn by turn (session/say.ts). The child is the one of those with a
+ * turn in the step who was asked least so far. A choice over the whole session, by targets, is still to come.
  */
 import { ratio, toText } from '../amount/ratio'
 import type { Measure } from '../amount/scoops'

@@ -41,7 +41,8 @@ function atTheBowl(plan: Plan, said: Fact, { task, count }: TableTask): Fact | n
     const i = plan.schedule.findIndex((s) => s.step === task.step)
     return ofScoops ? { kind: 'order', steps: plan.schedule.map((s) => s.title), i: i + 1 } : null
   }
-  const box = said.kind === 'scoop' ? said.measures.map((size) => ({ size, unit: said.unit, count: 1 })) : []
+  const box =
+    said.kind === 'scoop' ? (said.measures ?? []).map((size) => ({ size, unit: said.unit, count: 1 })) : []
   const fact = scoopFact(task, plan.bowls, box)
   return fact?.kind === 'scoop' ? { ...fact, k: count } : fact
 }

@@ -54,6 +54,13 @@ describe('what to say now', () => {
       expect(done.length).toBeGreaterThan(0)
     }
   })
+  it('reads a plan that was frozen before the box was kept with the fact', () => {
+    for (const talk of scooped) {
+      const fact = talk.fact?.kind === 'scoop' ? { ...talk.fact, measures: undefined } : talk.fact
+      const { now } = at(talk.step, [])
+      expect(sayNow(plan, { ...talk, fact } as typeof talk, now).prompts.length).toBeGreaterThan(0)
+    }
+  })
   it('a step without turns says what the plan has for it', () => {
     for (const talk of plan.talk) {
       const said = sayNow(plan, talk, null)

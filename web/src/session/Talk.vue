@@ -36,7 +36,7 @@ const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.s
       <ul class="border-l-4 border-double border-indigo pl-3">
         <li v-for="w in t.words" :key="w.id">
           <strong>{{ w.word }}</strong>
-          <span v-for="h in w.home" :key="h.language" class="block text-sm"
+          <span v-for="h in w.home" :key="h.language" class="mr-3 inline-block text-sm"
             >{{ LANGUAGES[h.language] }}:
             <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi>
             <template v-if="h.roman"> ({{ h.roman }})</template
