@@ -1,5 +1,6 @@
 /** What to say now: to the child whose turn it is, of what is in the bowl at this moment, at the level for its age. */
 import type { Fact } from '../learn/facts'
+import { SUPPORT_LEVELS } from '../learn/levels'
 import { beginAt, promptsFor, type Prompt } from '../learn/prompts'
 import type { Plan, StepTalk } from '../plan/plan'
 import { levelFor, scoopFact } from '../plan/talk'
@@ -47,11 +48,14 @@ function atTheBowl(plan: Plan, said: Fact, { task, count }: TableTask): Fact | n
   return fact?.kind === 'scoop' ? { ...fact, k: count } : fact
 }
 
+/** Of one question alone, neighbours would be asked the same: then the level below takes its turn with it. */
 function from(prompts: Prompt[], level: Prompt['level'], turn: number): Pick<SayNow, 'prompts' | 'at'> {
-  const first = Math.max(
-    0,
-    prompts.findIndex((p) => p.level === level),
-  )
-  const many = Math.max(1, prompts.filter((p) => p.level === level).length)
-  return { prompts, at: first + (turn % many) }
+  const places = (of: Prompt['level'] | undefined): number[] =>
+    prompts.flatMap((p, i) => (p.level === of ? [i] : []))
+  const own = places(level)
+  const fitting =
+    own.length === 1 && turn > 0
+      ? [...own, ...places(SUPPORT_LEVELS[SUPPORT_LEVELS.indexOf(level) - 1])]
+      : own
+  return { prompts, at: fitting[Math.max(0, turn - 1) % Math.max(1, fitting.length)] ?? 0 }
 }

@@ -54,6 +54,23 @@ describe('what to say now', () => {
       expect(done.length).toBeGreaterThan(0)
     }
   })
+  it('does not ask two neighbours the same where there is another thing to ask', () => {
+    for (const { step } of scooped) {
+      const done: string[] = []
+      let last = ''
+      for (let guard = 0; guard < 60; guard++) {
+        const { now, talk } = at(step, done)
+        if (!now) break
+        const said = sayNow(plan, talk, now)
+        const begin = said.prompts[said.at]
+        const same = said.prompts.filter((p) => p.level === begin?.level)
+        if (now.task.task.mode === 'TURNS' && same.length > 1 && now.turn.number > 1)
+          expect(begin?.says).not.toBe(last)
+        last = begin?.says ?? ''
+        done.push(now.turn.id)
+      }
+    }
+  })
   it('reads a plan that was frozen before the box was kept with the fact', () => {
     for (const talk of scooped) {
       const fact = talk.fact?.kind === 'scoop' ? { ...talk.fact, measures: undefined } : talk.fact

@@ -101,6 +101,9 @@ export const scoop: Sayings = (f, d) => {
   if (k === 0) return asked
   return [
     ...asked,
+    say('focused', 'card-how-many-5', 36, 66, 'How many scoops are in now? Say the last number.', String(k), {
+      numbers: [k],
+    }),
     say(
       'focused',
       'count-in-fractions',
