@@ -111,7 +111,8 @@ export function scoopFact(
     unitWord: unitOf(unit).one,
     target: toText(ratio(size).mul(n)),
     measure: size,
-    k: Math.floor(n / 2),
+    // To prepare: half way in, where there is a way. At the table it is what is in the bowl.
+    k: n > 3 ? Math.floor(n / 2) : 0,
     measures: box.filter((m) => m.unit === unit && m.count > 0).map((m) => toText(ratio(m.size))),
   }
 }

@@ -101,9 +101,19 @@ export const scoop: Sayings = (f, d) => {
   if (k === 0) return asked
   return [
     ...asked,
-    say('focused', 'card-how-many-5', 36, 66, 'How many scoops are in now? Say the last number.', String(k), {
-      numbers: [k],
-    }),
+    ...(k > 1
+      ? [
+          say(
+            'focused',
+            'card-how-many-5',
+            44,
+            66,
+            'How many scoops are in now? Say the last number.',
+            String(k),
+            { numbers: [k] },
+          ),
+        ]
+      : []),
     say(
       'focused',
       'count-in-fractions',
