@@ -21,12 +21,15 @@ export async function api<T>(
   path: string,
   body?: unknown,
 ): Promise<T> {
+  const text = body === undefined ? undefined : JSON.stringify(body)
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers: body === undefined ? {} : { 'content-type': 'application/json' },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      ...(text !== undefined && { body: text }),
+      // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
+      keepalive: text !== undefined && text.length < 16_000,
     })
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')

@@ -130,13 +130,13 @@ export const useSession = defineStore('session', () => {
     const before = stored.value
     if (!before) return
     stored.value = { ...before, decisions }
-    await recompute()
     saveFault.value = ''
-    try {
-      await api('PUT', `/sessions/${before.id}/decisions`, { decisions })
-    } catch (fault) {
+    // Sent at once, not after the plan: who reloads when the plan shows has it saved.
+    const saving = api('PUT', `/sessions/${before.id}/decisions`, { decisions }).catch((fault) => {
       saveFault.value = `Not saved: ${inWords(fault)}`
-    }
+    })
+    await recompute()
+    await saving
   }
   const choose = (decision: Decision): Promise<void> =>
     keepDecisions(decide(stored.value?.decisions ?? [], decision))
