@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Cards to cut out: one for each child, with its mat, its jobs, the tool and the cue. */
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { jobCards } from '@lea/core'
 import Amount from '../parts/Amount.vue'
@@ -8,6 +8,7 @@ import Mat from '../parts/Mat.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
+import PaperBar from './PaperBar.vue'
 
 const session = useSession()
 const route = useRoute()
@@ -17,25 +18,17 @@ watch(
   (id) => void session.open(id),
   { immediate: true },
 )
-const paper = ref<'A4' | 'letter'>('A4')
 const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
-const print = (): void => window.print()
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4 print:max-w-none print:p-0">
-    <component :is="'style'">@page { size: {{ paper }}; margin: 9mm }</component>
-    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
-      <RouterLink class="btn" :to="`/session/${route.params['id']}/ready`">Back to Ready</RouterLink>
-      <label class="flex items-center gap-2 font-semibold"
-        >Paper
-        <select v-model="paper" class="field !w-auto font-normal">
-          <option value="A4">A4</option>
-          <option value="letter">Letter</option>
-        </select></label
-      >
-      <button type="button" class="btn btn-main" @click="print">Print the cards</button>
-    </div>
+    <PaperBar
+      back="Back to Ready"
+      :to="`/session/${route.params['id']}/ready`"
+      page="; margin: 9mm"
+      button="Print the cards"
+    />
     <h1 class="mb-3 text-2xl print:hidden">Job cards</h1>
     <p v-if="!session.plan" role="status">{{ session.planFault || 'Cutting the cards …' }}</p>
     <ul v-else class="grid gap-3 sm:grid-cols-2 print:grid-cols-2">

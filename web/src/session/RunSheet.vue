@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The whole session on one page: when, what, who, which measure, who stands where. */
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { weave } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 import { dayText } from '../words'
+import PaperBar from './PaperBar.vue'
 
 const session = useSession()
 const house = useHouse()
@@ -16,29 +17,21 @@ watch(
   (id) => void session.open(id),
   { immediate: true },
 )
-const paper = ref<'A4' | 'letter'>('A4')
 const plan = computed(() => session.plan)
 const bowls = computed(() =>
   (plan.value?.bowls ?? []).map((b) => ({ ...b, columns: plan.value ? weave(plan.value, b.id) : [] })),
 )
 const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(c)).join(', ')
-const print = (): void => window.print()
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4 print:max-w-none print:p-0">
-    <component :is="'style'">@page { size: {{ paper }} landscape; margin: 9mm }</component>
-    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
-      <RouterLink class="btn" :to="`/session/${route.params['id']}/ready`">Back to Ready</RouterLink>
-      <label class="flex items-center gap-2 font-semibold"
-        >Paper
-        <select v-model="paper" class="field !w-auto font-normal">
-          <option value="A4">A4</option>
-          <option value="letter">Letter</option>
-        </select></label
-      >
-      <button type="button" class="btn btn-main" @click="print">Print this page</button>
-    </div>
+    <PaperBar
+      back="Back to Ready"
+      :to="`/session/${route.params['id']}/ready`"
+      page="landscape; margin: 9mm"
+      button="Print this page"
+    />
     <p v-if="!plan" role="status">{{ session.planFault || 'Laying out the sheet …' }}</p>
     <article v-else class="patch p-4 print:border-0 print:p-0">
       <h1 class="text-2xl">{{ plan.recipe.title }}</h1>
@@ -81,8 +74,8 @@ const print = (): void => window.print()
         </tbody>
       </table>
       <p class="mt-2 border-t-2 border-ink pt-1 text-xs">
-        Every packet is read today by two adults. The child’s own care plan comes first. Turns may be handed
-        on: the order is a help, not a rule.
+        Two adults read every packet today. The child’s own care plan comes first. Turns may be handed on: the
+        order is a help, not a rule.
       </p>
     </article>
   </main>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
-import { computed, ref, watch } from 'vue'
+import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
 import Mat from '../parts/Mat.vue'
@@ -8,6 +8,7 @@ import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 import { dayText } from '../words'
+import PaperBar from './PaperBar.vue'
 
 const session = useSession()
 const house = useHouse()
@@ -18,7 +19,6 @@ watch(
   (id) => void session.open(id),
   { immediate: true },
 )
-const paper = ref<'A4' | 'letter'>('A4')
 const people = computed(() => {
   const all = [...house.children, ...(session.stored?.guests ?? [])]
   const here = new Set([
@@ -36,24 +36,19 @@ const matters = (child: string): string =>
     })
     .join('; ')
 const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when !== 'after'))
-const print = (): void => window.print()
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-4xl px-5 py-4 print:max-w-none print:p-0">
-    <component :is="'style'">@page { size: {{ paper }}; margin: 12mm }</component>
-    <div class="no-print mb-4 flex flex-wrap items-center gap-3">
-      <RouterLink class="btn" :to="`/session/${route.params['id']}/check`">Back to Check</RouterLink>
-      <label class="flex items-center gap-2 font-semibold"
-        >Paper
-        <select v-model="paper" class="field !w-auto font-normal">
-          <option value="A4">A4</option>
-          <option value="letter">Letter</option>
-        </select></label
-      >
-      <button type="button" class="btn btn-main" @click="print">Print this page</button>
-      <span class="text-sm text-soft">For staff eyes: not where families or children read it.</span>
-    </div>
+    <PaperBar
+      back="Back to Check"
+      :to="`/session/${route.params['id']}/check`"
+      page="; margin: 12mm"
+      button="Print this page"
+      ><span class="text-sm text-soft"
+        >For staff eyes: not where families or children read it.</span
+      ></PaperBar
+    >
     <p v-if="!session.plan" role="status">{{ session.planFault || 'Laying out the sheet …' }}</p>
     <article v-else class="patch p-5 print:border-0 print:p-0">
       <h1 class="text-2xl">{{ session.plan.recipe.title }}: who must not have what</h1>

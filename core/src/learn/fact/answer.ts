@@ -9,6 +9,7 @@ import { FactError, isFactKind, type Derived, type FactKind, type PlainFact } fr
 import * as amounts from './say-amounts'
 import { count } from './say-count'
 import * as parts from './say-parts'
+import * as patterns from './say-patterns'
 import * as world from './say-world'
 import { improper, type Locale, type Sayings } from './saying'
 
@@ -30,17 +31,14 @@ const numberFrom = (n: number): number =>
   n <= 2 ? 12 : n <= 3 ? 24 : n <= 5 ? 36 : n <= 10 ? 48 : n <= 20 ? 60 : n <= 100 ? 84 : 96
 /** R7: the age from which a part has a name; a whole number asks nothing here. */
 function partFrom(text: string): number {
-  const d = Number(
-    ratio(text.replace(/^(\d+) (\d+)\/(\d+)$/, (_, w, n, b) => `${Number(w) * Number(b) + Number(n)}/${b}`))
-      .d,
-  )
+  const d = Number(ratio(improper(text)).d)
   if (d === 1) return 0
   if (d === 2 || d === 4) return 60
   if (d === 3) return 78
   return d === 6 || d === 8 ? 96 : d === 5 || d === 10 || d === 12 ? 108 : 144
 }
 
-const SAYINGS: Record<FactKind, Sayings> = { count, ...amounts, ...parts, ...world }
+const SAYINGS: Record<FactKind, Sayings> = { count, ...amounts, ...parts, ...patterns, ...world }
 
 /** A number as text ("7", "1 3/4") for its gate. */
 const size = (n: string | number): number => Math.ceil(Number(ratio(improper(String(n))).valueOf()))

@@ -1,6 +1,6 @@
-/** What to say of weight, time, money, heat, shapes, votes and order. In our own words; targets and ages: learning.md A and B1 (from memory). */
+/** What to say of weight, time, money, heat, votes and order. In our own words; targets and ages: learning.md A and B1 (from memory). */
 import { ratio } from '../../amount/ratio'
-import { wordOf, type PlainFact } from './fields'
+import { wordOf } from './fields'
 import { coins, given, improper, say, text, type Sayings } from './saying'
 
 export const timer: Sayings = (f, d) => [
@@ -134,27 +134,6 @@ export const temp: Sayings = (_, d) => [
       ]
     : []),
   say('open', 'temp-hot-cold', 60, 144, 'What happens to food when it gets hot?', 'any true change'),
-]
-
-const aShape = (f: PlainFact): string => {
-  const name = wordOf(f, 'shape', 'shape')
-  return `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`
-}
-
-export const shape: Sayings = (f, d) => [
-  say('model', 'shape-name', 18, 48, `Round the edge with your finger: ${aShape(f)}!`, 'traces it'),
-  say('choice', 'shape-name', 30, 72, `Is it ${aShape(f)}, or something else?`, aShape(f)),
-  say('focused', 'shape-name', 54, 108, 'How many corners has it?', text(d, 'corners'), {
-    numbers: [text(d, 'corners')],
-  }),
-  say(
-    'open',
-    'sym-lines',
-    78,
-    144,
-    'Where could we fold it so that both sides match? How many ways?',
-    text(d, 'symmetry'),
-  ),
 ]
 
 export const vote: Sayings = (_, d) => [

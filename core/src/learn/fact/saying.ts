@@ -42,11 +42,7 @@ export function partWord(text: string, locale: Locale): string {
 }
 /** 135 is £1.35 or $1.35; below a pound the pence or cents. */
 export const coins = (minor: string, locale: Locale): string => {
-  const value = ratio(
-    minor.includes(' ')
-      ? minor.replace(/^(\d+) (\d+)\/(\d+)$/, (_, w, n, d) => `${Number(w) * Number(d) + Number(n)}/${d}`)
-      : minor,
-  )
+  const value = ratio(improper(minor))
   const about = value.d === 1n ? '' : 'about '
   const whole = Math.round(value.valueOf())
   if (whole < 100) return `${about}${whole}${locale === 'en-US' ? '¢' : 'p'}`
