@@ -10,6 +10,7 @@ import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
 import { mendRoutes } from './routes/mend'
+import { rotationRoutes } from './routes/rotation'
 import { packetRoutes } from './routes/packets'
 import { paperRoutes } from './routes/papers'
 import { recordRoutes } from './routes/record'
@@ -90,7 +91,7 @@ function api(house: House): express.Router {
     next()
   })
   router.use(signInRoutes(house))
-  router.use('/sessions', sessionRoutes(house), mendRoutes(house), paperRoutes(house))
+  router.use('/sessions', sessionRoutes(house), mendRoutes(house), rotationRoutes(house), paperRoutes(house))
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use(settingRoutes(house))

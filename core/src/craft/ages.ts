@@ -29,6 +29,18 @@ export function monthsOn(birth: BirthMonth, date: IsoDate): number {
   return Math.max(0, (y - by) * 12 + (m - bm) - short)
 }
 
+/** Days from one calendar day to another; less than 0 where the second comes first. Both of the Gregorian calendar. */
+export const daysBetween = (from: IsoDate, to: IsoDate): number => dayNumber(to) - dayNumber(from)
+
+/** Days since 1 March of the year 0. Source: the usual count with the year begun in March, so that the leap day comes last. */
+function dayNumber(date: IsoDate): number {
+  const [y, m, d] = parts(date)
+  const year = m > 2 ? y : y - 1
+  const month = m > 2 ? m - 3 : m + 9
+  const leaps = Math.floor(year / 4) - Math.floor(year / 100) + Math.floor(year / 400)
+  return 365 * year + leaps + Math.floor((153 * month + 2) / 5) + d
+}
+
 /** Age in words for a badge: `11 months`, `4 years`. */
 export function ageText(months: number): string {
   if (months < 24) return `${months} ${months === 1 ? 'month' : 'months'}`
@@ -51,4 +63,13 @@ export function countLimit(youngestMonths: number): number {
   if (youngestMonths < 36) return 3
   if (youngestMonths < 48) return 5
   return youngestMonths < 84 ? 10 : 20
+}
+
+/** How long an age stays with one job, in seconds. Source: common practice (age-skill-safety F1: hands-on minutes), from memory. */
+export function attention(months: number): number {
+  if (months < 24) return 240
+  if (months < 36) return 420
+  if (months < 48) return 600
+  if (months < 60) return 720
+  return months < 84 ? 1200 : 2100
 }

@@ -19,18 +19,38 @@ const US: [number, number][] = [
 
 export type Country = 'uk' | 'us'
 
-/** The least number of adults for children of these ages (months), whole. */
-export function adultsNeeded(ages: readonly number[], country: Country): number {
-  const table = country === 'us' ? US : ENGLAND
+/** So many children to one adult below an age in completed months; the last row holds for all who are older. */
+export interface RatioRow {
+  below: number | null
+  children: number
+}
+
+/** The published minimum of a country, as a setting may take it over and make it its own. */
+export const ratioRows = (country: Country): RatioRow[] =>
+  (country === 'us' ? US : ENGLAND).map(([below, children]) => ({
+    below: below === Infinity ? null : below,
+    children,
+  }))
+
+/**
+ * The least number of adults for children of these ages (months), whole.
+ * @param own the setting's rows instead of the country's
+ */
+export function adultsNeeded(ages: readonly number[], country: Country, own?: readonly RatioRow[]): number {
+  const table = (own && own.length > 0 ? own : ratioRows(country)).map((r): [number, number] => [
+    r.below ?? Infinity,
+    r.children,
+  ])
   const perBand = new Map<number, number>()
   for (const months of ages) {
-    const ratio = table.find(([below]) => months < below)?.[1] ?? 8
+    const ratio = table.find(([below]) => months < below)?.[1] ?? table.at(-1)?.[1] ?? 1
     perBand.set(ratio, (perBand.get(ratio) ?? 0) + 1)
   }
-  // In 840ths (840 = lcm of 3, 4, 5, 7, 8, 10 and 12), so that the sum of fractions is exact.
-  const share = [...perBand].reduce((sum, [ratio, n]) => sum + (840 / ratio) * n, 0)
-  return Math.max(ages.length > 0 ? 1 : 0, Math.ceil(share / 840))
+  // In 360360ths (the lcm of 1 to 15), so that the sum of fractions is exact.
+  const share = [...perBand].reduce((sum, [children, n]) => sum + Math.ceil((WHOLE / children) * n), 0)
+  return Math.max(ages.length > 0 ? 1 : 0, Math.ceil(share / WHOLE))
 }
+const WHOLE = 360360
 
 export const RATIO_SOURCE: Record<Country, string> = {
   uk: 'EYFS statutory framework 2025 (England), from memory; your regulator comes first',

@@ -1,5 +1,7 @@
 /** How a child was last seen to do a technique: no mark and no rank, only where to begin next time. */
 
+import { daysBetween } from './ages'
+
 export const HOWS = ['alone', 'reminder', 'help', 'not-today'] as const
 export type How = (typeof HOWS)[number]
 export const HOW_WORDS: Record<How, string> = {
@@ -34,3 +36,22 @@ export function fitOf(seen: How | undefined, stretch: boolean, monthsBeyond: num
   return { cost: stretch ? 0 : 1, easy: monthsBeyond >= EASY_MONTHS ? 1 : 0 }
 }
 const EASY_MONTHS = 24
+
+/** So long a job counts as lately done, and a target of the week as met; days. */
+const LATELY_DAYS = 14
+const WEEK_DAYS = 7
+
+/**
+ * Who should have a job of several whom it fits alike: rather one who has not had it lately; of the week's targets rather one who
+ * has not come to it this week.
+ * @param last the day on which the child last did it, `YYYY-MM-DD`; undefined where it never did
+ * @param ofWeek the technique is one that everybody should come to this week
+ * @returns a cost beside that of the fit, smaller is dealt sooner
+ * @source common practice
+ */
+export function turnCost(fit: Fit, last: string | undefined, day: string, ofWeek: boolean): number {
+  const days = last === undefined ? Infinity : daysBetween(last, day)
+  const lately = days <= LATELY_DAYS ? 1 : 0
+  const met = days <= WEEK_DAYS
+  return 2 * fit.cost + lately + (ofWeek && met ? 2 : 0)
+}

@@ -3,6 +3,7 @@
  * Source: core/data/techniques.json (USDA Team Nutrition, CDC, British Nutrition Foundation, common practice; from memory).
  */
 import data from '../../data/techniques.json'
+import type { How } from './skills'
 
 /** N not yet · A an adult does it · B beside, at most `children` per adult · O oversee. */
 export interface Supervision {
@@ -51,9 +52,15 @@ export type KnifeRule = 'soft-first' | 'real-early'
 
 /**
  * What this child may do at this age: the technique's row, or the tool's own where that is stricter.
+ * Within what the age allows, what was seen moves the tool: alone moves up to the next, with help moves back to the one before.
  * Tools that hold a point are never offered by default (common practice).
  */
-export function formFor(technique: Technique, months: number, knives: KnifeRule = 'soft-first'): Form {
+export function formFor(
+  technique: Technique,
+  months: number,
+  knives: KnifeRule = 'soft-first',
+  seen?: How,
+): Form {
   const row = at(technique.supervision, months)
   if (!row || row.code === 'N') {
     const from = technique.supervision.find((r) => r.code === 'N')?.below
@@ -63,12 +70,19 @@ export function formFor(technique: Technique, months: number, knives: KnifeRule 
   const rungs = technique.ladder.filter(
     (r) => r.fromMonths <= months && !/pointed|cook's knife|paring/.test(r.tool),
   )
-  const rung = technique.hazard === 'blade' && knives === 'soft-first' ? rungs[0] : rungs[rungs.length - 1]
+  const rung = rungs[rungAt(rungs.length, technique.hazard === 'blade' && knives === 'soft-first', seen)]
   const own = rung?.supervision ? at(rung.supervision, months) : undefined
   const strict = own && STRICTNESS[own.code] > STRICTNESS[row.code] ? own : row
   if (strict.code === 'A' || strict.code === 'N')
     return { kind: 'adult', why: 'an adult does this at this age' }
   return { kind: 'do', tool: rung?.tool ?? '', code: strict.code, perAdult: strict.children ?? 1 }
+}
+
+/** Which tool of those that the age allows: soft tools first begins at the gentlest, else at the last. */
+function rungAt(rungs: number, softFirst: boolean, seen: How | undefined): number {
+  const start = softFirst ? 0 : rungs - 1
+  const moved = seen === 'alone' ? start + 1 : seen === 'help' || seen === 'not-today' ? start - 1 : start
+  return Math.max(0, Math.min(rungs - 1, moved))
 }
 
 const ageFrom = (months: number): string =>

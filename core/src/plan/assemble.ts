@@ -21,6 +21,10 @@ export interface StoredProfile {
   mat?: number | undefined
   /** How each technique was last seen. */
   skills?: Skills | undefined
+  /** The day on which each technique was last done. */
+  lately?: Record<string, string> | undefined
+  /** Techniques that the child's own plan leaves out. */
+  limits?: string[] | undefined
 }
 export interface StoredChild extends StoredProfile {
   id: string
@@ -89,6 +93,8 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.hand && { hand: c.hand }),
   ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
+  ...(c.lately && Object.keys(c.lately).length > 0 && { lately: c.lately }),
+  ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
 

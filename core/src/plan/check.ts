@@ -4,11 +4,13 @@
  */
 import { foodBook } from '../food/foods'
 import { barsHandling, meet, type Packet } from '../food/concerns'
-import { formFor, techniqueOf } from '../craft/techniques'
+import { techniqueIn } from '../craft/house'
+import { formFor } from '../craft/techniques'
 import { monthsOn } from '../craft/ages'
 import { ratio } from '../amount/ratio'
 import { crossTo, formWords } from '../food/weights'
-import { TOLERANCE } from '../recipe/recipe'
+import { isByChildren, TOLERANCE } from '../recipe/recipe'
+import { clockBreaches } from './check-clock'
 import { ownWeights } from './cupboard'
 import { packetOf } from './decision'
 import type { Plan, Task } from './plan'
@@ -20,6 +22,7 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
   return [
     ...handsRules(plan, request),
     ...timeRules(plan),
+    ...clockBreaches(plan, request),
     ...amountRules(plan, request),
     ...bowlRules(plan, request),
   ]
@@ -36,12 +39,14 @@ function handsRules(plan: Plan, request: PlanRequest): string[] {
   return plan.turns.flatMap((turn) => {
     const task = tasks.get(turn.task)
     const child = request.children.find((c) => c.id === turn.child)
-    const technique = task && techniqueOf(task.technique)
+    const technique = task && techniqueIn(task.technique, request.rules.techniques)
     if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
     const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
     const out: string[] = []
     if (formFor(technique, age, request.rules.knives).kind !== 'do')
       out.push(`${turn.id}: ${turn.child} is too young`)
+    if (child.limits?.includes(technique.id))
+      out.push(`${turn.id}: the plan of ${turn.child} leaves ${technique.id} out`)
     for (const food of task.handles) {
       const bad = child.concerns.find((c) =>
         barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c),
@@ -86,7 +91,7 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
   return plan.tasks.flatMap((task: Task) => {
     const out: string[] = []
     const dealt = plan.turns.filter((t) => t.task === task.id).length
-    if ((task.mode === 'TURNS' || task.mode === 'EACH') && dealt !== task.n) {
+    if (isByChildren(task.mode) && dealt !== task.n) {
       out.push(`${task.id}: ${dealt} of ${task.n} turns are dealt`)
     }
     const line = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])

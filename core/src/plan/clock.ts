@@ -1,24 +1,36 @@
 /**
- * Pass 7, clock: start and end of everything, with adults, places at the sink and the oven as limits (`timeline`); how long that
- * is against the shortest that can be; how late it may begin for the families to come on time; waits are said.
+ * Pass 7, clock: start and end of everything, with adults, places at the sink, tools and the oven as limits (`timeline`); how long
+ * that is against the shortest that can be; how late it may begin for the families to come on time; jobs for those who would
+ * wait; what an adult has to get ready.
  */
-import { longestWait } from '../craft/ages'
 import { clockAfter } from '../learn/facts'
 import type { RecipeStep } from '../recipe/recipe'
+import { background } from './background'
+import { clockFindings } from './clock-findings'
+import { UNIT_SECONDS, waveId } from './clock-ops'
+import { minutesBetween } from './clock-words'
 import type { Clocked, Dealt, Pass } from './draft'
-import { finding, nameToken, type Finding } from './finding'
+import { fillJobs } from './fill'
+import { idleTimes } from './idle'
 import type { Plan, StepTime, Task, Turn } from './plan'
 import type { PlanRequest } from './request'
-import { reach, timeline, UNIT_SECONDS, waveId, type Timed, type Timeline } from './timeline'
-
-/** Minutes an oven takes to heat up. Source: common practice (measures.md G), from memory. */
-export const PREHEAT_MINUTES = 15
+import { sittingsOf } from './sittings'
+import { timeline, type Timed, type Timeline } from './timeline'
+import { wavesOf } from './waves'
 
 export const clock: Pass<Dealt, Clocked> = (draft, request) => {
   const set = setClock({ ...draft, steps: draft.recipe.steps }, request)
+  const timed = { ...draft, ...set }
+  const { fill, clearUp } = fillJobs(timed, request)
+  const totals: Plan['totals'] = {
+    ...set.totals,
+    ...(clearUp && { clearUp }),
+    perChild: idleTimes(set.totals.perChild, { ...timed, fill }),
+  }
+  const ready = background(draft.recipe, set.schedule, set.tasks, request.adults, request.session.start)
   return {
-    draft: { ...draft, ...set },
-    findings: clockFindings(draft, set.totals, request),
+    draft: { ...timed, totals, fill, background: ready },
+    findings: clockFindings({ ...timed, fill }, totals, request),
   }
 }
 
@@ -31,11 +43,11 @@ export interface Clockable extends Timed {
 export function setClock(
   draft: Clockable,
   request: PlanRequest,
-): { turns: Turn[]; schedule: StepTime[]; totals: Plan['totals'] } {
+): { tasks: Task[]; turns: Turn[]; schedule: StepTime[]; totals: Plan['totals'] } {
   const schedule: StepTime[] = []
   const starts = new Map<string, number>()
   const lines: Timeline[] = []
-  for (const [index, steps] of sittings(draft.steps).entries()) {
+  for (const [index, steps] of sittingsOf(draft.steps).entries()) {
     // A night in the fridge is not time at the table.
     const nights = new Set(steps.filter((s) => isNight(s, draft.steps)).map((s) => s.id))
     const line = timeline(
@@ -51,18 +63,9 @@ export function setClock(
       schedule.push(stepTime(step, index + 1, times.start, times.seconds + night, request))
     }
   }
-  const timed = draft.turns.map((t) => timeTurn(t, draft.tasks, starts, request))
-  return { turns: timed, schedule, totals: totalsOf(draft, timed, lines, request) }
-}
-
-/** The steps of each sitting. */
-function sittings(steps: readonly RecipeStep[]): RecipeStep[][] {
-  const out: RecipeStep[][] = [[]]
-  for (const step of steps) {
-    if (step.nextSitting) out.push([])
-    out.at(-1)?.push(step)
-  }
-  return out
+  const turns = draft.turns.map((t) => timeTurn(t, draft.tasks, starts, request))
+  const tasks = draft.tasks.map((t) => timeTask(t, starts))
+  return { tasks, turns, schedule, totals: totalsOf(draft, turns, lines, request) }
 }
 
 const isNight = (step: RecipeStep, steps: readonly RecipeStep[]): boolean =>
@@ -72,6 +75,14 @@ const nightTask = (task: Task, nights: ReadonlySet<string>): boolean =>
 const nightSeconds = (step: RecipeStep): number =>
   step.tasks.reduce((sum, t) => sum + (t.mode === 'WAIT' ? t.seconds : 0), 0)
 
+/** Start and end of each op of a task. */
+function spansOf(task: Task, starts: ReadonlyMap<string, number>): [number, number][] {
+  const most = task.rounds?.length ?? Math.max(1, task.n)
+  return Array.from({ length: most }, (_, w) => starts.get(waveId(task, w))).flatMap(
+    (at): [number, number][] => (at === undefined ? [] : [[at, at + opSeconds(task)]]),
+  )
+}
+
 /** From the first of its ops to the end of the last; a step without any stands where the one before ends. */
 function stepSpan(
   step: RecipeStep,
@@ -79,16 +90,7 @@ function stepSpan(
   starts: ReadonlyMap<string, number>,
   before: StepTime | undefined,
 ): { start: number; seconds: number } {
-  const spans = draft.tasks
-    .filter((t) => t.step === step.id)
-    .flatMap((t) => {
-      const own: [number, number][] = []
-      for (let w = 0; starts.has(waveId(t, w)); w++) {
-        const at = starts.get(waveId(t, w)) ?? 0
-        own.push([at, at + opSeconds(t)])
-      }
-      return own
-    })
+  const spans = draft.tasks.filter((t) => t.step === step.id).flatMap((t) => spansOf(t, starts))
   if (spans.length === 0) {
     const at = before && !step.nextSitting ? before.start + before.seconds : 0
     return { start: at, seconds: 0 }
@@ -97,10 +99,20 @@ function stepSpan(
   return { start, seconds: Math.max(...spans.map(([, e]) => e)) - start }
 }
 
-/** Seconds of one op of a task: a block of turns, one wave, or the whole work. */
+/** Seconds of one op of a task: a block of turns, one wave or round, or the whole work. */
 const opSeconds = (task: Task): number => {
   const seconds = task.mode === 'TURNS' ? task.n * task.seconds : task.seconds
   return Math.ceil(seconds / UNIT_SECONDS) * UNIT_SECONDS
+}
+
+function timeTask(task: Task, starts: ReadonlyMap<string, number>): Task {
+  const spans = spansOf(task, starts)
+  if (spans.length === 0) return task
+  return {
+    ...task,
+    start: Math.min(...spans.map(([s]) => s)),
+    end: Math.max(...spans.map(([, e]) => e)),
+  }
 }
 
 function stepTime(
@@ -135,11 +147,20 @@ function timeTurn(
 ): Turn {
   const task = tasks.find((t) => t.id === turn.task)
   if (!task) return turn
-  const wave = task.mode === 'EACH' ? Math.floor((turn.number - 1) / reach(task, request)) : 0
-  const within = task.mode === 'EACH' ? 0 : (turn.number - 1) * task.seconds
+  const wave =
+    task.mode === 'EACH'
+      ? Math.max(
+          0,
+          wavesOf(task, request).findIndex((w) => w.includes(turn.child)),
+        )
+      : (turn.round ?? 0)
+  const within = task.mode === 'TURNS' ? (turn.number - 1) * task.seconds : 0
   const start = (starts.get(waveId(task, wave)) ?? 0) + within
   return { ...turn, start, end: start + task.seconds }
 }
+
+/** A share of the time at the table for things that go slower. Source: common practice (scheduling.md 7: a tenth). */
+const BUFFER = 0.1
 
 function totalsOf(
   draft: Clockable,
@@ -151,19 +172,21 @@ function totalsOf(
   const seconds = first?.seconds ?? 0
   const { start, until } = request.session
   const spare = until ? minutesBetween(clockAfter(start, Math.ceil(seconds / 60)), until) : null
+  const shared = new Set(draft.tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
   return {
     seconds,
     startsAt: start,
     endsAt: clockAfter(start, Math.ceil(seconds / 60)),
     ...(spare !== null && { spareMinutes: spare, latestStart: clockAfter(start, spare + 24 * 60) }),
     bound: { seconds: first?.bound ?? 0, cause: first?.boundCause ?? '' },
+    buffer: Math.ceil((seconds * BUFFER) / 60) * 60,
+    standing: lines.flatMap((l) => l.standing),
     sittings: lines.length,
     perChild: draft.people.map((p) => {
       const own = turns.filter((t) => t.child === p.id)
-      const shared = own.filter((t) => draft.tasks.some((k) => k.id === t.task && k.mode === 'TURNS'))
       return {
         child: p.id,
-        turns: shared.length,
+        turns: own.filter((t) => shared.has(t.task)).length,
         jobs: own.length,
         longestWait: waitIn(p.id, draft.tasks, turns),
       }
@@ -185,70 +208,4 @@ function waitIn(child: string, tasks: readonly Task[], turns: readonly Turn[]): 
     longest = Math.max(longest, Math.max(...all.map((t) => t.end)) - free)
   }
   return longest
-}
-
-function clockFindings(draft: Dealt, totals: Plan['totals'], request: PlanRequest): Finding[] {
-  const found: Finding[] = []
-  const { start, until } = request.session
-  const late = until ? minutesBetween(until, totals.endsAt) : 0
-  if (until && late > 0) {
-    const earlier = clockAfter(start, 24 * 60 - late)
-    found.push(
-      finding({
-        rule: 'late',
-        pass: 'clock',
-        grade: 'know',
-        subject: { tool: 'clock' },
-        touches: [],
-        says: `It ends at ${totals.endsAt}, ${minutes(late)} after the families come at ${until}.`,
-        because: `${Math.round(totals.seconds / 60)} minutes of steps from ${start}.`,
-        source: 'computed',
-        fixes: [
-          {
-            label: `Start at ${earlier}`,
-            cost: `${minutes(late)} earlier`,
-            action: { do: 'start-at', start: earlier },
-          },
-        ],
-        restsOn: [until, totals.endsAt],
-      }),
-    )
-  }
-  const waiting = draft.people.flatMap((p) => {
-    const wait = totals.perChild.find((t) => t.child === p.id)?.longestWait ?? 0
-    return wait > longestWait(p.age) ? [{ id: p.id, wait }] : []
-  })
-  if (waiting.length > 0) {
-    const worstWait = Math.max(...waiting.map((w) => w.wait))
-    found.push(
-      finding({
-        rule: 'waits',
-        pass: 'clock',
-        grade: 'know',
-        subject: { tool: 'waits' },
-        touches: waiting.map((w) => ({ child: w.id, about: 'waits' })),
-        says: `Long waits for a turn, up to ${minutesText(worstWait)}: ${waiting.map((w) => nameToken(w.id)).join(', ')}. Have a second job ready.`,
-        because: 'Longer than children of that age usually wait.',
-        source: 'common practice (attention by age), from memory',
-        fixes: [],
-        restsOn: waiting,
-      }),
-    )
-  }
-  return found
-}
-
-const minutes = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'}`
-
-const minutesText = (seconds: number): string => {
-  const half = Math.round(seconds / 30) / 2
-  return `${half} ${half === 1 ? 'minute' : 'minutes'}`
-}
-
-const minutesBetween = (from: string, to: string): number => {
-  const at = (hhmm: string): number => {
-    const [h, m] = hhmm.split(':').map(Number)
-    return (h ?? 0) * 60 + (m ?? 0)
-  }
-  return at(to) - at(from)
 }

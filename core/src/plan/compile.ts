@@ -21,6 +21,7 @@ import { portion } from './portion'
 import { MAX_CHILDREN, type PlanRequest } from './request'
 import { scoop } from './scoop'
 import { shape } from './shape'
+import { withSittings } from './sittings'
 import { split } from './split'
 import { talk } from './talk'
 import { turns } from './turns'
@@ -65,7 +66,8 @@ export function compile(request: PlanRequest): Plan {
 export const checkTable = (request: PlanRequest): Adapted => adapt(begin(request), request).draft
 
 function begin(request: PlanRequest): Start {
-  const { children, recipe, session } = request
+  const { children, session } = request
+  const recipe = withSittings(request.recipe, request.decisions)
   if (children.length === 0)
     throw new PlanError('children', 'nobody is in this session yet: choose who comes')
   if (children.length > MAX_CHILDREN) {
@@ -126,6 +128,8 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
     tasks: draft.tasks,
     turns: draft.turns,
     schedule: draft.schedule,
+    fill: draft.fill,
+    background: draft.background,
     talk: draft.talk,
     watch: draft.watch,
     kit: draft.kit,
@@ -175,6 +179,10 @@ function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolea
       return !draft.shopping.some((s) => s.food === d.food && s.buy?.text === d.buy)
     case 'pin':
       return !draft.tasks.some((t) => t.id === d.task && t.forms.some((f) => f.children.includes(d.child)))
+    case 'adult-does':
+      return !draft.tasks.some((t) => t.id === d.task)
+    case 'two-sittings':
+      return !draft.recipe.steps.some((s) => s.id === d.after && s.rests)
     case 'clear':
       return !found.some((f) => f.id === d.finding && f.cause === d.cause)
   }

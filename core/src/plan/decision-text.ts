@@ -38,6 +38,10 @@ export function decisionText(d: Decision): string {
       return `got: ${d.food}`
     case 'pin':
       return `pinned: ${nameToken(d.child)}`
+    case 'adult-does':
+      return `an adult does: ${d.task.split('/').at(-1) ?? ''}`
+    case 'two-sittings':
+      return `two sittings, a rest after: ${d.after}`
     case 'clear':
       return `cleared by ${nameToken(d.who)}`
   }

@@ -33,7 +33,12 @@ export type Decision =
       text?: string | undefined
       open?: string[] | undefined
     }
-  | { kind: 'pin'; task: string; child: string }
+  /** A child has a turn of a task; the one of a number where that matters too. */
+  | { kind: 'pin'; task: string; child: string; number?: number | null | undefined }
+  /** An adult does this job, with the children looking on. */
+  | { kind: 'adult-does'; task: string }
+  /** It rests after this step until a later sitting. */
+  | { kind: 'two-sittings'; after: string }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string; at?: string | undefined }
 
 /** As the recipe measures · all in cups and spoons · all on the scale · with any one cup, in parts. */
@@ -75,6 +80,10 @@ export function decisionKey(d: Decision): string {
       return `packet:${d.food}`
     case 'pin':
       return `pin:${d.task}:${d.child}`
+    case 'adult-does':
+      return `adult-does:${d.task}`
+    case 'two-sittings':
+      return d.kind
     case 'clear':
       return `clear:${d.finding}`
   }

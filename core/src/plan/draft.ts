@@ -6,8 +6,10 @@ import type { Recipe } from '../recipe/recipe'
 import type { Making } from './batches'
 import type { Finding } from './finding'
 import type {
+  Background,
   Bowl,
   Check,
+  FillJob,
   HygieneNote,
   Plan,
   SwapSet,
@@ -59,6 +61,8 @@ export interface Dealt extends Scooped {
 }
 export interface Clocked extends Dealt {
   schedule: StepTime[]
+  fill: FillJob[]
+  background: Background[]
   totals: Plan['totals']
 }
 export interface Talked extends Clocked {

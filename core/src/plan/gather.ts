@@ -3,10 +3,8 @@
  */
 import { techniqueOf } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
-import { clockAfter } from '../learn/facts'
-import { PREHEAT_MINUTES } from './clock'
 import type { Gathered, Pass, Talked } from './draft'
-import { finding, type Finding } from './finding'
+import { finding, nameToken, type Finding } from './finding'
 import type { Plan } from './plan'
 import type { PlanRequest } from './request'
 import { shoppingOf } from './shopping'
@@ -46,10 +44,11 @@ function kitOf(draft: Talked): Plan['kit'] {
 
 function aheadOf(draft: Talked): Plan['ahead'] {
   const ahead: Plan['ahead'] = []
-  const oven = draft.schedule.find((s) => s.place === 'oven' || stepUsesOven(s.step, draft))
-  if (oven) {
-    ahead.push({ when: clockAfter(oven.at, 24 * 60 - PREHEAT_MINUTES), says: 'Oven on, an adult.' })
-  }
+  for (const b of draft.background)
+    ahead.push({
+      when: b.sitting === 1 ? b.at : `${b.at}, sitting ${b.sitting}`,
+      says: `${b.says}, ${b.adult ? nameToken(b.adult) : 'an adult'}.`,
+    })
   for (const line of draft.lines) {
     if (line.prep) ahead.push({ when: 'before', says: `${line.name}: ${line.prep}` })
     else if (line.shape)
@@ -61,12 +60,17 @@ function aheadOf(draft: Talked): Plan['ahead'] {
   return ahead.filter((a, i) => ahead.findIndex((b) => b.says === a.says) === i)
 }
 
-const stepUsesOven = (step: string, draft: Talked): boolean =>
-  draft.tasks.some((t) => t.step === step && t.place === 'oven')
+const PLACE_WORDS = {
+  oven: 'an oven',
+  hob: 'a hob',
+  fire: 'a place for a fire',
+  fridge: 'a fridge',
+  freezer: 'a freezer',
+} as const
 
 function missingEquipment(draft: Talked, { kit }: PlanRequest): Finding[] {
   const places = new Set(draft.tasks.map((t) => t.place))
-  return (['oven', 'hob', 'fridge', 'freezer'] as const).flatMap((place) => {
+  return (['oven', 'hob', 'fire', 'fridge', 'freezer'] as const).flatMap((place) => {
     if (!places.has(place) || kit.equipment.includes(place)) return []
     return [
       finding({
@@ -75,7 +79,7 @@ function missingEquipment(draft: Talked, { kit }: PlanRequest): Finding[] {
         grade: 'stop',
         subject: { tool: place },
         touches: [],
-        says: `This recipe needs ${place === 'oven' ? 'an' : 'a'} ${place}, and the room has none.`,
+        says: `This recipe needs ${PLACE_WORDS[place]}, and this setting has none.`,
         because: 'The kit of this setting does not list it.',
         source: 'the Cupboard',
         fixes: [

@@ -4,6 +4,7 @@
  * Sources: allergens.md E2-E3 (FSA, hand-cleaning studies), age-skill-safety.md D3-D4 (FSA, Food Code, USDA, CDC); from
  * memory. The setting's own rules, care plans and local codes come first.
  */
+import { isHot } from '../recipe/recipe'
 import { allergenName } from '../food/allergens'
 import { foodName, isUnknown } from '../food/foods'
 import { APART } from './bowls'
@@ -132,7 +133,7 @@ function afterNotes(
         : 'White and yolk firm, unless the egg carries the national stamp for runny eggs.',
       source: us ? 'FDA, from memory' : 'FSA, NHS, from memory',
     })
-  if (recipe.steps.some((s) => s.tasks.some((t) => t.place === 'oven' || t.place === 'hob')))
+  if (recipe.steps.some((s) => s.tasks.some((t) => isHot(t.place))))
     notes.push({
       when: 'after',
       says: 'Lukewarm before it reaches a child: an adult tests each portion. Hot drinks stay out of the room.',

@@ -2,12 +2,20 @@
  * Changes in the middle, mended without moving others: a child leaves and its turns are dealt out, everything else stays where it
  * is; an adult is called away and another who may lead takes over; it runs late and the rest moves. What is done keeps its ids.
  */
+import { foodBook } from '../food/foods'
+import type { Packet } from '../food/concerns'
 import { clockAfter } from '../learn/facts'
+import { isByChildren, isOnce } from '../recipe/recipe'
+import { background } from './background'
 import { setClock } from './clock'
+import { packetOf } from './decision'
 import { digest } from './digest'
+import { fillJobs } from './fill'
 import { nameToken } from './finding'
 import type { Plan, Task, Turn } from './plan'
+import { evenness, redeal } from './redeal'
 import type { PlanRequest } from './request'
+import { withSittings } from './sittings'
 
 export interface Mended {
   plan: Plan
@@ -39,7 +47,7 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
   const turns = plan.turns.flatMap((turn): Turn[] => {
     const task = tasks.find((t) => t.id === turn.task)
     if (turn.child !== child || done.has(turn.id) || !task) return [turn]
-    if (task.mode === 'EACH') return []
+    if (isOnce(task.mode)) return []
     const heir = [...(able.get(task.id) ?? [])].sort((a, b) => (load.get(a) ?? 0) - (load.get(b) ?? 0))[0]
     if (heir === undefined) {
       orphans.add(task.id)
@@ -49,32 +57,85 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
     gained.set(heir, [...(gained.get(heir) ?? []), task.name])
     return [{ ...turn, child: heir }]
   })
+  const rest = plan.children.map((c) => c.id).filter((c) => c !== child)
+  const dealt = evener(plan, tasks, turns, rest, done, gained)
   const mended = tasks.map((t) => ({
     ...t,
     ...(orphans.has(t.id) && { mode: 'ADULT' as const }),
-    n: t.mode === 'EACH' || t.mode === 'TURNS' ? turns.filter((x) => x.task === t.id).length : t.n,
+    n: isByChildren(t.mode) ? dealt.turns.filter((x) => x.task === t.id).length : t.n,
   }))
   const next = sealed({
     ...plan,
     children: plan.children.filter((c) => c.id !== child),
     bowls: plan.bowls.map((b) => ({ ...b, children: b.children.filter((c) => c !== child) })),
     tasks: mended,
-    turns,
+    turns: dealt.turns,
+    ...(plan.fill && { fill: stillWaiting(plan, dealt.turns, child) }),
     talk: plan.talk.map((t) =>
-      t.child === child ? { ...t, child: askedInstead(t.step, mended, turns) } : t,
+      t.child === child ? { ...t, child: askedInstead(t.step, mended, dealt.turns) } : t,
     ),
-    totals: { ...plan.totals, perChild: perChild(plan, mended, turns, child) },
+    totals: { ...plan.totals, perChild: perChild(plan, mended, dealt.turns, child) },
   })
   return {
     plan: next,
     says: [
-      ...[...gained].map(([id, jobs]) => `${nameToken(id)} takes over: ${[...new Set(jobs)].join(', ')}.`),
+      ...dealt.says,
       ...[...orphans].map((id) => `${tasks.find((t) => t.id === id)?.name ?? ''}: an adult does the rest.`),
-      gained.size === 0 && orphans.size === 0
+      dealt.says.length === 0 && orphans.size === 0
         ? 'Nobody else is touched.'
         : 'All others keep their jobs and times.',
     ],
   }
+}
+
+/**
+ * The first rung: the leaver's turns to those with least. Where that is less even than it could be, the second: all turns still to
+ * come dealt anew, each staying with its child if that is as even.
+ */
+function evener(
+  plan: Plan,
+  tasks: readonly Task[],
+  first: readonly Turn[],
+  rest: readonly string[],
+  done: ReadonlySet<string>,
+  gained: ReadonlyMap<string, string[]>,
+): { turns: Turn[]; says: string[] } {
+  const takes = (id: string, jobs: readonly string[]): string =>
+    `${nameToken(id)} takes over: ${[...new Set(jobs)].join(', ')}.`
+  const simple = { turns: [...first], says: [...gained].map(([id, jobs]) => takes(id, jobs)) }
+  const second = redeal(tasks, first, rest, (t) => done.has(t.id))
+  // What was as uneven before is not taken up now: only what the leaving made worse.
+  const before = spreadOf(plan.turns, rest)
+  if (spreadOf(first, rest) <= Math.max(1, before) || evenness(first, rest) <= second.sumsq) return simple
+  const was = new Map(plan.turns.map((t) => [t.id, t.child]))
+  const nameOf = new Map(tasks.map((t) => [t.id, t.name]))
+  const moves = new Map<string, string[]>()
+  for (const t of second.turns)
+    if (was.get(t.id) !== t.child)
+      moves.set(t.child, [...(moves.get(t.child) ?? []), nameOf.get(t.task) ?? ''])
+  return { turns: second.turns, says: [...moves].map(([id, jobs]) => takes(id, jobs)) }
+}
+
+/** Jobs for waiting of those who are still here, and who have not been given a turn at that time. */
+function stillWaiting(plan: Plan, turns: readonly Turn[], gone: string): NonNullable<Plan['fill']> {
+  const stepOf = new Map(plan.tasks.map((t) => [t.id, t.step]))
+  const sittingOf = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
+  return (plan.fill ?? []).filter(
+    (f) =>
+      f.child !== gone &&
+      !turns.some(
+        (t) =>
+          t.child === f.child &&
+          t.start < f.end &&
+          f.start < t.end &&
+          sittingOf.get(stepOf.get(t.task) ?? '') === f.sitting,
+      ),
+  )
+}
+
+const spreadOf = (turns: readonly Turn[], children: readonly string[]): number => {
+  const counts = children.map((c) => turns.filter((t) => t.child === c).length)
+  return Math.max(...counts) - Math.min(...counts)
 }
 
 const without = (task: Task, child: string): Task => ({
@@ -138,7 +199,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
   const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) as string } : t))
   const set = setClock(
     {
-      steps: request.recipe.steps,
+      steps: withSittings(request.recipe, request.decisions).steps,
       people: plan.children.map((c) => ({ id: c.id, age: c.months })),
       bowls: plan.bowls,
       tasks,
@@ -146,11 +207,11 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
     },
     { ...request, adults: left },
   )
+  const waiting = waitingAnew(plan, set, { ...request, adults: left })
   return {
     plan: sealed({
       ...plan,
       adults: left.map((a) => a.id),
-      tasks,
       watch: plan.watch.map((w) => {
         // Who stands beside is said by name: by the name of the one who takes over.
         const task = tasks.find(
@@ -159,6 +220,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
         return task ? { ...w, says: w.says.replaceAll(nameToken(adult), nameToken(task.adult ?? adult)) } : w
       }),
       ...set,
+      ...waiting,
     }),
     says: [
       ...[...takes].map(([id, steps]) => `${nameToken(id)} takes over: ${[...steps].join(', ')}.`),
@@ -166,6 +228,29 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
         ? `It still ends at ${plan.totals.endsAt}.`
         : `It ends at ${set.totals.endsAt} instead of ${plan.totals.endsAt}.`,
     ],
+  }
+}
+
+/** Jobs for waiting and what is to be got ready, for the new times. */
+function waitingAnew(
+  plan: Plan,
+  set: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
+  request: PlanRequest,
+): Pick<Plan, 'fill' | 'background'> {
+  const people = plan.children.flatMap((c) => {
+    const child = request.children.find((x) => x.id === c.id)
+    return child ? [{ ...child, age: c.months }] : []
+  })
+  const packets = new Map(
+    request.decisions.flatMap((d): [string, Packet][] =>
+      d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
+    ),
+  )
+  const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
+  const recipe = withSittings(request.recipe, request.decisions)
+  return {
+    fill: fillJobs(draft, request).fill,
+    background: background(recipe, set.schedule, set.tasks, request.adults, request.session.start),
   }
 }
 
@@ -192,6 +277,20 @@ export function runsLate(plan: Plan, step: string, minutes: number): Mend {
             ? { ...s, start: s.start + seconds, at: clockAfter(s.at, minutes) }
             : s,
       ),
+      tasks: plan.tasks.map((t) =>
+        later.has(t.step) && t.start !== undefined && t.end !== undefined
+          ? { ...t, start: t.start + seconds, end: t.end + seconds }
+          : t,
+      ),
+      ...(plan.fill && {
+        fill: plan.fill.map((f) =>
+          later.has(f.step) ? { ...f, start: f.start + seconds, end: f.end + seconds } : f,
+        ),
+      }),
+      ...(plan.background && {
+        // What is on stays on: it is only ready for longer.
+        background: plan.background.map((b) => (later.has(b.step) ? { ...b, ready: b.ready + seconds } : b)),
+      }),
       turns: plan.turns.map((t) =>
         later.has(stepOf.get(t.task) ?? '') ? { ...t, start: t.start + seconds, end: t.end + seconds } : t,
       ),

@@ -93,11 +93,18 @@ export interface Task {
   handles: string[]
   forms: TaskForm[]
   barred: { child: string; why: string }[]
+  /** What a child does instead that takes no part. */
+  instead?: { child: string; job: string }[]
+  /** STATION: the children at it in each round. */
+  rounds?: string[][]
   mode: Mode
   /** Turns, places or 1. */
   n: number
   seconds: number
   place: Place
+  /** From its first to its last op, seconds from the start of its sitting. Not there in plans of an earlier version. */
+  start?: number
+  end?: number
   hazard?: 'heat' | 'blade'
   /** The adult who does it (ADULT) or stands beside (blade, heat, beside). */
   adult?: string
@@ -110,10 +117,44 @@ export interface Turn {
   task: string
   number: number
   measure?: string
+  /** At a station: in which round, from 0. */
+  round?: number
   child: string
   /** Seconds from the start of the session. */
   start: number
   end: number
+}
+
+/** A job for a child that would wait. Seconds from the start of its sitting. */
+export interface FillJob {
+  child: string
+  step: string
+  sitting: number
+  job: string
+  says: string
+  /** Other jobs that would do as well: offered, not pressed. */
+  or: string[]
+  /** Belongs to clearing up. */
+  clears?: true
+  /** The adult who stands beside. */
+  adult?: string
+  start: number
+  end: number
+}
+
+/** An adult's work before a step: the oven that heats up, sticks that soak. */
+export interface Background {
+  says: string
+  step: string
+  sitting: number
+  adult?: string
+  /** Seconds from the start of the sitting; less than 0: before it. */
+  start: number
+  /** The work itself; ready when the step begins. */
+  seconds: number
+  ready: number
+  /** Clock time, `HH:MM`. */
+  at: string
 }
 
 export interface StepTime {
@@ -193,6 +234,9 @@ export interface Plan {
   tasks: Task[]
   turns: Turn[]
   schedule: StepTime[]
+  /** Jobs for those who would wait. Not there in plans of an earlier version; nor is what an adult gets ready. */
+  fill?: FillJob[]
+  background?: Background[]
   talk: StepTalk[]
   watch: WatchNote[]
   kit: { measures: string[]; tools: string[]; equipment: string[] }
@@ -212,7 +256,20 @@ export interface Plan {
     /** Nobody can be quicker than this, step by step with these adults; and why. Not there in plans of an earlier version. */
     bound?: { seconds: number; cause: string }
     sittings: number
-    perChild: { child: string; turns: number; jobs: number; longestWait: number }[]
+    perChild: {
+      child: string
+      turns: number
+      jobs: number
+      longestWait: number
+      idle?: number
+      idleFilled?: number
+    }[]
+    /** Seconds for things that go slower than planned: shown, not hidden in the times. */
+    buffer?: number
+    /** Clearing up after the end, where no wait was there for it. */
+    clearUp?: { start: number; end: number }
+    /** What stands longer than it may, and how long. */
+    standing?: { step: string; bowl: string; seconds: number; most: number }[]
   }
   /** Decisions whose subject is gone: kept, without effect. */
   idle: Decision[]

@@ -1,6 +1,7 @@
 /** Everything a plan is derived from. Children are ids: a nickname is filled in where it is shown. */
 import type { Measure } from '../amount/scoops'
-import type { Country } from '../craft/ratios'
+import type { HouseTechnique } from '../craft/house'
+import type { Country, RatioRow } from '../craft/ratios'
 import type { Skills } from '../craft/skills'
 import type { KnifeRule } from '../craft/techniques'
 import type { Concern } from '../food/concerns'
@@ -28,6 +29,10 @@ export interface PlanChild {
   needs: Need[]
   /** How each technique was last seen, from the record; nothing where it never was. */
   skills?: Skills
+  /** The day on which each technique was last done, `YYYY-MM-DD`; nothing where it never was. */
+  lately?: Record<string, string>
+  /** Techniques that the child's own plan leaves out. It only ever takes away. */
+  limits?: string[]
 }
 
 export interface PlanAdult {
@@ -44,6 +49,8 @@ export interface Kit {
   sinkPlaces?: number | undefined
   /** Trays that the oven holds at once; one where it is not said. */
   trays?: number | undefined
+  /** Tools of which there are only so many; others are there for everyone. */
+  tools?: { tool: string; count: number }[] | undefined
 }
 
 export interface HouseRules {
@@ -53,6 +60,12 @@ export interface HouseRules {
   /** Children to a bowl where the group is split. */
   groupSize: number
   knives: KnifeRule
+  /** Ages and tools of techniques that the setting moved. */
+  techniques?: HouseTechnique[] | undefined
+  /** Techniques that everybody should come to this week. */
+  week?: string[] | undefined
+  /** The setting's own adult ratios, instead of the country's. */
+  ratios?: RatioRow[] | undefined
   /** The most scoops anyone should have to count for one line. */
   maxScoops: number
   /** Diets that the setting made itself. */

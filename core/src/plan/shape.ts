@@ -8,6 +8,7 @@ import { ageText } from '../craft/ages'
 import { PREPARATIONS, shapeBreach } from '../food/choking'
 import { isUnknown } from '../food/foods'
 import { advise } from '../recipe/advice'
+import { isHot } from '../recipe/recipe'
 import { hygieneOf, rawKind } from './hygiene'
 import type { Adapted, Pass, Shaped } from './draft'
 import { finding, nameToken, type Finding, type Fix } from './finding'
@@ -79,7 +80,7 @@ function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
   const rawFoods = new Set<string>()
   const notes: WatchNote[] = []
   for (const step of recipe.steps) {
-    if (step.tasks.some((t) => t.place === 'oven' || t.place === 'hob')) break
+    if (step.tasks.some((t) => isHot(t.place))) break
     for (const use of step.uses) {
       for (const line of lines.filter((l) => l.line === use.line)) {
         const food = foods.of(line.food)
@@ -122,7 +123,7 @@ function heatNotes({ recipe, lines }: Adapted): WatchNote[] {
       })
       break
     }
-    hot ||= step.tasks.some((t) => t.place === 'oven' || t.place === 'hob')
+    hot ||= step.tasks.some((t) => isHot(t.place))
   }
   return notes
 }
@@ -179,7 +180,7 @@ function sugarFindings(draft: Adapted): Finding[] {
 }
 
 const recipeIsHeated = (steps: Adapted['recipe']['steps']): boolean =>
-  steps.some((s) => s.tasks.some((t) => t.place === 'oven' || t.place === 'hob'))
+  steps.some((s) => s.tasks.some((t) => isHot(t.place)))
 
 function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[] {
   const have = adults.length
@@ -188,6 +189,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
       ? adultsNeeded(
           draft.people.map((p) => p.age),
           rules.country,
+          rules.ratios,
         )
       : 1
   if (have >= needed) return []
@@ -202,8 +204,10 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
         have === 0
           ? 'No adult is in this session.'
           : `${draft.people.length} children of these ages need ${needed} adults; ${have} ${have === 1 ? 'is' : 'are'} here.`,
-      because: 'The least number of adults by published minimum. Cooking usually wants more.',
-      source: RATIO_SOURCE[rules.country],
+      because: rules.ratios?.length
+        ? 'The least number of adults by the rule of this setting. Cooking usually wants more.'
+        : 'The least number of adults by published minimum. Cooking usually wants more.',
+      source: rules.ratios?.length ? 'the rule of this setting' : RATIO_SOURCE[rules.country],
       fixes: [
         { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
         { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },

@@ -1,26 +1,35 @@
 /**
- * Pass 4, split: steps into tasks, bowl by bowl; each task in the form that each child can do; who may take part.
- *
- * Does little yet: the tasks are the recipe's own; a child who is not there yet, or who must not touch what the task
- * handles, is barred from it with the reason, and gets turns in other tasks. Neighbour jobs are named, not planned.
+ * Pass 4, split: steps into tasks, bowl by bowl; each task in the form that each child can do; who may take part. A child who is
+ * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
+ * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
 import { ratio } from '../amount/ratio'
-import { formFor, techniqueOf, type Technique } from '../craft/techniques'
-import { allergenName } from '../food/allergens'
-import { barsHandling, meet } from '../food/concerns'
-import type { RecipeStep, RecipeTask } from '../recipe/recipe'
-import type { Pass, Person, Portioned, Split } from './draft'
+import { techniqueIn } from '../craft/house'
+import { techniqueOf, type Technique } from '../craft/techniques'
+import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../recipe/recipe'
+import { adultFor } from './adult-for'
+import { isTogether } from './clock-ops'
+import type { Pass, Portioned, Split } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import { rawKind } from './hygiene'
-import type { Bowl, PlanLine, Task, TaskForm, WatchNote } from './plan'
+import { partake } from './partake'
+import type { Bowl, PlanLine, Task, WatchNote } from './plan'
 import type { PlanRequest } from './request'
+import { setStations } from './stations'
 
 export const split: Pass<Portioned, Split> = (draft, request) => {
-  const tasks = draft.bowls.flatMap((bowl, index) =>
-    draft.recipe.steps.flatMap((step) => stepTasks(step, bowl, index, draft, request)),
+  const set = draft.bowls.flatMap((bowl, index) =>
+    draft.recipe.steps.map((step) =>
+      setStations(step, stepTasks(step, bowl, index, draft, request), bowl, draft.people, request),
+    ),
   )
+  const tasks = set.flatMap((s) => s.tasks)
   const watch = [...draft.watch, ...hazardNotes(tasks), ...barredNotes(tasks)]
-  return { draft: { ...draft, tasks, watch }, findings: hazardFindings(draft, tasks, request) }
+  const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
+  return {
+    draft: { ...draft, tasks, watch },
+    findings: [...hazardFindings(draft, tasks, request), ...apart.values()],
+  }
 }
 
 function stepTasks(
@@ -34,7 +43,7 @@ function stepTasks(
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
   return [...washing, ...step.tasks].flatMap((task) => {
-    const technique = techniqueOf(task.technique)
+    const technique = techniqueIn(task.technique, request.rules.techniques)
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
     return lines.map((line) =>
@@ -84,21 +93,27 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
   const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
-  const { forms, barred } = partake(crew, technique, handles, draft, request)
+  const { forms, barred, instead } = partake(crew, technique, handles, draft, request)
   const able = forms.reduce((n, f) => n + f.children.length, 0)
-  const byChildren = task.mode === 'EACH' || task.mode === 'TURNS'
-  const mode = byChildren && able === 0 ? 'ADULT' : task.mode
-  const adult = chooseAdult(technique, index, request)
-  return {
+  const byChildren = isByChildren(task.mode)
+  const id = [
+    bowl.id,
+    step.id,
     // One technique may stand in a step twice: the adult's or the waiting part of it carries its mode.
-    id: [
-      bowl.id,
-      step.id,
-      byChildren ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`,
-      line?.id,
-    ]
-      .filter(Boolean)
-      .join('/'),
+    byChildren ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`,
+    line?.id,
+  ]
+    .filter(Boolean)
+    .join('/')
+  const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)
+  const mode = byChildren && (able === 0 || byAdult) ? 'ADULT' : task.mode
+  const beside = technique.hazard !== undefined || forms.some((f) => f.supervision === 'B')
+  const adult =
+    mode === 'ADULT' || mode === 'WAIT' || beside
+      ? adultFor(technique, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request)
+      : undefined
+  return {
+    id,
     step: step.id,
     bowl: bowl.id,
     technique: technique.id,
@@ -107,9 +122,10 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     handles,
     forms: byChildren && mode !== 'ADULT' ? forms : [],
     barred: byChildren ? barred : [],
+    ...(byChildren && mode !== 'ADULT' && instead.length > 0 && { instead }),
     mode,
-    n: mode === 'EACH' ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
-    seconds: ovenSeconds(task, draft),
+    n: isOnce(mode) ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
+    seconds: byAdult ? adultSeconds(task, able, used.length) : ovenSeconds(task, draft),
     place: task.place ?? 'table',
     ...(technique.hazard && task.mode !== 'WAIT' && { hazard: technique.hazard }),
     ...(adult && { adult }),
@@ -117,65 +133,15 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   }
 }
 
+/** An adult alone does a shared job in about half of the children's time. Source: common practice. */
+const adultSeconds = (task: RecipeTask, able: number, lines: number): number =>
+  Math.max(10, Math.round((task.seconds * (task.turns ?? Math.max(able, task.measures ? 2 * lines : 0))) / 2))
+
 /** In the oven it takes as long as all the oven loads together. */
 const ovenSeconds = (task: RecipeTask, { making }: Portioned): number =>
   task.mode === 'WAIT' && task.place === 'oven' && making.oven
     ? Math.round(ratio(making.oven.minutes).mul(60).valueOf())
     : task.seconds
-
-/** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
-function partake(
-  crew: Person[],
-  technique: Technique,
-  handles: string[],
-  draft: Portioned,
-  request: PlanRequest,
-) {
-  const forms = new Map<string, TaskForm>()
-  const barred: Task['barred'] = []
-  for (const child of crew) {
-    const touch = forbiddenTouch(child, handles, draft)
-    const form = formFor(technique, child.age, request.rules.knives)
-    if (touch) barred.push({ child: child.id, why: `does not touch ${touch}` })
-    else if (form.kind !== 'do') barred.push({ child: child.id, why: `${technique.name}: ${form.why}` })
-    else {
-      const key = `${form.tool}/${form.code}/${form.perAdult}`
-      const same = forms.get(key)
-      if (same) same.children.push(child.id)
-      else
-        forms.set(key, {
-          technique: technique.id,
-          name: technique.name,
-          tool: form.tool,
-          children: [child.id],
-          supervision: form.code,
-          perAdult: form.perAdult,
-        })
-    }
-  }
-  return { forms: [...forms.values()], barred }
-}
-
-function forbiddenTouch(
-  child: Person,
-  handles: readonly string[],
-  { foods, packets }: Portioned,
-): string | null {
-  for (const id of handles) {
-    const food = foods.of(id)
-    const concern = child.concerns.find((c) => barsHandling(meet(c.allergen, food, packets.get(id)), c))
-    if (concern) return `${food.name} (${allergenName(concern.allergen)})`
-  }
-  return null
-}
-
-/** The adult for a bowl; heat and blades go to one who leads them. */
-function chooseAdult(technique: Technique, bowlIndex: number, { adults }: PlanRequest): string | undefined {
-  const wanted = technique.hazard === 'heat' ? 'heat' : technique.hazard === 'blade' ? 'knives' : null
-  const own = adults[bowlIndex % Math.max(1, adults.length)]
-  if (!wanted || own?.leads.includes(wanted)) return own?.id
-  return adults.find((a) => a.leads.includes(wanted))?.id
-}
 
 const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
 

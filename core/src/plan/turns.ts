@@ -3,9 +3,10 @@
  * does anyway counted in; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
  * order within a task: who has most left to do, then who has waited longest, then round the table.
  */
-import { fitOf } from '../craft/skills'
-import { techniqueOf } from '../craft/techniques'
+import { fitOf, turnCost } from '../craft/skills'
+import { techniqueIn } from '../craft/house'
 import type { Dealt, Pass, Scooped } from './draft'
+import { isOnce } from '../recipe/recipe'
 import { finding, nameToken, type Finding } from './finding'
 import { deal, type DealTask } from './jobs/deal'
 import type { Task, Turn } from './plan'
@@ -20,11 +21,12 @@ export const turns: Pass<Scooped, Dealt> = (draft, request) => {
   const done: Turn[] = []
   let round = 0
   for (const task of draft.tasks) {
-    if (task.mode === 'EACH') able(task).forEach((child, i) => done.push(turnOf(task, i, child)))
+    if (isOnce(task.mode)) done.push(...onceEach(task))
     const mine = counts.get(task.id)
     if (!mine) continue
     round += 1
-    inOrder(task, mine, pinned(task, request), last, round).forEach((child, i) => {
+    const order = placed(task, inOrder(task, mine, pinned(task, request), last, round), request)
+    order.forEach((child, i) => {
       last.set(child, done.length)
       done.push(turnOf(task, i, child))
     })
@@ -33,6 +35,14 @@ export const turns: Pass<Scooped, Dealt> = (draft, request) => {
   for (const mine of counts.values()) for (const [id, n] of mine) total.set(id, (total.get(id) ?? 0) + n)
   return { draft: { ...draft, turns: done }, findings: evenness(draft, total) }
 }
+
+/** Everybody once: all together, or at a station round by round. */
+const onceEach = (task: Task): Turn[] =>
+  task.rounds
+    ? task.rounds
+        .flatMap((children, round) => children.map((child) => ({ child, round })))
+        .map(({ child, round }, i) => ({ ...turnOf(task, i, child), round }))
+    : able(task).map((child, i) => turnOf(task, i, child))
 
 const able = (task: Task): string[] => task.forms.flatMap((f) => f.children)
 
@@ -50,14 +60,14 @@ function dealt(
 ): Map<string, Map<string, number>> {
   const at = new Map(children.map((id, i) => [id, i]))
   const people = new Map(draft.people.map((p) => [p.id, p]))
-  const base = children.map(
-    (id) => draft.tasks.filter((t) => t.mode === 'EACH' && able(t).includes(id)).length,
-  )
+  const base = children.map((id) => draft.tasks.filter((t) => isOnce(t.mode) && able(t).includes(id)).length)
   const tasks = shared.map((task): DealTask => {
     const list = able(task)
     const pins = pinned(task, request)
     for (const pin of pins) base[at.get(pin) ?? 0] = (base[at.get(pin) ?? 0] ?? 0) + 1
-    const overseen = techniqueOf(task.technique)?.supervision.find((s) => s.code === 'B')?.below ?? 0
+    const overseen =
+      techniqueIn(task.technique, request.rules.techniques)?.supervision.find((s) => s.code === 'B')?.below ??
+      0
     const fits = list.map((id) => {
       const person = people.get(id)
       const beside = task.forms.some((f) => f.supervision === 'B' && f.children.includes(id))
@@ -67,7 +77,11 @@ function dealt(
       n: task.n - pins.length,
       el: list.map((id) => at.get(id) ?? 0),
       cap: Math.ceil(task.n / list.length),
-      cost: fits.map((f) => f.cost),
+      cost: fits.map((f, j) => {
+        const last = people.get(list[j] ?? '')?.lately?.[task.technique]
+        const ofWeek = request.rules.week?.includes(task.technique) ?? false
+        return turnCost(f, last, request.session.date, ofWeek)
+      }),
       easy: fits.map((f) => f.easy),
     }
   })
@@ -118,6 +132,21 @@ function inOrder(
   return order
 }
 
+/** A turn pinned to its number changes places with whoever would have had it. */
+function placed(task: Task, order: string[], { decisions }: PlanRequest): string[] {
+  const out = [...order]
+  for (const d of decisions) {
+    if (d.kind !== 'pin' || d.task !== task.id || d.number == null) continue
+    const to = Math.min(d.number, out.length) - 1
+    const from = out.indexOf(d.child)
+    const other = out[to]
+    if (from < 0 || other === undefined || other === d.child) continue
+    out[from] = other
+    out[to] = d.child
+  }
+  return out
+}
+
 function turnOf(task: Task, index: number, child: string): Turn {
   const measure = task.measured && scoopsOf(task.measured)[index]?.measure
   return {
@@ -139,7 +168,7 @@ const span = (counts: readonly number[]): string => {
 function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[] {
   const counts = [...total.values()]
   const all = [...total].map(
-    ([id, n]) => n + draft.tasks.filter((t) => t.mode === 'EACH' && able(t).includes(id)).length,
+    ([id, n]) => n + draft.tasks.filter((t) => isOnce(t.mode) && able(t).includes(id)).length,
   )
   const least = Math.min(...counts)
   const most = Math.max(...counts)

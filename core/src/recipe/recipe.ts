@@ -66,12 +66,19 @@ export interface RecipeLine {
   optional?: boolean
 }
 
-/** EACH child does it · TURNS of a shared task · an ADULT does it · WAIT. */
-export const MODES = ['EACH', 'TURNS', 'ADULT', 'WAIT'] as const
+/** EACH child does it · TURNS of a shared task · STATIONs side by side, the children move on · an ADULT does it · WAIT. */
+export const MODES = ['EACH', 'TURNS', 'STATION', 'ADULT', 'WAIT'] as const
 export type Mode = (typeof MODES)[number]
+/** A job that every child does once: at the same time as the others, or when it comes to that station. */
+export const isOnce = (mode: Mode): boolean => mode === 'EACH' || mode === 'STATION'
+/** A job of children, not of an adult and not a wait. */
+export const isByChildren = (mode: Mode): boolean => isOnce(mode) || mode === 'TURNS'
 
-export const PLACES = ['table', 'sink', 'hob', 'oven', 'fridge', 'freezer'] as const
+export const PLACES = ['table', 'sink', 'hob', 'oven', 'fire', 'fridge', 'freezer'] as const
 export type Place = (typeof PLACES)[number]
+/** Food gets hot there. */
+export const isHot = (place: Place | undefined): boolean =>
+  place === 'oven' || place === 'hob' || place === 'fire'
 
 export interface RecipeTask {
   technique: string
@@ -98,6 +105,25 @@ export interface RecipeStep {
   says?: string
   /** The step is done at a later sitting (after a night in the fridge). */
   nextSitting?: boolean
+  /**
+   * What the step before made (or the step `since`) must not stand longer than so many seconds before this one begins: a dough
+   * with soda in it, a hot soup.
+   */
+  soon?: { seconds: number; why: string; since?: string | undefined } | undefined
+  /** After this step it may rest until a later sitting: how, in words, and how many seconds at least. */
+  rests?: { how: string; seconds: number; place: 'fridge' | 'freezer' | 'table' } | undefined
+}
+
+/** Work of an adult that has to be done before a step begins: an oven that heats up, sticks that soak, charcoal that glows. */
+export interface Ahead {
+  says: string
+  /** The step that needs it. */
+  step: string
+  /** From the end of the adult's work until it is ready, whole minutes. */
+  minutes: number
+  /** The adult's own work, seconds. */
+  seconds: number
+  heat?: boolean | undefined
 }
 
 export interface Recipe {
@@ -125,4 +151,6 @@ export interface Recipe {
   storage: string
   lines: RecipeLine[]
   steps: RecipeStep[]
+  /** Beside the oven's heating up, which Lea knows by itself. */
+  ahead?: Ahead[] | undefined
 }

@@ -7,6 +7,8 @@ import oats from '../../data/recipes/overnight-oats-pear.json'
 import jars from '../../data/recipes/couscous-jars.json'
 import cornbread from '../../data/recipes/cornbread-squares.json'
 import dip from '../../data/recipes/beetroot-bean-dip.json'
+import crackers from '../../data/recipes/seeded-crackers.json'
+import hotpot from '../../data/recipes/embers-hot-pot.json'
 import type { Recipe } from './recipe'
 
 export const SHIPPED_RECIPES: readonly Recipe[] = [
@@ -18,4 +20,6 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   jars,
   cornbread,
   dip,
+  crackers,
+  hotpot,
 ] as Recipe[]

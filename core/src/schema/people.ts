@@ -1,5 +1,6 @@
 /** Children, guests and adults as they cross a boundary. */
 import * as yup from 'yup'
+import { TECHNIQUES } from '../craft/techniques'
 import { LEVELS } from '../food/concerns'
 import { dietSchema } from './diet'
 import { LANGUAGES } from '../learn/words'
@@ -21,6 +22,16 @@ const profile = {
   hand: yup.string<'left' | 'right'>().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
   needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', NEEDS.length),
   carePlan: line('Care plan', 600).optional(),
+  limits: listOf(
+    oneOf(
+      TECHNIQUES.map((t) => t.id),
+      'Technique',
+    ),
+    'Techniques left out',
+    TECHNIQUES.length,
+  )
+    .optional()
+    .default(undefined),
   /** The child's place mat: weave and colour. The server gives the first one that is free. */
   mat: yup.number().integer('Mat must be a whole number').min(0).max(999).optional(),
 }

@@ -4,6 +4,7 @@ import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { MODES, PLACES, ROLES } from '../recipe/recipe'
 import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
+import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
 import { amount, id, line, listOf, oneOf, required, whole } from './text'
 
@@ -50,6 +51,34 @@ export const stepSchema = yup
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
     nextSitting: yup.boolean().optional(),
+    soon: yup
+      .object({
+        seconds,
+        why: required('Why it must not stand', 200),
+        since: id('Step id').notRequired().default(undefined),
+      })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+    rests: yup
+      .object({
+        how: required('How it rests', 120),
+        seconds,
+        place: oneOf(['fridge', 'freezer', 'table'] as const, 'Where it rests'),
+      })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
+  })
+  .noUnknown()
+
+const aheadSchema = yup
+  .object({
+    says: required('What is done ahead', 120),
+    step: id('Step id'),
+    minutes: whole('Minutes until it is ready', 0, 24 * 60),
+    seconds: whole('Seconds of work', 5, 3600),
+    heat: yup.boolean().optional(),
   })
   .noUnknown()
 
@@ -89,6 +118,7 @@ export const recipeSchema = yup
     steps: listOf(stepSchema, 'Steps', 40).test('ids', 'Two steps have the same id', (l) =>
       unique((l ?? []).map((x) => x.id)),
     ),
+    ahead: listOf(aheadSchema, 'Ahead', 8).optional().default(undefined),
   })
   .noUnknown()
   .test('uses', '', (recipe, context) => {
@@ -102,6 +132,13 @@ export const recipeSchema = yup
         })
       }
     }
+    const steps = new Set(recipe.steps.map((s) => s.id))
+    const lost = recipe.ahead?.find((a) => !steps.has(a.step))
+    if (lost)
+      return context.createError({
+        path: 'ahead',
+        message: `'${lost.says}' is for a step that is not there: ${lost.step}`,
+      })
     return true
   })
 
@@ -141,6 +178,13 @@ export const kitSchema = yup
     equipment: listOf(required('Equipment', 40), 'Equipment', 40),
     trays: whole('Trays at once', 1, 12).notRequired(),
     sinkPlaces: whole('Places at the sink', 1, 12).notRequired(),
+    tools: listOf(
+      yup.object({ tool: required('Tool', 120), count: whole('How many', 1, 50) }).noUnknown(),
+      'Tools',
+      60,
+    )
+      .optional()
+      .default(undefined),
   })
   .noUnknown()
 
@@ -151,6 +195,18 @@ export const rulesSchema = yup
     grouping: oneOf(['together', 'groups'] as const, 'Grouping'),
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
+    techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),
+    ratios: ratiosSchema.optional().default(undefined),
+    week: listOf(
+      oneOf(
+        TECHNIQUES.map((t) => t.id),
+        'Technique',
+      ),
+      'Techniques of the week',
+      12,
+    )
+      .optional()
+      .default(undefined),
     maxScoops: whole('Most scoops', 1, 60),
     measuring: measuringSchema.optional(),
     eggSize: eggSizeSchema.optional(),

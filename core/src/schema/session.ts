@@ -4,6 +4,7 @@ import { HOWS, type How } from '../craft/skills'
 import { TECHNIQUES } from '../craft/techniques'
 import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
+import type { RestChange } from '../plan/rest'
 import { cupboardSchema, makeSchema, measuringSchema, waysSchema } from './amounts'
 import { dietSchema } from './diet'
 import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
@@ -38,7 +39,13 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
     text: line('Text of the packet', 6000).optional(),
     open: listOf(line('Word', 200), 'Words to ask about', 200).optional().default(undefined),
   }),
-  pin: yup.object({ task: required('Task', 200), child: id('Child') }),
+  pin: yup.object({
+    task: required('Task', 200),
+    child: id('Child'),
+    number: whole('Turn', 1, 500).notRequired(),
+  }),
+  'adult-does': yup.object({ task: required('Task', 200) }),
+  'two-sittings': yup.object({ after: id('Step') }),
   clear: yup.object({
     finding: required('Finding', 200),
     cause: required('Cause', 40),
@@ -136,22 +143,55 @@ export const eventSchema = yup
   .noUnknown()
 export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()
 
+const turnsDone = listOf(required('Turn', 300), 'Turns done', 5000)
 const mendParts = {
-  left: yup.object({ child: id('Child'), done: listOf(required('Turn', 300), 'Turns done', 5000) }),
+  left: yup.object({ child: id('Child'), done: turnsDone }),
   away: yup.object({ adult: id('Adult'), step: required('Step', 120) }),
   late: yup.object({ step: required('Step', 120), minutes: whole('Minutes', 1, 120) }),
+  broken: yup.object({ measure: id('Measure'), done: turnsDone }),
+  shorten: yup.object({
+    step: required('Step', 120),
+    done: turnsDone,
+    change: yup
+      .object({
+        do: oneOf(['few-scoops', 'adult-does'] as const, 'Change of the rest'),
+        step: line('Step', 120).optional(),
+        technique: line('Technique', 60).optional(),
+      })
+      .noUnknown()
+      .test('whole', 'An adult does which step and technique?', (c) =>
+        c.do === 'few-scoops' ? true : Boolean(c.step && c.technique),
+      ),
+  }),
 }
 /** A change in the middle of cooking. */
 export const mendSchema = yup.lazy((value: unknown) => {
   const kind = (value as { kind?: keyof typeof mendParts } | null)?.kind
   const parts: yup.ObjectSchema<object> =
     kind && Object.hasOwn(mendParts, kind) ? mendParts[kind] : yup.object({})
-  return parts.shape({ kind: oneOf(['left', 'away', 'late'] as const, 'Change') }).noUnknown()
+  return parts
+    .shape({ kind: oneOf(['left', 'away', 'late', 'broken', 'shorten'] as const, 'Change') })
+    .noUnknown()
 })
 export type MendInput =
   | { kind: 'left'; child: string; done: string[] }
   | { kind: 'away'; adult: string; step: string }
   | { kind: 'late'; step: string; minutes: number }
+  | { kind: 'broken'; measure: string; done: string[] }
+  | { kind: 'shorten'; step: string; done: string[]; change: RestChange }
+
+/** Small groups one after another: who, and when. */
+export const rotationSchema = yup
+  .object({
+    groups: listOf(
+      yup.object({ start: clockTime('Start'), children: ids('Children', MAX_CHILDREN) }).noUnknown(),
+      'Groups',
+      12,
+      2,
+    ),
+  })
+  .noUnknown()
+export type RotationInput = yup.InferType<typeof rotationSchema>
 
 /** Technique id -> how it was last seen. Its keys are not stripped: they are checked one by one. */
 const skillsSchema = yup
@@ -161,6 +201,16 @@ const skillsSchema = yup
       ? true
       : typeof value === 'object' &&
         Object.values(value).every((how) => (HOWS as readonly unknown[]).includes(how)),
+  )
+
+/** Technique id -> the day on which it was last done. */
+const latelySchema = yup
+  .mixed<Record<string, string>>()
+  .test('lately', 'What was done lately must say the day of each technique', (value) =>
+    value === undefined || value === null
+      ? true
+      : typeof value === 'object' &&
+        Object.values(value).every((day) => typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day)),
   )
 
 const planChild = yup
@@ -181,6 +231,10 @@ const planChild = yup
     carePlan: yup.boolean().optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
+    lately: latelySchema.optional(),
+    limits: listOf(line('Technique', 60), 'Techniques left out', TECHNIQUES.length)
+      .optional()
+      .default(undefined),
   })
   .test(
     'age',

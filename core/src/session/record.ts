@@ -73,6 +73,22 @@ export function skillsOf(child: string, past: readonly PastSession[]): Record<st
   return skills
 }
 
+/** The day on which a child last did each technique: turns that were tapped, over all its sessions. */
+export function latelyOf(child: string, past: readonly PastSession[]): Record<string, string> {
+  const days: Record<string, string> = {}
+  for (const one of past) {
+    const did = replay(one.events).turns
+    const techniqueOfTask = new Map(one.plan.tasks.map((t) => [t.id, t.technique]))
+    for (const turn of one.plan.turns) {
+      const tapped = did[turn.id]
+      const technique = techniqueOfTask.get(turn.task)
+      if (!tapped || tapped.skipped || tapped.child !== child || technique === undefined) continue
+      if ((days[technique] ?? '') < one.date) days[technique] = one.date
+    }
+  }
+  return days
+}
+
 export interface ChildRecord {
   /** As last seen. */
   seen: { technique: string; how: How }[]

@@ -1,5 +1,5 @@
-/** What was last seen of each child's techniques, kept beside the child so that the next plan can use it. */
-import { skillsOf } from '@lea/core'
+/** What was last seen of each child's techniques, and when each was last done, kept beside the child so that the next plan can use it. */
+import { latelyOf, skillsOf } from '@lea/core'
 import { getChild, saveChild } from './people'
 import type { Db } from './pool'
 import { listPast } from './sessions'
@@ -9,6 +9,7 @@ export async function refreshSkills(db: Db, setting: string, children: readonly 
   const past = await listPast(db)
   for (const id of new Set(children)) {
     const child = await getChild(db, id)
-    if (child) await saveChild(db, setting, { ...child, skills: skillsOf(id, past) })
+    if (child)
+      await saveChild(db, setting, { ...child, skills: skillsOf(id, past), lately: latelyOf(id, past) })
   }
 }

@@ -2,7 +2,9 @@ import { Router, type Request } from 'express'
 import {
   adultAway,
   childLeaves,
+  measureBreaks,
   mendSchema,
+  planRest,
   replay,
   runsLate,
   type Mend,
@@ -36,7 +38,13 @@ export function mendRoutes({ pool }: House): Router {
       if ('refused' in mended) throw new Fault(409, mended.refused, 'change')
       await keepWho(db, personOf(req).settingId, session, change)
       await store.freeze(db, session.id, mended.plan)
-      const did = { left: 'a child left the table', away: 'an adult was called away', late: 'runs late' }
+      const did = {
+        left: 'a child left the table',
+        away: 'an adult was called away',
+        late: 'runs late',
+        broken: 'a measure broke',
+        shorten: 'shortened the rest',
+      }
       await writeAudit(db, personOf(req).settingId, personOf(req).id, did[change.kind], session.id)
       return { ...mended, session: await store.getSession(db, session.id) }
     })
@@ -60,7 +68,12 @@ async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInpu
   if (change.kind === 'away') return adultAway(plan, await requestOf(db, session), change.adult, change.step)
   // What the device knows to be done counts, also where it has not been sent yet.
   const { events } = await store.listEvents(db, session.id)
-  return childLeaves(plan, new Set([...Object.keys(replay(events).turns), ...change.done]), change.child)
+  const done = new Set([...Object.keys(replay(events).turns), ...change.done])
+  if (change.kind === 'left') return childLeaves(plan, done, change.child)
+  const request = await requestOf(db, session)
+  if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
+  const next = planRest(plan, request, { step: change.step, done }, change.change)
+  return 'refused' in next ? next : { plan: next, says: [`It ends at ${next.totals.endsAt}.`] }
 }
 
 /** Who is here is an input of the session: the one who left is not any more. */

@@ -35,7 +35,13 @@ const decisionsSchema = yup.object({
     .max(400, 'Decisions may hold at most 400')
     .required('Decisions are missing'),
 })
-const cookSchema = yup.object({ digest: yup.string().max(40).optional() })
+const cookSchema = yup.object({
+  digest: yup.string().max(40).optional(),
+  effort: yup
+    .string()
+    .oneOf(['draft', 'refined'] as const, 'Effort must be draft or refined')
+    .optional(),
+})
 
 /** Sessions: inputs and decisions; the frozen plan once cooking starts; the events of the table. */
 export function sessionRoutes({ pool, plans }: House): Router {
@@ -108,10 +114,12 @@ export function sessionRoutes({ pool, plans }: House): Router {
 
   // Cooking starts: the plan is compiled once more here, and frozen with the session.
   router.post('/:id/cook', async (req, res) => {
-    const { digest } = await read(cookSchema, req.body)
+    const { digest, effort } = await read(cookSchema, req.body)
     const request = await run(req, async (db) => {
       const session = await find(db, req)
-      return session.state === 'planned' ? requestOf(db, session) : null
+      return session.state === 'planned'
+        ? { ...(await requestOf(db, session)), effort: effort ?? 'draft' }
+        : null
     })
     if (request) {
       const plan = await plans.compile(request)

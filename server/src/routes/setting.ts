@@ -136,6 +136,7 @@ export function settingRoutes({ pool }: House): Router {
       child.mat ??= known.mat
       // What was seen is not typed: it stays.
       child.skills = known.skills
+      child.lately = known.lately
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'changed a child', id)
     })

@@ -7,11 +7,18 @@ import Weft from '../parts/Weft.vue'
 import { useSession } from '../stores/session'
 
 const props = defineProps<{ lane: Lane; chart: LaneChart; held: LaneBlock | null; disabled: boolean }>()
-const emit = defineEmits<{ take: [block: LaneBlock]; set: [child: string] }>()
+const emit = defineEmits<{ take: [block: LaneBlock]; set: [child: string, left?: number] }>()
 const session = useSession()
 const { matOf } = useMats()
 
-const KIND = { turn: 'turn', each: 'each does it', beside: 'beside', does: 'does it' } as const
+const KIND = {
+  turn: 'turn',
+  each: 'each does it',
+  beside: 'beside',
+  does: 'does it',
+  meanwhile: 'while waiting',
+  ready: 'gets it ready',
+} as const
 const says = (b: LaneBlock): string => `${b.at} ${b.label}, ${KIND[b.kind]}${b.pinned ? ', pinned' : ''}`
 const canTake = (b: LaneBlock): boolean => b.kind === 'turn' && !props.disabled
 function choose(list: HTMLSelectElement): void {
@@ -23,10 +30,25 @@ function drag(event: DragEvent, b: LaneBlock): void {
   event.dataTransfer?.setData('text/plain', b.id)
   emit('take', b)
 }
+/** Where on the clock it was set down, in per cent of the lane. */
+function drop(event: DragEvent): void {
+  if (props.lane.adult) return
+  const lane = (event.currentTarget as HTMLElement).querySelector('[data-lane]')?.getBoundingClientRect()
+  const left = lane && lane.width > 0 ? (100 * (event.clientX - lane.left)) / lane.width : undefined
+  emit('set', props.lane.who, left !== undefined && left >= 0 && left <= 100 ? left : undefined)
+}
+const LOOK: Record<LaneBlock['kind'], string> = {
+  turn: 'border-ink/70 bg-white',
+  each: 'border-ink/70 bg-white',
+  beside: 'border-ochre bg-white',
+  does: 'border-ochre bg-[#f3e8cf]',
+  meanwhile: 'border-dashed border-ink/40',
+  ready: 'border-dashed border-ochre bg-white',
+}
 </script>
 
 <template>
-  <tr class="border-t border-line" @dragover.prevent @drop.prevent="!lane.adult && emit('set', lane.who)">
+  <tr class="border-t border-line" @dragover.prevent @drop.prevent="drop">
     <th scope="row" class="w-40 p-1 text-left font-semibold">
       <span class="flex items-center gap-2">
         <Mat v-if="!lane.adult" :name="session.nameOf(lane.who)" :mat="matOf(lane.who)" />
@@ -34,7 +56,7 @@ function drag(event: DragEvent, b: LaneBlock): void {
       </span>
     </th>
     <td class="p-0.5">
-      <div class="relative h-8">
+      <div class="relative h-8" data-lane>
         <span
           v-for="p in chart.passive"
           :key="p.step"
@@ -48,11 +70,7 @@ function drag(event: DragEvent, b: LaneBlock): void {
           :draggable="canTake(b)"
           class="absolute inset-y-0.5 min-w-1 overflow-hidden border"
           :class="[
-            b.kind === 'beside'
-              ? 'border-ochre bg-white'
-              : b.kind === 'does'
-                ? 'border-ochre bg-[#f3e8cf]'
-                : 'border-ink/70 bg-white',
+            LOOK[b.kind],
             held?.id === b.id ? 'outline-3 outline-indigo' : '',
             b.pinned ? 'border-2 border-beet' : '',
             canTake(b) ? 'cursor-grab' : '',
@@ -61,7 +79,7 @@ function drag(event: DragEvent, b: LaneBlock): void {
           :title="says(b)"
           @dragstart="canTake(b) && drag($event, b)"
         >
-          <Weft v-if="!lane.adult" :mat="matOf(lane.who)" />
+          <Weft v-if="!lane.adult && b.kind !== 'meanwhile'" :mat="matOf(lane.who)" />
           <span
             v-if="b.width > 6"
             class="absolute inset-x-0.5 bottom-0 truncate bg-white/85 px-0.5 text-left text-[0.65rem] leading-tight"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-/** What would make it shorter: tried for real in the worker, when asked. */
+/** What would make it shorter: tried for real in the worker, when asked; each with before and after. */
 import { ref, shallowRef, watch } from 'vue'
 import type { Plan, Shorter } from '@lea/core'
 import { useSession } from '../stores/session'
+import FiguresTable from './FiguresTable.vue'
 
 const props = defineProps<{ plan: Plan; disabled: boolean }>()
 const session = useSession()
@@ -17,11 +18,12 @@ async function look(): Promise<void> {
   found.value = await session.shorter()
   looking.value = false
 }
+const fewer = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'} less`
 </script>
 
 <template>
-  <div>
-    <h2 class="mb-1 text-lg">Shorter</h2>
+  <section aria-labelledby="shorter">
+    <h2 id="shorter" class="mb-1 text-lg">Shorter</h2>
     <button v-if="found === null" type="button" class="btn" :disabled="looking || disabled" @click="look">
       {{ looking ? 'Trying …' : 'What would make it shorter?' }}
     </button>
@@ -29,18 +31,22 @@ async function look(): Promise<void> {
       Nothing that Lea can try saves a minute. Start earlier, or leave a step out.
     </p>
     <ul v-else class="text-sm" role="status">
-      <li v-for="s in found" :key="s.says" class="border-t border-line py-1">
-        <strong>{{ s.says }}</strong>: {{ s.minutesSaved }}
-        {{ s.minutesSaved === 1 ? 'minute' : 'minutes' }} less, ends {{ s.endsAt }}; {{ s.cost }}.
+      <li v-for="s in found" :key="s.says" class="border-t border-line py-1.5">
+        <strong>{{ s.says }}</strong>: {{ fewer(s.minutesSaved) }}, ends {{ s.endsAt
+        }}{{ s.fits ? '' : ', still too late' }}; {{ s.cost }}.
         <button
-          v-if="s.decision && !disabled"
+          v-if="s.decisions && !disabled"
           type="button"
           class="underline"
-          @click="session.choose(s.decision)"
+          @click="session.chooseAll(s.decisions)"
         >
           do it
         </button>
+        <details class="mt-0.5">
+          <summary class="cursor-pointer text-soft">before and after</summary>
+          <FiguresTable :before="s.before" :after="s.after" :caption="s.says" />
+        </details>
       </li>
     </ul>
-  </div>
+  </section>
 </template>

@@ -6,7 +6,7 @@ import { useDoor } from '../stores/door'
 const props = defineProps<{ kit: Kit }>()
 const emit = defineEmits<{ keep: [kit: Kit]; fault: [says: string] }>()
 const door = useDoor()
-const THINGS = ['oven', 'hob', 'fridge', 'freezer', 'sink', 'scale']
+const THINGS = ['oven', 'hob', 'fire', 'fridge', 'freezer', 'sink', 'scale']
 const toggle = (thing: string): void => {
   const has = props.kit.equipment.includes(thing)
   const equipment = has ? props.kit.equipment.filter((e) => e !== thing) : [...props.kit.equipment, thing]

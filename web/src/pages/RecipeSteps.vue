@@ -30,7 +30,13 @@ const PICTURES = [
   'alarm',
   'yum',
 ]
-const MODE_WORDS = { EACH: 'each child', TURNS: 'in turns', ADULT: 'an adult', WAIT: 'a wait' }
+const MODE_WORDS = {
+  EACH: 'each child',
+  STATION: 'stations side by side',
+  TURNS: 'in turns',
+  ADULT: 'an adult',
+  WAIT: 'a wait',
+}
 
 function add(): void {
   const ids = new Set(steps.value.map((s) => s.id))

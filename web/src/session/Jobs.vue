@@ -1,9 +1,23 @@
 <script setup lang="ts">
 /** Lanes of children and adults against the clock; a turn set down in another lane is pinned there; how near to the best it is. */
-import { computed, ref, shallowRef } from 'vue'
-import { certificate, laneChart, waits, whyNotTo, type LaneBlock } from '@lea/core'
+import { computed, ref, shallowRef, watch } from 'vue'
+import {
+  certificate,
+  childFits,
+  laneChart,
+  minutesText,
+  planFigures,
+  turnAt,
+  whyNotTo,
+  type Decision,
+  type LaneBlock,
+  type PlanFigures,
+} from '@lea/core'
 import Notice from '../parts/Notice.vue'
+import FiguresTable from '../jobs/FiguresTable.vue'
+import FitTable from '../jobs/FitTable.vue'
 import LaneRow from '../jobs/LaneRow.vue'
+import RotationPanel from '../jobs/RotationPanel.vue'
 import ShorterList from '../jobs/ShorterList.vue'
 import { useDoor } from '../stores/door'
 import { useSession } from '../stores/session'
@@ -16,12 +30,41 @@ const refused = ref('')
 const said = ref('')
 const chart = computed(() => (session.plan ? laneChart(session.plan, session.stored?.decisions ?? []) : null))
 const proof = computed(() => (session.plan ? certificate(session.plan) : null))
-const long = computed(() => (session.plan ? waits(session.plan) : []))
+const fits = computed(() => {
+  const wanted = session.request()
+  return session.plan && wanted ? childFits(session.plan, wanted) : []
+})
+const clearing = computed(() => {
+  const own = (session.plan?.fill ?? []).filter((f) => f.clears && f.sitting === 1)
+  return [...new Set(own.map((f) => f.says))].map((job) => ({
+    job,
+    who: [...new Set(own.filter((f) => f.says === job).map((f) => session.nameOf(f.child)))].join(', '),
+  }))
+})
+/** The plan before the last change, for setting the two beside each other. */
+const compared = shallowRef<{ before: PlanFigures; after: PlanFigures } | null>(null)
+watch(
+  () => session.plan,
+  (now, was) => {
+    if (!now || !was || now.session !== was.session || now.digest === was.digest) return
+    const [before, after] = [planFigures(was), planFigures(now)]
+    compared.value = JSON.stringify(before) === JSON.stringify(after) ? null : { before, after }
+  },
+)
+const KEPT: readonly Decision['kind'][] = ['pin', 'adult-does', 'two-sittings', 'scooping']
+function keptText(d: Decision): string {
+  const job = (id: string): string =>
+    session.plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
+  if (d.kind === 'pin')
+    return `${session.nameOf(d.child)}: ${job(d.task)}${d.number ? `, turn ${d.number}` : ''}`
+  if (d.kind === 'adult-does') return `an adult does: ${job(d.task)}`
+  if (d.kind === 'two-sittings')
+    return `two sittings, a rest after ${session.plan?.schedule.find((s) => s.step === d.after)?.title ?? d.after}`
+  return d.kind === 'scooping' && d.way === 'quick' ? 'few scoops instead of even turns' : 'even turns'
+}
 const pins = computed(() =>
   (session.stored?.decisions ?? []).flatMap((d) => {
-    if (d.kind !== 'pin') return []
-    const job = session.plan?.tasks.find((t) => t.id === d.task)?.name ?? 'a job that is gone'
-    return [{ decision: d, says: `${session.nameOf(d.child)}: ${job}` }]
+    return KEPT.includes(d.kind) ? [{ decision: d, says: keptText(d) }] : []
   }),
 )
 const spare = computed(() => {
@@ -31,6 +74,21 @@ const spare = computed(() => {
   return n === 0
     ? 'It ends just when the families come.'
     : `${n} minutes spare before the families come: it could begin as late as ${latestStart}.`
+})
+const inHand = computed(() => {
+  const { buffer = 0, clearUp } = session.plan?.totals ?? {}
+  const parts = [
+    ...(buffer > 0 ? [`${minutesText(buffer)} in hand for what goes slower`] : []),
+    ...(clearUp ? [`${minutesText(clearUp.end - clearUp.start)} for clearing up at the end`] : []),
+  ]
+  return parts.length > 0 ? `Keep ${parts.join(' and ')}.` : ''
+})
+const improving = computed(() => {
+  if (session.improving === 'looking') return 'Looking for a shorter plan …'
+  if (session.improving !== 'done') return ''
+  return session.improvedBy > 0
+    ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.`
+    : 'Six hundred other orders were tried: none is shorter.'
 })
 const barred = computed(() => {
   const rows = new Map<string, string>()
@@ -44,18 +102,26 @@ function take(block: LaneBlock): void {
   said.value = ''
   held.value = block
 }
-async function set(child: string): Promise<void> {
+/** @param left where on the clock it was set down; none where only the child was chosen */
+async function set(child: string, left?: number): Promise<void> {
   const block = held.value
   if (!block || !session.plan) return
   held.value = null
   const why = whyNotTo(session.plan, block.task, child)
-  if (why) {
-    refused.value = session.say(why)
+  const at = left === undefined ? wantedTurn.value || null : turnAt(session.plan, block.task, left)
+  wantedTurn.value = 0
+  if (why || (at !== null && typeof at === 'object')) {
+    refused.value = session.say(why ?? (at as { refused: string }).refused)
     return
   }
-  await session.choose({ kind: 'pin', task: block.task, child })
-  said.value = `Pinned: ${session.nameOf(child)} has a turn of ${block.label}.`
+  await session.choose({ kind: 'pin', task: block.task, child, ...(at !== null && { number: at }) })
+  said.value = `Pinned: ${session.nameOf(child)} has ${at === null ? 'a turn' : `turn ${at}`} of ${block.label}.`
 }
+/** By keyboard: which turn; 0 leaves it to Lea. */
+const wantedTurn = ref(0)
+const turnsOfHeld = computed(
+  () => session.plan?.turns.filter((t) => t.task === held.value?.task).map((t) => t.number) ?? [],
+)
 </script>
 
 <template>
@@ -65,12 +131,20 @@ async function set(child: string): Promise<void> {
         {{ proof.length }} <span class="font-normal">{{ session.say(proof.cause) }}</span>
       </p>
       <p v-if="proof.fairness" class="text-sm">{{ proof.fairness }}</p>
-      <p v-if="spare" class="text-sm">{{ spare }}</p>
+      <p v-if="spare" class="text-sm">{{ spare }} {{ inHand }}</p>
+      <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
     </div>
     <Notice v-if="refused" tone="fault" class="mb-2">Not there. {{ refused }}</Notice>
     <p v-if="said" role="status" class="mb-2 text-sm font-semibold">{{ said }}</p>
     <p v-if="held" role="status" class="mb-2 text-sm">
-      Taken up: {{ held.at }} {{ held.label }}. Choose the child who shall have it.
+      Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose the child who shall have it.
+      <label
+        >Which turn
+        <select v-model.number="wantedTurn" class="field !min-h-8 !w-24 !py-0">
+          <option :value="0">any</option>
+          <option v-for="n in turnsOfHeld" :key="n" :value="n">turn {{ n }}</option>
+        </select></label
+      >
       <button type="button" class="underline" @click="held = null">Leave it where it is</button>
     </p>
     <div
@@ -115,23 +189,45 @@ async function set(child: string): Promise<void> {
         </tbody>
       </table>
     </div>
+    <div v-if="compared" class="mt-2 patch max-w-sm p-2" role="status">
+      <h2 class="text-base font-semibold">The last change</h2>
+      <FiguresTable
+        :before="compared.before"
+        :after="compared.after"
+        caption="Before and after the last change"
+      />
+    </div>
     <div class="mt-4 grid items-start gap-4 md:grid-cols-3">
       <ShorterList :plan="session.plan" :disabled="fixed" />
-      <div v-if="long.length > 0">
-        <h2 class="mb-1 text-lg">While it waits</h2>
+      <RotationPanel v-if="session.plan.children.length > 2" :plan="session.plan" :disabled="fixed" />
+      <div v-if="clearing.length > 0">
+        <h2 class="mb-1 text-lg">Clearing up</h2>
+        <p class="text-sm text-soft">
+          {{ session.plan.totals.clearUp ? 'After the end.' : 'While everybody waits.' }}
+        </p>
         <ul class="text-sm">
-          <li v-for="w in long" :key="w.step" class="border-t border-line py-1">
-            <strong>{{ w.at }} {{ w.title }}, {{ w.minutes }} min:</strong> {{ w.says }}
+          <li v-for="c in clearing" :key="c.job" class="border-t border-line py-1">
+            <strong>{{ c.job }}:</strong> {{ c.who }}
+          </li>
+        </ul>
+      </div>
+      <div v-if="(session.plan.background ?? []).length > 0">
+        <h2 class="mb-1 text-lg">Ready in time</h2>
+        <ul class="text-sm">
+          <li v-for="b in session.plan.background" :key="b.says" class="border-t border-line py-1">
+            <span class="numeral">{{ b.at }}</span> {{ b.says
+            }}{{ b.adult ? `, ${session.nameOf(b.adult)}` : '' }}{{ b.start < 0 ? ', before it begins' : ''
+            }}{{ b.sitting > 1 ? `, sitting ${b.sitting}` : '' }}
           </li>
         </ul>
       </div>
       <div v-if="pins.length > 0">
-        <h2 class="mb-1 text-lg">Pinned</h2>
+        <h2 class="mb-1 text-lg">Chosen by hand</h2>
         <ul class="text-sm">
           <li v-for="p in pins" :key="p.says" class="border-t border-line py-1">
             {{ p.says }}
             <button v-if="!fixed" type="button" class="ml-1 underline" @click="session.takeBack(p.decision)">
-              unpin
+              {{ p.decision.kind === 'pin' ? 'unpin' : 'take back' }}
             </button>
           </li>
         </ul>
@@ -142,6 +238,7 @@ async function set(child: string): Promise<void> {
           <li v-for="b in barred" :key="b">{{ b }}</li>
         </ul>
       </div>
+      <FitTable :fits="fits" />
     </div>
   </section>
 </template>

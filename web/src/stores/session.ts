@@ -12,17 +12,26 @@ import {
   whatChanged,
   type Alternatives,
   type Decision,
-  type MendInput,
   type Plan,
   type PlanRequest,
   type SessionInputs,
+  type RestOffer,
+  type Rotation,
+  type RotationInput,
   type Shorter,
-  type StoredGuest,
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords } from '../api'
-import { alternativesInWorker, compileInWorker, shorterInWorker } from '../workers/planner'
+import {
+  alternativesInWorker,
+  compileInWorker,
+  refineInWorker,
+  restOffersInWorker,
+  rotationInWorker,
+  shorterInWorker,
+} from '../workers/planner'
 import { useHouse } from './house'
+import { tableActions } from './session-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
 export const useSession = defineStore('session', () => {
@@ -38,6 +47,11 @@ export const useSession = defineStore('session', () => {
   /** At the table: the plan that would see somebody who came; not in force yet. */
   const preview = shallowRef<Plan | null>(null)
   let asked = 0
+  /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
+  const improving = ref<'no' | 'looking' | 'done'>('no')
+  const improvedBy = ref(0)
+  const effort = ref<'draft' | 'refined'>('draft')
+  let improveSoon = 0
 
   const names = computed(
     () => new Map([...house.names, ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const)]),
@@ -76,6 +90,51 @@ export const useSession = defineStore('session', () => {
     return plan.value && wanted ? shorterInWorker(plan.value, wanted) : []
   }
 
+  async function inRotation(size: number): Promise<Rotation | { fault: string }> {
+    const wanted = request()
+    return wanted ? rotationInWorker(wanted, size) : { fault: 'There is no session.' }
+  }
+  /** Makes a session of each group. @returns what went wrong, or null */
+  async function makeRotation(groups: RotationInput['groups']): Promise<string | null> {
+    try {
+      const made = await api<StoredSession[]>('POST', `/sessions/${stored.value?.id ?? ''}/rotation`, {
+        groups,
+      })
+      stored.value = made[0] ?? stored.value
+      await recompute()
+      return null
+    } catch (fault) {
+      return inWords(fault)
+    }
+  }
+  /** What would shorten the rest, while cooking. */
+  async function restShorter(step: string, done: string[]): Promise<RestOffer[]> {
+    const wanted = request()
+    return plan.value && wanted ? restOffersInWorker(plan.value, wanted, step, done) : []
+  }
+
+  /** Looks for a shorter plan beside, once nothing has changed for a moment. */
+  function improve(): void {
+    window.clearTimeout(improveSoon)
+    improving.value = 'no'
+    const now = plan.value
+    const wanted = request()
+    const { bound, seconds = 0 } = now?.totals ?? {}
+    if (!now || !wanted || frozen.value || seconds <= (bound?.seconds ?? 0)) return
+    improving.value = 'looking'
+    const mine = asked
+    improveSoon = window.setTimeout(async () => {
+      const answer = await refineInWorker(wanted)
+      if (mine !== asked || frozen.value) return
+      improving.value = 'done'
+      if ('plan' in answer && answer.plan.totals.seconds < now.totals.seconds) {
+        effort.value = 'refined'
+        improvedBy.value = now.totals.seconds - answer.plan.totals.seconds
+        show(answer.plan)
+      }
+    }, 400)
+  }
+
   async function recompute(): Promise<void> {
     const wanted = request()
     if (!wanted || (frozen.value && arrived.value.length === 0)) return
@@ -89,8 +148,12 @@ export const useSession = defineStore('session', () => {
       preview.value = 'plan' in answer ? answer.plan : null
       return
     }
-    if ('plan' in answer) show(answer.plan)
-    else {
+    effort.value = 'draft'
+    improvedBy.value = 0
+    if ('plan' in answer) {
+      show(answer.plan)
+      improve()
+    } else {
       plan.value = null
       planFault.value = answer.error.says
     }
@@ -166,60 +229,7 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  /** Somebody comes while the table is at work. @returns what went wrong, or null */
-  async function arrive(guest: StoredGuest): Promise<string | null> {
-    try {
-      stored.value = await api<StoredSession>('POST', `/sessions/${stored.value?.id ?? ''}/arrivals`, guest)
-      await recompute()
-      return null
-    } catch (fault) {
-      return inWords(fault)
-    }
-  }
-  /** The guest only looks on. */
-  async function looksOn(guest: string): Promise<string | null> {
-    try {
-      stored.value = await api<StoredSession>(
-        'DELETE',
-        `/sessions/${stored.value?.id ?? ''}/arrivals/${guest}`,
-      )
-      preview.value = null
-      await recompute()
-      return null
-    } catch (fault) {
-      return inWords(fault)
-    }
-  }
-  /** A change in the middle, mended by the server. @returns what changed, line by line, or what stands against it */
-  async function mend(change: MendInput): Promise<{ says: string[] } | { refused: string }> {
-    try {
-      const answer = await api<{ session: StoredSession; plan: Plan; says: string[] }>(
-        'POST',
-        `/sessions/${stored.value?.id ?? ''}/mend`,
-        change,
-      )
-      stored.value = answer.session
-      show(answer.plan)
-      return { says: answer.says }
-    } catch (fault) {
-      return { refused: inWords(fault) }
-    }
-  }
-  /** Puts the plan that has seen everyone in force. */
-  async function replan(): Promise<string | null> {
-    try {
-      const answer = await api<{ session: StoredSession; plan: Plan }>(
-        'POST',
-        `/sessions/${stored.value?.id ?? ''}/replan`,
-      )
-      stored.value = answer.session
-      preview.value = null
-      show(answer.plan)
-      return null
-    } catch (fault) {
-      return inWords(fault)
-    }
-  }
+  const table = tableActions({ stored, preview, show, recompute })
 
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
   async function cook(): Promise<string | null> {
@@ -231,6 +241,7 @@ export const useSession = defineStore('session', () => {
         `/sessions/${session.id}/cook`,
         {
           digest: plan.value?.digest,
+          effort: effort.value,
         },
       )
       stored.value = answer.session
@@ -253,10 +264,7 @@ export const useSession = defineStore('session', () => {
     preview,
     present,
     arrived,
-    arrive,
-    looksOn,
-    replan,
-    mend,
+    ...table,
     names,
     stops,
     frozen,
@@ -271,5 +279,11 @@ export const useSession = defineStore('session', () => {
     recompute,
     waysOf,
     shorter,
+    inRotation,
+    makeRotation,
+    restShorter,
+    improving,
+    improvedBy,
+    request,
   }
 })

@@ -3,14 +3,20 @@ import {
   alternatives,
   compile,
   PlanError,
+  restOffers,
+  rotation,
   shorter,
   type Alternatives,
   type Plan,
   type PlanRequest,
+  type RestOffer,
+  type Rotation,
   type Shorter,
 } from '@lea/core'
 
 export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
+
+const faultText = (fault: unknown): string => (fault instanceof Error ? fault.message : String(fault))
 
 const planner = {
   compile(request: PlanRequest): Compiled {
@@ -18,12 +24,24 @@ const planner = {
     try {
       return { plan: compile(request), took: performance.now() - start }
     } catch (fault) {
-      const says = fault instanceof Error ? fault.message : String(fault)
-      return { error: { field: fault instanceof PlanError ? fault.field : '', says } }
+      return {
+        error: { field: fault instanceof PlanError ? fault.field : '', says: faultText(fault) },
+      }
     }
   },
   /** What would make the session shorter. */
   shorter: (plan: Plan, request: PlanRequest): Shorter[] => shorter(request, plan),
+  /** Small groups one after another. */
+  rotation(request: PlanRequest, size: number): Rotation | { fault: string } {
+    try {
+      return rotation(request, size)
+    } catch (fault) {
+      return { fault: faultText(fault) }
+    }
+  },
+  /** What would shorten the rest of a session that is under way. */
+  restOffers: (plan: Plan, request: PlanRequest, step: string, done: string[]): RestOffer[] =>
+    restOffers(plan, request, { step, done: new Set(done) }),
   /** Other ways to measure one task. */
   alternatives: (plan: Plan, request: PlanRequest, task: string): Alternatives | null =>
     alternatives(plan, request, task),

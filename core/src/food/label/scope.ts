@@ -99,7 +99,9 @@ export function scopes(words: readonly Read[], isAllergen: (index: number) => bo
               isAllergen(k) ||
               /^(and|or|nor|y|o|et|ou|und|oder|e|i|lub|oraz|ni|any|of|the)$/.test(words[k]?.text ?? ''),
           )
-        if (state.short ? item.length > 0 : item.length > 0 && !isAll) state = LIST
+        // A comma straight after the word ("no, milk") parts the two: no claim.
+        const nothing = item.length === 0 && char !== ','
+        if (state.short ? !nothing : item.length > 0 && !isAll) state = LIST
         item = []
       }
     }

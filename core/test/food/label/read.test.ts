@@ -100,6 +100,11 @@ describe('properties', () => {
       ),
     )
   })
+  it('a comma straight after a word of denial is no denial', () => {
+    for (const word of ['no', 'sans', 'sin', 'ohne', 'without'])
+      expect(readLabel(`sugar, ${word}, milk`).contains).toContain('milk')
+    expect(readLabel('wheat, no milk, salt').contains).not.toContain('milk')
+  })
   it('a word that nobody knows never ends in "nothing found"', () => {
     fc.assert(
       fc.property(fc.stringMatching(/^[a-z]{4,12}$/), (word) => {

@@ -1,0 +1,45 @@
+/** Which adult a job goes to. */
+import type { Technique } from '../craft/techniques'
+import type { PlanAdult, PlanRequest } from './request'
+
+/** What an adult must lead to stand at a technique. */
+export const leadFor = (technique: Pick<Technique, 'hazard'>): 'heat' | 'knives' | null =>
+  technique.hazard === 'heat' ? 'heat' : technique.hazard === 'blade' ? 'knives' : null
+
+const mayLead = (adult: PlanAdult, lead: 'heat' | 'knives' | null): boolean =>
+  lead === null || adult.leads.includes(lead)
+
+/** The adult of a bowl, by turns; heat and blades go to one who leads them. */
+export function adultFor(
+  technique: Technique,
+  bowlIndex: number,
+  { adults }: PlanRequest,
+): string | undefined {
+  const lead = leadFor(technique)
+  const own = adults[bowlIndex % Math.max(1, adults.length)]
+  return own && mayLead(own, lead) ? own.id : adults.find((a) => mayLead(a, lead))?.id
+}
+
+/**
+ * A different adult for each of several jobs at once, by augmenting paths.
+ * @param leads what each job asks of its adult
+ * @returns one adult for each job, or null where there are not enough
+ */
+export function adultsApart(
+  leads: readonly ('heat' | 'knives' | null)[],
+  adults: readonly PlanAdult[],
+): string[] | null {
+  const jobOf = new Map<string, number>()
+  const place = (job: number, seen: Set<string>): boolean =>
+    adults.some((a) => {
+      if (seen.has(a.id) || !mayLead(a, leads[job] ?? null)) return false
+      seen.add(a.id)
+      const held = jobOf.get(a.id)
+      if (held !== undefined && !place(held, seen)) return false
+      jobOf.set(a.id, job)
+      return true
+    })
+  if (!leads.every((_, job) => place(job, new Set()))) return null
+  const adultOf = new Map([...jobOf].map(([adult, job]) => [job, adult]))
+  return leads.map((_, job) => adultOf.get(job) as string)
+}

@@ -1,0 +1,34 @@
+/** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
+import type { Clocked } from './draft'
+import type { Plan } from './plan'
+
+interface Span {
+  start: number
+  end: number
+}
+
+/** The longest stretch of the first sitting without any of these. */
+function longestGap(spans: readonly Span[], end: number): number {
+  let from = 0
+  let longest = 0
+  for (const s of [...spans].sort((a, b) => a.start - b.start)) {
+    longest = Math.max(longest, s.start - from)
+    from = Math.max(from, s.end)
+  }
+  return Math.max(longest, end - from)
+}
+
+export function idleTimes(
+  perChild: Plan['totals']['perChild'],
+  { tasks, turns, schedule, fill }: Pick<Clocked, 'tasks' | 'turns' | 'schedule' | 'fill'>,
+): Plan['totals']['perChild'] {
+  const first = schedule.filter((s) => s.sitting === 1 && s.seconds < 3 * 3600)
+  const ids = new Set(first.map((s) => s.step))
+  const end = Math.max(0, ...first.map((s) => s.start + s.seconds))
+  const stepOf = new Map(tasks.map((t) => [t.id, t.step]))
+  return perChild.map((p) => {
+    const own = turns.filter((t) => t.child === p.child && ids.has(stepOf.get(t.task) ?? ''))
+    const more = fill.filter((f) => f.child === p.child && f.sitting === 1)
+    return { ...p, idle: longestGap(own, end), idleFilled: longestGap([...own, ...more], end) }
+  })
+}

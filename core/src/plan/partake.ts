@@ -1,0 +1,73 @@
+/** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
+import { besideJob } from '../craft/beside'
+import { formFor, type Technique } from '../craft/techniques'
+import { allergenName } from '../food/allergens'
+import { barsHandling, meet } from '../food/concerns'
+import type { Person, Portioned } from './draft'
+import type { Task, TaskForm } from './plan'
+import type { PlanRequest } from './request'
+
+export interface Partake {
+  forms: TaskForm[]
+  barred: Task['barred']
+  instead: { child: string; job: string }[]
+}
+
+type Foods = Pick<Portioned, 'foods' | 'packets'>
+
+/** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
+export function partake(
+  crew: readonly Person[],
+  technique: Technique,
+  handles: readonly string[],
+  draft: Foods,
+  request: PlanRequest,
+): Partake {
+  const forms = new Map<string, TaskForm>()
+  const out: Partake = { forms: [], barred: [], instead: [] }
+  for (const child of crew) {
+    const touch = forbiddenTouch(child, handles, draft)
+    const form = formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id])
+    const why = child.limits?.includes(technique.id)
+      ? `${technique.name}: not by the child's own plan`
+      : touch
+        ? `does not touch ${touch}`
+        : form.kind !== 'do'
+          ? `${technique.name}: ${form.why}`
+          : null
+    if (why !== null || form.kind !== 'do') {
+      out.barred.push({ child: child.id, why: why ?? technique.name })
+      const beside = besideJob(technique, child.age, touch === null)
+      if (beside) out.instead.push({ child: child.id, job: beside.job })
+      continue
+    }
+    const key = `${form.tool}/${form.code}/${form.perAdult}`
+    const same = forms.get(key)
+    if (same) same.children.push(child.id)
+    else
+      forms.set(key, {
+        technique: technique.id,
+        name: technique.name,
+        tool: form.tool,
+        children: [child.id],
+        supervision: form.code,
+        perAdult: form.perAdult,
+      })
+  }
+  out.forms = [...forms.values()]
+  return out
+}
+
+/** The food with its allergen that a child must not handle, or null. */
+export function forbiddenTouch(
+  child: Pick<Person, 'concerns'>,
+  handles: readonly string[],
+  { foods, packets }: Foods,
+): string | null {
+  for (const id of handles) {
+    const food = foods.of(id)
+    const concern = child.concerns.find((c) => barsHandling(meet(c.allergen, food, packets.get(id)), c))
+    if (concern) return `${food.name} (${allergenName(concern.allergen)})`
+  }
+  return null
+}

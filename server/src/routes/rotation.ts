@@ -1,0 +1,62 @@
+import { randomUUID } from 'node:crypto'
+import { Router } from 'express'
+import { rotationSchema, type RotationInput, type SessionInput, type StoredSession } from '@lea/core'
+import * as store from '../db/sessions'
+import { writeAudit } from '../db/people'
+import { inSetting } from '../db/pool'
+import { atLeast, personOf } from '../door'
+import { Fault, notFound, read } from '../fault'
+import type { House } from '../house'
+import { isUuid } from '../words'
+
+/** One session becomes several, group after group: the first group keeps the session, the others get one each. */
+export function rotationRoutes({ pool }: House): Router {
+  const router = Router()
+  router.post('/:id/rotation', atLeast('leader'), async (req, res) => {
+    const { groups } = await read(rotationSchema, req.body)
+    const { settingId, id: adult } = personOf(req)
+    const made = await inSetting(pool, settingId, async (db) => {
+      const id = String(req.params['id'])
+      const session = isUuid(id) ? await store.getSession(db, id, true) : null
+      if (!session) throw notFound('this session')
+      if (session.state !== 'planned')
+        throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
+      mustBeEveryone(groups, session)
+      const ids = [session.id, ...groups.slice(1).map(() => randomUUID())]
+      for (const [i, group] of groups.entries()) {
+        const key = ids[i] as string
+        await store.saveSession(db, settingId, key, ofGroup(session, group))
+        if (key !== session.id) await store.saveDecisions(db, key, session.decisions)
+      }
+      await writeAudit(db, settingId, adult, 'made a rotation of small groups', session.id)
+      return Promise.all(ids.map((key) => store.getSession(db, key)))
+    })
+    res.status(201).json(made)
+  })
+  return router
+}
+
+type Group = RotationInput['groups'][number]
+
+/** Nobody twice, nobody lost. */
+function mustBeEveryone(groups: readonly Group[], session: StoredSession): void {
+  const there = [...session.children, ...session.guests.map((g) => g.id)].sort()
+  const dealt = groups.flatMap((g) => g.children).sort()
+  if (there.join() !== dealt.join())
+    throw new Fault(400, 'the groups do not hold exactly the children of this session', 'groups')
+}
+
+function ofGroup(session: StoredSession, group: Group): SessionInput {
+  const { date, until, recipe, children, guests, adults, seats } = session
+  const own = new Set(group.children)
+  return {
+    date,
+    start: group.start,
+    until: until !== undefined && until > group.start ? until : undefined,
+    recipe,
+    children: children.filter((c) => own.has(c)),
+    guests: guests.filter((g) => own.has(g.id)),
+    adults,
+    seats: seats.filter((s) => own.has(s)),
+  } as SessionInput
+}
