@@ -68,6 +68,7 @@ function overseenFrom(
   const overseen = rows.find((r) => r.code === 'O')
   if (asked == null || usual === null || from === null || !overseen) return rows
   const at = earlier(technique, asked, usual)
+  if (at === usual) return rows
   const begins = rows.findIndex((r) => r.code === 'B' || r.code === 'O')
   const start = rows[begins - 1]?.below ?? 0
   const before = rows.slice(0, begins)

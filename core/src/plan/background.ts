@@ -4,6 +4,7 @@
  */
 import { clockAfter } from '../learn/facts'
 import { isHot, type Ahead, type Recipe } from '../recipe/recipe'
+import { staysAt } from './clock-ops'
 import type { Background, StepTime, Task } from './plan'
 import type { PlanAdult } from './request'
 
@@ -89,7 +90,7 @@ function latestFree(
   let best: { at: number; adult: string } | null = null
   for (const { id } of adults) {
     const busy = tasks.flatMap((t) =>
-      t.adult === id && t.mode !== 'WAIT' && t.start !== undefined && t.end !== undefined
+      t.adult === id && (t.mode !== 'WAIT' || staysAt(t)) && t.start !== undefined && t.end !== undefined
         ? [{ start: t.start, end: t.end }]
         : [],
     )

@@ -14,9 +14,6 @@ import type { Measured, Plan, ScoopPart, Task, Turn } from './plan'
 import type { PlanRequest } from './request'
 import { scoopsOf } from './strip'
 
-/** More scoops than this for what is left nobody counts. */
-const MOST_SCOOPS = 60
-
 /**
  * @param measure id of the one that broke
  * @param done turns that have happened
@@ -36,7 +33,7 @@ export function measureBreaks(
   for (const task of plan.tasks) {
     const open = plan.turns.filter((t) => t.task === task.id && t.measure === measure && !done.has(t.id))
     if (open.length === 0 || task.measured?.by !== 'scoop') continue
-    const parts = instead(broken, open.length, box, plan)
+    const parts = instead(broken, open.length, box, plan, request.rules.maxScoops)
     const name = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])?.name
     if (!parts) {
       const rest = amountText(ratio(broken.size).mul(open.length), broken.unit)
@@ -59,12 +56,18 @@ export function measureBreaks(
 }
 
 /** The same amount with the measures that are left, or null. */
-function instead(broken: Measure, n: number, box: readonly Measure[], plan: Plan): ScoopPart[] | null {
+function instead(
+  broken: Measure,
+  n: number,
+  box: readonly Measure[],
+  plan: Plan,
+  most: number,
+): ScoopPart[] | null {
   const volume = box.filter((m) => unitOf(m.unit).dimension === unitOf(broken.unit).dimension)
   if (volume.length === 0) return null
   const amount = toBase(broken.size, broken.unit).mul(n)
   const sizes = volume.map((m) => ({ id: m.id, size: toBase(m.size, m.unit) }))
-  const ways = decompositions(amount, sizes, MOST_SCOOPS)
+  const ways = decompositions(amount, sizes, most)
   const best = bestWay(
     ways,
     sizes.map((s) => s.size.valueOf()),

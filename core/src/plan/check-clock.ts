@@ -4,6 +4,7 @@
  */
 import { techniqueIn } from '../craft/house'
 import { leadFor } from './adult-for'
+import { staysAt } from './clock-ops'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
 
@@ -27,10 +28,11 @@ export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
 
 /** When a task has its adult wholly: alone at it, at heat or blades, or beside a child. */
 function adultSpans(plan: Plan, task: Task): Held[] {
-  if (task.start === undefined || task.end === undefined || task.mode === 'WAIT') return []
+  if (task.start === undefined || task.end === undefined) return []
+  if (task.mode === 'WAIT' && !staysAt(task)) return []
   const whole = { what: task.id, start: task.start, end: task.end }
-  if (task.mode === 'ADULT' || task.mode === 'TURNS')
-    return task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B')
+  if (task.mode === 'ADULT' || task.mode === 'WAIT' || task.mode === 'TURNS')
+    return task.mode !== 'TURNS' || task.hazard || task.forms.some((f) => f.supervision === 'B')
       ? [whole]
       : []
   const beside = new Set(
@@ -50,7 +52,8 @@ function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): s
     const own = tasks.filter((t) => t.adult === id)
     for (const task of own) {
       const lead = leadFor(techniqueIn(task.technique) ?? {})
-      const needed = lead !== null && task.mode !== 'WAIT' && (task.mode === 'ADULT' || task.n > 0)
+      const needed =
+        lead !== null && (task.mode !== 'WAIT' || staysAt(task)) && (task.mode === 'ADULT' || task.n > 0)
       if (needed && !leads.includes(lead)) out.push(`${task.id}: ${id} does not lead ${lead}`)
     }
     const held = [
@@ -87,19 +90,24 @@ function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): s
     })),
   ]
   return limits.flatMap(({ name, most, own }) => {
-    const over = own.find((t) => own.filter((u) => u.start <= t.start && t.start < u.end).length > most)
-    return over ? [`${over.id}: more than ${most} at ${name}`] : []
+    // In the order of starts: at each start, those that have not ended yet.
+    let there: typeof own = []
+    for (const turn of [...own].sort((a, b) => a.start - b.start)) {
+      there = [...there.filter((t) => t.end > turn.start), turn]
+      if (there.length > most) return [`${turn.id}: more than ${most} at ${name}`]
+    }
+    return []
   })
 }
 
 function waitRules(plan: Plan, tasks: readonly Task[], sitting: number): string[] {
   const ids = new Set(tasks.map((t) => t.id))
+  const turnsOf = new Map<string, Plan['turns']>(plan.children.map((c) => [c.id, []]))
+  for (const t of plan.turns) if (ids.has(t.task)) turnsOf.get(t.child)?.push(t)
   return (plan.fill ?? [])
     .filter((f) => f.sitting === sitting)
     .flatMap((f) => {
-      const turn = plan.turns.find(
-        (t) => ids.has(t.task) && t.child === f.child && t.start < f.end && f.start < t.end,
-      )
+      const turn = turnsOf.get(f.child)?.find((t) => t.start < f.end && f.start < t.end)
       return turn ? [`${f.child} has ${f.job} and ${turn.id} at once`] : []
     })
 }

@@ -25,6 +25,20 @@ export const isTogether = (task: Pick<Task, 'mode' | 'place'>): boolean =>
   task.mode === 'WAIT' ||
   (task.mode === 'ADULT' && (task.place === 'oven' || task.place === 'fire' || task.place === 'fridge'))
 
+/**
+ * An adult stays at a wait over fire or on the hob, and wherever something has to be turned; an oven is left alone.
+ * Source: common practice (e-heat-adult, e-fire: one adult never leaves the fire), from memory.
+ */
+export const staysAt = (task: Pick<Task, 'mode' | 'place' | 'every'>): boolean =>
+  task.mode === 'WAIT' && (task.place === 'fire' || task.place === 'hob' || task.every !== undefined)
+
+/**
+ * How often something is turned in a wait: after every so many seconds, and not once more at the end.
+ * Example (common practice): every two to three minutes within ten is three or four times.
+ */
+export const timesTurned = (seconds: number, every: number): number =>
+  Math.max(0, Math.ceil(seconds / every) - 1)
+
 export function opsOf(
   steps: readonly RecipeStep[],
   { bowls, tasks }: { bowls: readonly { id: string }[]; tasks: readonly Task[] },
@@ -98,8 +112,9 @@ function chainOps(tasks: readonly Task[], preds: readonly string[], request: Pla
  * Shares add up as published ratios do. Source: scheduling.md 1 (supervision as one cumulative row).
  */
 function watched(task: Task, children: readonly string[], adults: number): { whole: boolean; share: number } {
-  if (task.mode === 'WAIT' || adults === 0) return { whole: false, share: 0 }
-  if (task.mode === 'ADULT' || task.hazard) return { whole: true, share: ADULT_SHARES }
+  if (adults === 0 || (task.mode === 'WAIT' && !staysAt(task))) return { whole: false, share: 0 }
+  if (task.mode === 'ADULT' || task.mode === 'WAIT' || task.hazard)
+    return { whole: true, share: ADULT_SHARES }
   let whole = false
   let share = 0
   for (const form of task.forms) {

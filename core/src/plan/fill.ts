@@ -7,6 +7,7 @@ import { attention, longestWait } from '../craft/ages'
 import { FILLER_JOBS, type Filler } from '../craft/beside'
 import { choicesAt } from '../craft/choices'
 import { techniqueIn } from '../craft/house'
+import { staysAt } from './clock-ops'
 import { formFor } from '../craft/techniques'
 import type { Clocked, Person } from './draft'
 import { forbiddenTouch } from './partake'
@@ -119,6 +120,12 @@ interface Ledger {
   byJob: Map<string, FillJob[]>
   byAdult: Map<string, FillJob[]>
   times: Map<string, number>
+  /** When each child has washed its hands; nothing where nobody washes. */
+  washed: Map<string, number>
+  /** Which form a child does a filler job in, worked out once. */
+  forms: Map<string, 'no' | 'overseen' | 'beside'>
+  /** The foods of the whole table. */
+  foods: string[]
   /** Of this sitting: turns at the sink, and when each adult has their hands full. */
   sink: Span[]
   busy: Map<string, Span[]>
@@ -129,13 +136,22 @@ function ledgerOf(sitting: number, draft: Draft, fill: FillJob[]): Ledger {
   const own = draft.tasks.filter((t) => steps.has(t.step))
   const sinks = new Set(own.filter((t) => t.place === 'sink').map((t) => t.id))
   const busy = new Map<string, Span[]>()
-  for (const { adult, mode, start, end } of own)
-    if (adult && mode !== 'WAIT' && start !== undefined && end !== undefined) add(busy, adult, { start, end })
+  for (const { adult, mode, place, every, start, end } of own)
+    if (
+      adult &&
+      (mode !== 'WAIT' || staysAt({ mode, place, every })) &&
+      start !== undefined &&
+      end !== undefined
+    )
+      add(busy, adult, { start, end })
   return {
     fill,
     byJob: groupBy(fill, (f) => f.job),
     byAdult: new Map(),
     times: new Map(),
+    washed: washedAt(draft),
+    forms: new Map(),
+    foods: draft.bowls.flatMap((b) => b.lines.map((l) => l.food)),
     sink: draft.turns.filter((t) => sinks.has(t.task)),
     busy,
   }
@@ -170,7 +186,8 @@ function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, 
         .sort((a, b) => a.times - b.times || a.rank - b.rank)
         .map((x) => x.job)
       if (!first) continue
-      const adult = besideNeeded(first, gap, request) ? freeAdult(gap, request, ledger) : null
+      const beside = formOf(first, gap.child, request, ledger) === 'beside'
+      const adult = beside ? freeAdult(gap, request, ledger) : null
       const row: FillJob = {
         child: id,
         step: gap.step,
@@ -182,7 +199,7 @@ function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, 
         start: gap.start,
         end: gap.end,
         or: others
-          .filter((o) => !o.clears && !besideNeeded(o, gap, request))
+          .filter((o) => !o.clears && formOf(o, gap.child, request, ledger) === 'overseen')
           .slice(0, choicesAt(age).usual - 1)
           .map((o) => o.job),
       }
@@ -200,43 +217,53 @@ const overlaps = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.e
 function may(job: Filler, gap: Gap, draft: Draft, request: PlanRequest, ledger: Ledger): boolean {
   const long = gap.end - gap.start
   if (long < job.least || ((job.freeTable || job.clears) && !gap.free)) return false
-  if (!oldEnough(job, gap.child, request)) return false
+  const form = formOf(job, gap.child, request, ledger)
+  if (form === 'no') return false
   const same = ledger.byJob.get(job.id) ?? []
   const now = same.filter((f) => overlaps(f, gap))
   if (job.once && same.length > now.length) return false
   if (job.places !== undefined && now.length >= job.places) return false
-  if (job.clean && !handsWashed(gap, draft)) return false
+  if (job.clean && (ledger.washed.get(gap.child.id) ?? 0) > gap.start) return false
   if (job.sink) {
     const there = ledger.sink.filter((t) => overlaps(t, gap)).length
     if (there + now.length >= (request.kit.sinkPlaces ?? SINK_PLACES)) return false
   }
   if (job.touches) {
-    const foods = draft.bowls.flatMap((b) => b.lines.map((l) => l.food))
-    if (forbiddenTouch(gap.child, foods, draft) !== null) return false
+    if (forbiddenTouch(gap.child, ledger.foods, draft) !== null) return false
   }
-  return !besideNeeded(job, gap, request) || freeAdult(gap, request, ledger) !== null
+  return form === 'overseen' || freeAdult(gap, request, ledger) !== null
 }
 
-/** Nothing of the table is touched before the child's own turn at the sink. */
-function handsWashed(gap: Gap, draft: Draft): boolean {
-  const washing = new Set(draft.tasks.filter((t) => t.technique === 'wash-hands').map((t) => t.id))
-  const own = draft.turns.filter((t) => t.child === gap.child.id && washing.has(t.task))
-  return own.length === 0 || own.some((t) => t.end <= gap.start)
+/** When each child comes from its first turn at the sink. */
+function washedAt({ tasks, turns }: Draft): Map<string, number> {
+  const washing = new Set(tasks.filter((t) => t.technique === 'wash-hands').map((t) => t.id))
+  const at = new Map<string, number>()
+  for (const t of turns)
+    if (washing.has(t.task)) at.set(t.child, Math.min(at.get(t.child) ?? Infinity, t.end))
+  return at
 }
 
-function oldEnough(job: Filler, child: Person, request: PlanRequest): boolean {
-  if (job.technique === undefined) return child.age >= (job.fromMonths ?? 0)
+/** Not at this age or by the child's own plan; overseen from where the adults are; or with one beside. */
+function formOf(
+  job: Filler,
+  child: Person,
+  request: PlanRequest,
+  ledger: Ledger,
+): 'no' | 'overseen' | 'beside' {
+  const key = `${child.id} ${job.id}`
+  const known = ledger.forms.get(key)
+  if (known !== undefined) return known
+  const form = newForm(job, child, request)
+  ledger.forms.set(key, form)
+  return form
+}
+
+function newForm(job: Filler, child: Person, request: PlanRequest): 'no' | 'overseen' | 'beside' {
+  if (job.technique === undefined) return child.age >= (job.fromMonths ?? 0) ? 'overseen' : 'no'
   const technique = techniqueIn(job.technique, request.rules.techniques)
-  if (!technique || child.limits?.includes(technique.id)) return false
-  return formFor(technique, child.age, request.rules.knives).kind === 'do'
-}
-
-/** Overseen from where the adults are, or one has to stand beside. */
-function besideNeeded(job: Filler, { child }: Gap, request: PlanRequest): boolean {
-  const technique =
-    job.technique === undefined ? undefined : techniqueIn(job.technique, request.rules.techniques)
-  const form = technique && formFor(technique, child.age, request.rules.knives)
-  return form?.kind === 'do' && form.code === 'B'
+  if (!technique || child.limits?.includes(technique.id)) return 'no'
+  const form = formFor(technique, child.age, request.rules.knives)
+  return form.kind !== 'do' ? 'no' : form.code === 'B' ? 'beside' : 'overseen'
 }
 
 /** An adult with nothing in hand for the whole time; beside two children at most. */

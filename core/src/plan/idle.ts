@@ -1,6 +1,6 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
 import type { Clocked } from './draft'
-import type { Plan } from './plan'
+import type { FillJob, Plan } from './plan'
 
 interface Span {
   start: number
@@ -31,4 +31,20 @@ export function idleTimes(
     const more = fill.filter((f) => f.child === p.child && f.sitting === 1)
     return { ...p, idle: longestGap(own, end), idleFilled: longestGap([...own, ...more], end) }
   })
+}
+
+/** Those jobs for waiting whose child is still free then, after turns have changed. */
+export function stillFree(
+  fill: readonly FillJob[],
+  { tasks, turns, schedule }: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
+): FillJob[] {
+  const sittings = new Map(schedule.map((s) => [s.step, s.sitting]))
+  const sittingOf = new Map(tasks.map((t) => [t.id, sittings.get(t.step)]))
+  return fill.filter(
+    (f) =>
+      !turns.some(
+        (t) =>
+          t.child === f.child && t.start < f.end && f.start < t.end && sittingOf.get(t.task) === f.sitting,
+      ),
+  )
 }

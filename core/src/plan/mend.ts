@@ -12,6 +12,7 @@ import { packetOf } from './decision'
 import { digest } from './digest'
 import { fillJobs } from './fill'
 import { nameToken } from './finding'
+import { stillFree } from './idle'
 import type { Plan, Task, Turn } from './plan'
 import { evenness, redeal } from './redeal'
 import type { PlanRequest } from './request'
@@ -70,7 +71,12 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
     bowls: plan.bowls.map((b) => ({ ...b, children: b.children.filter((c) => c !== child) })),
     tasks: mended,
     turns: dealt.turns,
-    ...(plan.fill && { fill: stillWaiting(plan, dealt.turns, child) }),
+    ...(plan.fill && {
+      fill: stillFree(
+        plan.fill.filter((f) => f.child !== child),
+        { ...plan, turns: dealt.turns },
+      ),
+    }),
     talk: plan.talk.map((t) =>
       t.child === child ? { ...t, child: askedInstead(t.step, mended, dealt.turns) } : t,
     ),
@@ -114,23 +120,6 @@ function evener(
     if (was.get(t.id) !== t.child)
       moves.set(t.child, [...(moves.get(t.child) ?? []), nameOf.get(t.task) ?? ''])
   return { turns: second.turns, says: [...moves].map(([id, jobs]) => takes(id, jobs)) }
-}
-
-/** Jobs for waiting of those who are still here, and who have not been given a turn at that time. */
-function stillWaiting(plan: Plan, turns: readonly Turn[], gone: string): NonNullable<Plan['fill']> {
-  const stepOf = new Map(plan.tasks.map((t) => [t.id, t.step]))
-  const sittingOf = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
-  return (plan.fill ?? []).filter(
-    (f) =>
-      f.child !== gone &&
-      !turns.some(
-        (t) =>
-          t.child === f.child &&
-          t.start < f.end &&
-          f.start < t.end &&
-          sittingOf.get(stepOf.get(t.task) ?? '') === f.sitting,
-      ),
-  )
 }
 
 const spreadOf = (turns: readonly Turn[], children: readonly string[]): number => {

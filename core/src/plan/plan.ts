@@ -108,6 +108,8 @@ export interface Task {
   hazard?: 'heat' | 'blade'
   /** The adult who does it (ADULT) or stands beside (blade, heat, beside). */
   adult?: string
+  /** A wait in which something is done again and again: every so many seconds. */
+  every?: number
   measured?: Measured
   counts?: { what: string; n: number }
 }

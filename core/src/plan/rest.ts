@@ -6,6 +6,7 @@ import { clockAfter } from '../learn/facts'
 import { compile } from './compile'
 import { decide, type Decision } from './decision'
 import { digest } from './digest'
+import { stillFree } from './idle'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
 
@@ -143,7 +144,10 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
       ...fresh.watch.filter((w) => coming.has(w.step)),
     ],
     fill: [
-      ...(plan.fill ?? []).filter((f) => !coming.has(f.step)),
+      ...stillFree(
+        (plan.fill ?? []).filter((f) => !coming.has(f.step)),
+        { tasks, turns, schedule },
+      ),
       ...(fresh.fill ?? []).filter((f) => coming.has(f.step)).map(later),
     ],
     totals: {

@@ -8,7 +8,8 @@ import { techniqueIn } from '../craft/house'
 import { techniqueOf, type Technique } from '../craft/techniques'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../recipe/recipe'
 import { adultFor } from './adult-for'
-import { isTogether } from './clock-ops'
+import { isTogether, timesTurned } from './clock-ops'
+import { minutesText } from './clock-words'
 import type { Pass, Portioned, Split } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import { rawKind } from './hygiene'
@@ -24,7 +25,7 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
     ),
   )
   const tasks = set.flatMap((s) => s.tasks)
-  const watch = [...draft.watch, ...hazardNotes(tasks), ...barredNotes(tasks)]
+  const watch = [...draft.watch, ...hazardNotes(tasks), ...turnNotes(tasks), ...barredNotes(tasks)]
   const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
   return {
     draft: { ...draft, tasks, watch },
@@ -129,6 +130,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     place: task.place ?? 'table',
     ...(technique.hazard && task.mode !== 'WAIT' && { hazard: technique.hazard }),
     ...(adult && { adult }),
+    ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
   }
 }
@@ -163,6 +165,24 @@ function hazardNotes(tasks: readonly Task[]): WatchNote[] {
         grade: 'adult' as const,
         says,
         source: techniqueOf(task.technique)?.source ?? '',
+      },
+    ]
+  })
+}
+
+/** What has to be turned again and again, and that an adult stays with it. */
+function turnNotes(tasks: readonly Task[]): WatchNote[] {
+  const seen = new Set<string>()
+  return tasks.flatMap((task) => {
+    if (task.every === undefined || seen.has(task.step)) return []
+    seen.add(task.step)
+    const times = timesTurned(task.seconds, task.every)
+    return [
+      {
+        step: task.step,
+        grade: 'adult' as const,
+        says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${times} ${times === 1 ? 'time' : 'times'}.`,
+        source: 'common practice',
       },
     ]
   })

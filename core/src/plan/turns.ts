@@ -44,6 +44,14 @@ const onceEach = (task: Task): Turn[] =>
         .map(({ child, round }, i) => ({ ...turnOf(task, i, child), round }))
     : able(task).map((child, i) => turnOf(task, i, child))
 
+/** How many jobs each child does anyway, once each. */
+function onceCounts(tasks: readonly Task[]): Map<string, number> {
+  const counts = new Map<string, number>()
+  for (const t of tasks)
+    if (isOnce(t.mode)) for (const id of able(t)) counts.set(id, (counts.get(id) ?? 0) + 1)
+  return counts
+}
+
 const able = (task: Task): string[] => task.forms.flatMap((f) => f.children)
 
 const pinned = (task: Task, { decisions }: PlanRequest): string[] => {
@@ -60,7 +68,8 @@ function dealt(
 ): Map<string, Map<string, number>> {
   const at = new Map(children.map((id, i) => [id, i]))
   const people = new Map(draft.people.map((p) => [p.id, p]))
-  const base = children.map((id) => draft.tasks.filter((t) => isOnce(t.mode) && able(t).includes(id)).length)
+  const once = onceCounts(draft.tasks)
+  const base = children.map((id) => once.get(id) ?? 0)
   const tasks = shared.map((task): DealTask => {
     const list = able(task)
     const pins = pinned(task, request)
@@ -114,18 +123,16 @@ function inOrder(
     waited.set(id, 1e9 + order.length)
     order.push(id)
   }
+  const seats = new Map(list.map((id, i) => [id, (i - round + list.length * (task.n + round)) % list.length]))
+  const before = (a: string, b: string): number =>
+    (left.get(b) ?? 0) - (left.get(a) ?? 0) ||
+    (waited.get(a) ?? 0) - (waited.get(b) ?? 0) ||
+    (seats.get(a) ?? 0) - (seats.get(b) ?? 0)
   for (const pin of pins) give(pin)
   while (order.length < task.n) {
-    const seat = (id: string): number =>
-      (list.indexOf(id) - round + list.length * (task.n + round)) % list.length
-    const next = list
-      .filter((id) => (left.get(id) ?? 0) > 0)
-      .sort(
-        (a, b) =>
-          (left.get(b) ?? 0) - (left.get(a) ?? 0) ||
-          (waited.get(a) ?? 0) - (waited.get(b) ?? 0) ||
-          seat(a) - seat(b),
-      )[0]
+    let next: string | undefined
+    for (const id of list)
+      if ((left.get(id) ?? 0) > 0 && (next === undefined || before(id, next) < 0)) next = id
     if (next === undefined) break
     give(next)
   }
@@ -167,9 +174,8 @@ const span = (counts: readonly number[]): string => {
 
 function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[] {
   const counts = [...total.values()]
-  const all = [...total].map(
-    ([id, n]) => n + draft.tasks.filter((t) => isOnce(t.mode) && able(t).includes(id)).length,
-  )
+  const once = onceCounts(draft.tasks)
+  const all = [...total].map(([id, n]) => n + (once.get(id) ?? 0))
   const least = Math.min(...counts)
   const most = Math.max(...counts)
   if (counts.length < 2) return []

@@ -90,6 +90,8 @@ export interface RecipeTask {
   /** One turn, one child's go, the adult's work or the wait: whole seconds. */
   seconds: number
   place?: Place
+  /** WAIT: it is turned, stirred or looked at again and again, every so many seconds. */
+  every?: number
   /** What is there to count, where it is not scoops: "stirs", "snips". */
   counts?: { what: string; n: number }
 }

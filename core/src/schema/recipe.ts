@@ -35,6 +35,7 @@ const taskSchema = yup
     turns: whole('Turns', 1, 200).notRequired(),
     seconds,
     place: place.optional(),
+    every: whole('Seconds between', 10, 24 * 3600).notRequired(),
     counts: yup
       .object({ what: required('What is counted', 40), n: whole('Number to count', 1, 200) })
       .default(undefined)
