@@ -26,6 +26,12 @@ export interface Technique {
   neighbour?: { job: string; fromMonths: number }
   hazard?: 'heat' | 'blade'
   secondsPerTurn: number
+  /** 0 none to 3 much. */
+  mess?: number
+  /** Techniques that come before it. */
+  after?: string[]
+  /** What helps a left-handed child, a weak grip, a child in a wheelchair, one who does not touch wet food. */
+  adapt?: { left?: string; grip?: string; wheelchair?: string; wet?: string }
   words: string[]
   cue: string
   source: string

@@ -8,6 +8,8 @@ export interface CardRow {
   picture: string
   job: string
   tool: string
+  /** What this child wants for it: a left-handed pair, a cutter with a knob. */
+  helps: string[]
   /** The cue of the technique, in a short sentence. */
   cue: string
   /** Turns of it, or 1 where each does it. */
@@ -17,7 +19,12 @@ export interface JobCard {
   child: string
   bowl: string
   rows: CardRow[]
+  /** Neighbour jobs, and jobs for waiting, each once. */
+  instead: string[]
+  waiting: string[]
 }
+
+const unique = (list: readonly string[]): string[] => [...new Set(list)]
 
 export function jobCards(plan: Plan): JobCard[] {
   const order = new Map(plan.schedule.map((s, i) => [s.step, i]))
@@ -34,9 +41,17 @@ export function jobCards(plan: Plan): JobCard[] {
           picture: plan.schedule.find((s) => s.step === t.step)?.picture ?? '',
           job: taskText(t, plan),
           tool: t.forms.find((f) => f.children.includes(child))?.tool ?? '',
+          helps: unique((t.helps ?? []).filter((h) => h.child === child).map((h) => h.says)),
           cue: techniqueOf(t.technique)?.cue ?? '',
           times: plan.turns.filter((x) => x.task === t.id && x.child === child).length,
         })),
+        instead: unique(
+          plan.tasks
+            .flatMap((t) => t.instead ?? [])
+            .filter((i) => i.child === child)
+            .map((i) => i.job),
+        ),
+        waiting: unique((plan.fill ?? []).filter((f) => f.child === child).map((f) => f.says)),
       }
     }),
   )

@@ -1,5 +1,6 @@
 /** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
 import { besideJob } from '../craft/beside'
+import { helpsFor } from '../craft/helps'
 import { formFor, type Technique } from '../craft/techniques'
 import { allergenName } from '../food/allergens'
 import { barsHandling, meet } from '../food/concerns'
@@ -11,6 +12,7 @@ export interface Partake {
   forms: TaskForm[]
   barred: Task['barred']
   instead: { child: string; job: string }[]
+  helps: { child: string; says: string }[]
 }
 
 type Foods = Pick<Portioned, 'foods' | 'packets'>
@@ -24,7 +26,7 @@ export function partake(
   request: PlanRequest,
 ): Partake {
   const forms = new Map<string, TaskForm>()
-  const out: Partake = { forms: [], barred: [], instead: [] }
+  const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
   for (const child of crew) {
     const touch = forbiddenTouch(child, handles, draft)
     const form = formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id])
@@ -41,6 +43,7 @@ export function partake(
       if (beside) out.instead.push({ child: child.id, job: beside.job })
       continue
     }
+    for (const says of helpsFor(technique, child)) out.helps.push({ child: child.id, says })
     const key = `${form.tool}/${form.code}/${form.perAdult}`
     const same = forms.get(key)
     if (same) same.children.push(child.id)

@@ -95,6 +95,8 @@ export interface Task {
   barred: { child: string; why: string }[]
   /** What a child does instead that takes no part. */
   instead?: { child: string; job: string }[]
+  /** What a left-handed child, or one with a need, wants for it. */
+  helps?: { child: string; says: string }[]
   /** STATION: the children at it in each round. */
   rounds?: string[][]
   mode: Mode

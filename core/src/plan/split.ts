@@ -94,7 +94,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
   const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
-  const { forms, barred, instead } = partake(crew, technique, handles, draft, request)
+  const { forms, barred, instead, helps } = partake(crew, technique, handles, draft, request)
   const able = forms.reduce((n, f) => n + f.children.length, 0)
   const byChildren = isByChildren(task.mode)
   const id = [
@@ -124,6 +124,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     forms: byChildren && mode !== 'ADULT' ? forms : [],
     barred: byChildren ? barred : [],
     ...(byChildren && mode !== 'ADULT' && instead.length > 0 && { instead }),
+    ...(byChildren && mode !== 'ADULT' && helps.length > 0 && { helps }),
     mode,
     n: isOnce(mode) ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
     seconds: byAdult ? adultSeconds(task, able, used.length) : ovenSeconds(task, draft),

@@ -14,6 +14,9 @@ export interface HandsCell {
   children: string[]
   adult: string | null
   mode: Task['mode']
+  /** Who takes no part, and does this instead. */
+  instead: { child: string; job: string }[]
+  helps: { child: string; says: string }[]
 }
 export interface MeasureCell {
   line: string
@@ -103,6 +106,8 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
         ? (task.adult ?? null)
         : null,
     mode: task.mode,
+    instead: task.instead ?? [],
+    helps: task.helps ?? [],
   }
 }
 

@@ -1,13 +1,24 @@
-/** One fair-scoops problem at a time, solved as a mixed-integer model by HiGHS. */
+/** One problem at a time for HiGHS: fair scoops, or a time-indexed schedule, as a mixed-integer model. */
 import { parentPort } from 'node:worker_threads'
 import type { FairProblem } from '@lea/core'
 import highsLoader from 'highs'
 import { modelOptimum, type Solver } from '../../../core/test/outside/fair-model'
 
-const highs = (await highsLoader()) as Solver
+export type Job = { fair: FairProblem } | { model: string }
 
-parentPort?.on('message', (problem: FairProblem) => {
+interface Mip {
+  solve: (model: string) => { Status: string; ObjectiveValue: number }
+}
+const highs: unknown = await highsLoader()
+
+parentPort?.on('message', (job: Job) => {
   const start = performance.now()
-  const objective = modelOptimum(problem, highs)
+  if ('fair' in job) {
+    const objective = modelOptimum(job.fair, highs as Solver)
+    parentPort?.postMessage({ objective, took: performance.now() - start })
+    return
+  }
+  const { Status, ObjectiveValue } = (highs as Mip).solve(job.model)
+  const objective = Status === 'Optimal' ? [Math.round(ObjectiveValue)] : null
   parentPort?.postMessage({ objective, took: performance.now() - start })
 })

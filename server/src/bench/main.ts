@@ -11,6 +11,7 @@ import {
 } from '@lea/core'
 import demoPackets from '@lea/core/data/demo-packets.json'
 import { fairProblem } from './fair'
+import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { startSolver } from './solver'
 import { startingKit, startingRules } from '../starting'
@@ -153,7 +154,7 @@ process.stdout.write('children   median      max   HiGHS model   × as long   sa
 for (const n of SIZES) {
   const problem = fairProblem(n)
   const fair = timed(RUNS, () => void fairScoops(problem))
-  const model = await highs.optimum(problem)
+  const model = await highs.optimum({ fair: problem })
   const same = model.objective?.join() === fairScoops(problem).objective?.join()
   const cells = [
     String(n).padStart(8),
@@ -168,3 +169,4 @@ for (const n of SIZES) {
 await highs.end()
 
 await benchSchedules()
+await benchPlans()

@@ -1,6 +1,6 @@
 /** HiGHS as a yardstick, in a thread that is ended when it takes too long. */
 import { Worker } from 'node:worker_threads'
-import type { FairProblem } from '@lea/core'
+import type { Job } from './highs-worker'
 
 export interface Solved {
   objective: number[] | null
@@ -9,23 +9,23 @@ export interface Solved {
 }
 const PATIENCE_MS = 60_000
 
-export function startSolver() {
+export function startSolver(patience = PATIENCE_MS) {
   let worker: Worker | null = null
   const start = (): Worker => (worker ??= new Worker(new URL('./highs-worker.js', import.meta.url)))
   return {
-    optimum: (problem: FairProblem): Promise<Solved> =>
+    optimum: (job: Job): Promise<Solved> =>
       new Promise((done) => {
         const at = start()
         const late = setTimeout(() => {
           void at.terminate()
           worker = null
           done({ objective: null, took: null })
-        }, PATIENCE_MS)
+        }, patience)
         at.once('message', (answer: Solved) => {
           clearTimeout(late)
           done(answer)
         })
-        at.postMessage(problem)
+        at.postMessage(job)
       }),
     end: async (): Promise<void> => {
       await worker?.terminate()

@@ -13,6 +13,8 @@ import {
   LEVEL_WORDS,
   LEVELS,
   NEEDS,
+  agesOf,
+  TECHNIQUES,
   type Concern,
   type StoredChild,
 } from '@lea/core'
@@ -40,6 +42,7 @@ const { handleSubmit, isSubmitting, defineField, errors } = useForm({
     hand: props.child?.hand,
     needs: [...(props.child?.needs ?? [])],
     carePlan: props.child?.carePlan ?? '',
+    limits: [...(props.child?.limits ?? [])],
     mat: props.child?.mat,
   },
 })
@@ -48,6 +51,10 @@ const [languages] = defineField('languages')
 const [hand] = defineField('hand')
 const [needs] = defineField('needs')
 const [carePlan] = defineField('carePlan')
+const [limits] = defineField('limits')
+const techniques = TECHNIQUES.filter((t) => agesOf(t).from !== null).sort((a, b) =>
+  a.name.localeCompare(b.name),
+)
 const concernFaults = computed(() =>
   Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
 )
@@ -148,6 +155,17 @@ const save = handleSubmit(async (values) => {
           maxlength="600"
         />
       </label>
+      <details>
+        <summary class="cursor-pointer font-semibold">
+          Left out by the child’s own plan{{ (limits ?? []).length > 0 ? `: ${(limits ?? []).length}` : '' }}
+        </summary>
+        <p class="text-sm text-soft">Whatever the age: these the child does not do here.</p>
+        <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+          <label v-for="t in techniques" :key="t.id" class="flex items-center gap-1 text-sm"
+            ><input v-model="limits" type="checkbox" :value="t.id" class="size-5" />{{ t.name }}</label
+          >
+        </div>
+      </details>
       <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
       <button type="submit" class="btn btn-main justify-self-start" :disabled="isSubmitting">Save</button>
     </form>

@@ -19,6 +19,7 @@ import PacketRegister from '../packets/PacketRegister.vue'
 import StockList from '../shopping/StockList.vue'
 import FoodForm from './FoodForm.vue'
 import KitRoom from './KitRoom.vue'
+import KitTools from './KitTools.vue'
 
 const house = useHouse()
 onMounted(() => void house.load())
@@ -131,6 +132,13 @@ async function addFood(food: FoodFact): Promise<void> {
         <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
       </form>
       <KitRoom
+        v-if="house.setting"
+        class="mt-5"
+        :kit="house.setting.kit"
+        @keep="keep"
+        @fault="fault = $event"
+      />
+      <KitTools
         v-if="house.setting"
         class="mt-5"
         :kit="house.setting.kit"

@@ -2,6 +2,7 @@
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core'
+import StepTiming from './StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
 const steps = defineModel<RecipeStep[]>({ required: true })
@@ -71,6 +72,9 @@ function toggleUse(step: RecipeStep, line: string): void {
 const addTask = (step: RecipeStep): void =>
   void step.tasks.push({ technique: 'stir', mode: 'TURNS', seconds: 20 })
 const lineName = (l: RecipeLine): string => l.food.replace(/^own:/, '').replace(/-/g, ' ')
+const replace = (i: number, step: RecipeStep): void => {
+  steps.value = steps.value.map((s, k) => (k === i ? step : s))
+}
 const remove = (step: RecipeStep): void => {
   steps.value = steps.value.filter((s) => s !== step)
 }
@@ -168,6 +172,7 @@ const remove = (step: RecipeStep): void => {
           </li>
         </ul>
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>
+        <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />
       </li>
     </ol>
     <p v-if="steps.length === 0" class="text-soft">No step yet: a recipe without steps cannot be planned.</p>

@@ -4,6 +4,8 @@ import { onMounted, ref, watch } from 'vue'
 import { adultSchema, EGG_SIZES, MEASURING, MEASURING_WORDS, ownDietSchema, type HouseRules } from '@lea/core'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
+import SettingRatios from './SettingRatios.vue'
+import SettingTechniques from './SettingTechniques.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 
@@ -37,6 +39,8 @@ const saveRules = (): Promise<void> =>
   attempt(async () => {
     if (rules.value) await house.saveRules(rules.value)
   }, 'House rules saved.')
+const keepRules = (next: HouseRules): Promise<void> =>
+  attempt(async () => house.saveRules(next), 'Kept. Plans to come use it.')
 const addAdult = (): Promise<void> =>
   attempt(async () => {
     const a = adult.value
@@ -210,6 +214,18 @@ const removeDiet = (id: string): Promise<void> =>
         </fieldset>
       </form>
     </section>
+    <SettingTechniques
+      v-if="house.setting"
+      :rules="house.setting.rules"
+      :disabled="!door.isOwner()"
+      @save="keepRules"
+    />
+    <SettingRatios
+      v-if="house.setting"
+      :rules="house.setting.rules"
+      :disabled="!door.isOwner()"
+      @save="keepRules"
+    />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
       <p class="mb-2 text-sm text-soft">

@@ -47,6 +47,7 @@ const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
             <Picture :name="r.picture" class="size-7 shrink-0" />
             <span class="min-w-0 flex-1 leading-tight">
               <strong>{{ r.job }}</strong><span v-if="r.tool" class="block text-sm">{{ r.tool }}</span
+              ><span v-for="h in r.helps" :key="h" class="block text-sm font-semibold">{{ h }}</span
               ><span class="block text-sm text-soft"><Amount :text="r.cue" /></span>
             </span>
             <span v-if="r.times > 1" class="numeral text-2xl"
@@ -54,6 +55,12 @@ const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
             >
           </li>
         </ol>
+        <p v-if="c.instead.length > 0" class="border-t border-line pt-1 text-sm">
+          <strong>Instead:</strong> {{ c.instead.join(', ') }}
+        </p>
+        <p v-if="c.waiting.length > 0" class="border-t border-line pt-1 text-sm text-soft">
+          <strong>While you wait:</strong> {{ c.waiting.join(', ') }}
+        </p>
       </li>
     </ul>
   </main>

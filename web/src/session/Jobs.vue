@@ -4,6 +4,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import {
   certificate,
   childFits,
+  clearingUp,
   laneChart,
   minutesText,
   planFigures,
@@ -34,13 +35,7 @@ const fits = computed(() => {
   const wanted = session.request()
   return session.plan && wanted ? childFits(session.plan, wanted) : []
 })
-const clearing = computed(() => {
-  const own = (session.plan?.fill ?? []).filter((f) => f.clears && f.sitting === 1)
-  return [...new Set(own.map((f) => f.says))].map((job) => ({
-    job,
-    who: [...new Set(own.filter((f) => f.says === job).map((f) => session.nameOf(f.child)))].join(', '),
-  }))
-})
+const clearing = computed(() => (session.plan ? clearingUp(session.plan) : []))
 /** The plan before the last change, for setting the two beside each other. */
 const compared = shallowRef<{ before: PlanFigures; after: PlanFigures } | null>(null)
 watch(
@@ -206,8 +201,8 @@ const turnsOfHeld = computed(
           {{ session.plan.totals.clearUp ? 'After the end.' : 'While everybody waits.' }}
         </p>
         <ul class="text-sm">
-          <li v-for="c in clearing" :key="c.job" class="border-t border-line py-1">
-            <strong>{{ c.job }}:</strong> {{ c.who }}
+          <li v-for="c in clearing" :key="c.says" class="border-t border-line py-1">
+            <strong>{{ c.says }}:</strong> {{ c.children.map(session.nameOf).join(', ') }}
           </li>
         </ul>
       </div>

@@ -2,7 +2,7 @@
 /** The whole session on one page: when, what, who, which measure, who stands where. */
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { weave } from '@lea/core'
+import { clearingUp, weave } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
@@ -21,6 +21,7 @@ const plan = computed(() => session.plan)
 const bowls = computed(() =>
   (plan.value?.bowls ?? []).map((b) => ({ ...b, columns: plan.value ? weave(plan.value, b.id) : [] })),
 )
+const clearing = computed(() => (plan.value ? clearingUp(plan.value) : []))
 const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(c)).join(', ')
 </script>
 
@@ -50,11 +51,21 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
           </tr>
         </thead>
         <tbody>
+          <tr v-for="b in plan.background ?? []" :key="b.says" class="border-b border-line align-top">
+            <td class="numeral p-1">{{ b.at }}</td>
+            <th scope="row" class="p-1 text-left" :colspan="bowls.length + 1">
+              {{ b.says
+              }}<span class="font-normal"
+                >{{ b.adult ? `, ${session.nameOf(b.adult)}` : ', an adult'
+                }}{{ b.sitting > 1 ? `, for sitting ${b.sitting}` : '' }}</span
+              >
+            </th>
+          </tr>
           <tr v-for="(s, i) in plan.schedule" :key="s.step" class="border-b border-line align-top">
             <td class="numeral p-1">{{ s.at }}</td>
             <th scope="row" class="p-1 text-left">
               {{ s.title
-              }}<span class="block font-normal text-soft">{{ Math.round(s.seconds / 60) }} min</span>
+              }}<span class="block font-normal text-soft">{{ bowls[0]?.columns[i]?.minutes }} min</span>
             </th>
             <td v-for="b in bowls" :key="b.id" class="p-1">
               <p v-for="m in b.columns[i]?.measure ?? []" :key="m.line">
@@ -73,6 +84,14 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
           </tr>
         </tbody>
       </table>
+      <p v-if="clearing.length > 0" class="mt-2 text-xs">
+        <strong>{{
+          plan.totals.clearUp ? 'Clearing up, at the end:' : 'Clearing up, while all wait:'
+        }}</strong>
+        <template v-for="(c, i) in clearing" :key="c.says"
+          >{{ i > 0 ? ' · ' : ' ' }}{{ c.says }}: {{ names(c.children) }}</template
+        >
+      </p>
       <p class="mt-2 border-t-2 border-ink pt-1 text-xs">
         Two adults read every packet today. The child’s own care plan comes first. Turns may be handed on: the
         order is a help, not a rule.

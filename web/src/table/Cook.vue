@@ -4,7 +4,16 @@ import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { againstPlan, nextTurn, openGates, sayNow, tableTasks, turnText, type StoredGuest } from '@lea/core'
+import {
+  againstPlan,
+  nextTurn,
+  openGates,
+  sayNow,
+  tableTasks,
+  turnText,
+  whoWaits,
+  type StoredGuest,
+} from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
@@ -13,10 +22,12 @@ import { useTable } from '../stores/table'
 import GuestForm from '../session/GuestForm.vue'
 import ArrivalPanel from './ArrivalPanel.vue'
 import ChangeSheet from './ChangeSheet.vue'
+import CookHeader from './CookHeader.vue'
 import CookStep from './CookStep.vue'
 import Emergency from './Emergency.vue'
 import GatePanel from './GatePanel.vue'
 import KeyHelp from './KeyHelp.vue'
+import MeanwhileList from './Meanwhile.vue'
 import NoteSheet from './NoteSheet.vue'
 import TableSay from './TableSay.vue'
 import TableTop from './TableTop.vue'
@@ -78,6 +89,11 @@ const following = computed(() => {
   const open = tasks.value.flatMap((t) => t.turns).filter((t) => !t.done)
   return gates.value.length > 0 ? [] : open.slice(1, 3).map((t) => session.nameOf(t.who))
 })
+const waiting = computed(() =>
+  plan.value && bowl.value && gates.value.length === 0
+    ? whoWaits(plan.value, bowl.value.id, step.value, turn.value?.turn ?? null)
+    : [],
+)
 const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
 const saying = computed(() =>
   plan.value
@@ -144,29 +160,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
       <RouterLink v-if="session.planFault" class="underline" to="/diary">Diary</RouterLink>
     </p>
     <template v-else>
-      <header class="flex flex-wrap items-center gap-x-4 gap-y-1 bg-ink px-4 py-2 text-white">
-        <RouterLink :to="`/session/${id}/weave`" class="font-title text-lg font-bold">{{
-          plan.recipe.title
-        }}</RouterLink>
-        <ol class="flex flex-wrap gap-1.5 text-sm" aria-label="Steps">
-          <li
-            v-for="(s, i) in plan.schedule"
-            :key="s.step"
-            class="rounded-full border px-2.5 py-0.5"
-            :class="
-              s.step === step
-                ? 'border-white bg-white font-bold text-ink'
-                : i < index
-                  ? 'border-transparent bg-white/25'
-                  : 'border-white/60'
-            "
-            :aria-current="s.step === step ? 'step' : undefined"
-          >
-            {{ s.title }}
-          </li>
-        </ol>
-        <p class="ml-auto text-sm" aria-live="polite">{{ pace }} · {{ sending }}</p>
-      </header>
+      <CookHeader :plan="plan" :step="step" :pace="`${pace} · ${sending}`" :to="`/session/${id}/weave`" />
       <Notice v-if="refusal" tone="fault" class="m-2 !py-2">{{ refusal }}</Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} Nothing that was tapped is lost; go on.
@@ -205,6 +199,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
           <p v-if="following.length > 0" class="pt-2 text-center text-soft">
             next: {{ following.join(', then ') }}
           </p>
+          <MeanwhileList :waiting="waiting" />
         </section>
         <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
           <ArrivalPanel v-if="gates[0]?.gate === 'arrival'" />

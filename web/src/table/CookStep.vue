@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
+import { computed } from 'vue'
 import type { TableTask, TableTurn } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useMats } from '../parts/useMats'
@@ -7,7 +8,7 @@ import { useSession } from '../stores/session'
 import CookStrip from './CookStrip.vue'
 import MeasurePicture from './MeasurePicture.vue'
 
-defineProps<{
+const props = defineProps<{
   tasks: TableTask[]
   shown: TableTask | null
   turn: TableTurn | null
@@ -17,6 +18,10 @@ defineProps<{
 const emit = defineEmits<{ tap: [] }>()
 const session = useSession()
 const { matOf } = useMats()
+/** What this child wants for it: left-handed scissors, the bowl on the lap tray. */
+const helps = computed(() =>
+  (props.shown?.task.helps ?? []).filter((h) => h.child === props.turn?.child).map((h) => h.says),
+)
 const anyCup = (row: TableTask): boolean =>
   row.task.measured?.by === 'scoop' && row.task.measured.any === true
 const lineName = (row: TableTask): string => {
@@ -38,6 +43,7 @@ const lineName = (row: TableTask): string => {
       {{ shown.task.mode === 'ADULT' ? 'does this' : 'beside' }}.</template
     >
   </p>
+  <p v-for="h in helps" :key="h" class="text-lg font-semibold">{{ h }}</p>
   <p v-if="says" class="text-soft">{{ says }}</p>
   <template v-if="shown && shown.turns.length > 0">
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>

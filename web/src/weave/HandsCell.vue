@@ -27,6 +27,18 @@ const { matOf } = useMats()
       <span v-if="h.adult" class="block text-xs text-soft"
         >{{ session.nameOf(h.adult).split(' ')[0] }}{{ h.mode === 'ADULT' ? ' does this' : ' beside' }}</span
       >
+      <span
+        v-for="i in wide ? h.instead : []"
+        :key="i.child"
+        class="flex w-full items-center gap-1 text-xs text-soft"
+        ><Mat :name="session.nameOf(i.child)" :mat="matOf(i.child)" class="!size-4" />{{ i.job }}</span
+      >
+      <span
+        v-for="i in wide ? h.helps : []"
+        :key="i.child + i.says"
+        class="flex w-full items-center gap-1 text-xs"
+        ><Mat :name="session.nameOf(i.child)" :mat="matOf(i.child)" class="!size-4" />{{ i.says }}</span
+      >
       <PinJob v-if="wide && h.mode === 'TURNS' && !session.frozen" :task="h.task" />
     </div>
   </div>

@@ -1,0 +1,49 @@
+/** Who has nothing to do just now, and what they could do; who does what instead; how the table is cleared. */
+import type { Plan, Turn } from '../plan/plan'
+
+export interface Meanwhile {
+  /** What they could do, and what would do as well. */
+  says: string
+  or: string[]
+  children: string[]
+  /** The adult who stands beside. */
+  adult?: string
+}
+
+/**
+ * @param turn the turn that is on; none where the whole step is waited through
+ * @returns jobs for those of a bowl who wait at that moment, and neighbour jobs of the step
+ */
+export function whoWaits(plan: Plan, bowl: string, step: string, turn: Turn | null): Meanwhile[] {
+  const time = plan.schedule.find((s) => s.step === step)
+  const crew = plan.bowls.find((b) => b.id === bowl)?.children ?? []
+  if (!time) return []
+  const from = turn?.start ?? time.start
+  const to = turn?.start ?? time.start + time.seconds
+  const seen = new Set<string>(turn ? [turn.child] : [])
+  const out = new Map<string, Meanwhile>()
+  const add = (child: string, row: Omit<Meanwhile, 'children'>): void => {
+    if (seen.has(child) || !crew.includes(child)) return
+    seen.add(child)
+    const key = `${row.says}/${row.adult ?? ''}`
+    const same = out.get(key)
+    if (same) same.children.push(child)
+    else out.set(key, { ...row, children: [child] })
+  }
+  for (const task of plan.tasks.filter((t) => t.step === step && t.bowl === bowl))
+    for (const i of task.instead ?? []) add(i.child, { says: i.job, or: [] })
+  const first = (plan.fill ?? [])
+    .filter((f) => f.sitting === time.sitting && f.start <= to && from < f.end)
+    .sort((a, b) => a.start - b.start)
+  for (const f of first)
+    add(f.child, { says: f.says, or: f.or, ...(f.adult !== undefined && { adult: f.adult }) })
+  return [...out.values()]
+}
+
+/** Clearing up at the first sitting, job by job. */
+export function clearingUp(plan: Plan): { says: string; children: string[] }[] {
+  const jobs = new Map<string, Set<string>>()
+  for (const f of plan.fill ?? [])
+    if (f.clears && f.sitting === 1) jobs.set(f.says, (jobs.get(f.says) ?? new Set()).add(f.child))
+  return [...jobs].map(([says, children]) => ({ says, children: [...children] }))
+}

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+/** How many children to an adult: the country's published numbers, or the setting's own. */
+import { computed, ref, watch } from 'vue'
+import { ageText, RATIO_SOURCE, ratioRows, type HouseRules, type RatioRow } from '@lea/core'
+
+const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
+const emit = defineEmits<{ save: [rules: HouseRules] }>()
+const published = computed(() => ratioRows(props.rules.country))
+const own = computed(() => (props.rules.ratios ?? []).length > 0)
+const rows = ref<RatioRow[]>([])
+watch(
+  () => props.rules,
+  (r) =>
+    (rows.value = ((r.ratios ?? []).length > 0 ? (r.ratios ?? []) : published.value).map((x) => ({ ...x }))),
+  { immediate: true, deep: true },
+)
+const ageOf = (row: RatioRow, i: number): string => {
+  const from = rows.value[i - 1]?.below ?? 0
+  return row.below === null ? `from ${ageText(from)}` : `under ${ageText(row.below)}`
+}
+const save = (): void => emit('save', { ...props.rules, ratios: rows.value })
+const back = (): void => emit('save', { ...props.rules, ratios: [] })
+function split(i: number): void {
+  const row = rows.value[i]
+  const before = rows.value[i - 1]?.below ?? 0
+  if (row) rows.value.splice(i, 0, { below: before + 12, children: row.children })
+}
+</script>
+
+<template>
+  <section class="patch p-4" aria-labelledby="ratios">
+    <h2 id="ratios" class="mb-1 text-xl">Children to an adult</h2>
+    <p class="mb-2 text-sm text-soft">
+      {{ own ? 'Your own numbers.' : `Published least: ${RATIO_SOURCE[rules.country]}.` }} Your local rule
+      comes first: write it here where it is another. Counted in nurseries; in a library or at home one adult
+      at least.
+    </p>
+    <form @submit.prevent="save">
+      <fieldset :disabled="disabled">
+        <div
+          v-for="(row, i) in rows"
+          :key="i"
+          class="flex flex-wrap items-end gap-2 border-t border-line py-1.5"
+        >
+          <span class="w-36 pb-2 font-semibold">{{ ageOf(row, i) }}</span>
+          <label v-if="row.below !== null" class="text-sm"
+            >Under, months<input
+              v-model.number="row.below"
+              type="number"
+              min="1"
+              max="216"
+              class="field mt-1 !w-24"
+          /></label>
+          <label class="text-sm"
+            >Children to one adult<input
+              v-model.number="row.children"
+              type="number"
+              min="1"
+              max="40"
+              class="field mt-1 !w-24"
+          /></label>
+          <button type="button" class="btn" :aria-label="`An age more before row ${i + 1}`" @click="split(i)">
+            an age more
+          </button>
+          <button
+            v-if="row.below !== null"
+            type="button"
+            class="btn"
+            :aria-label="`Remove row ${i + 1}`"
+            @click="rows.splice(i, 1)"
+          >
+            remove
+          </button>
+        </div>
+        <span class="mt-2 flex gap-2">
+          <button type="submit" class="btn">Keep these numbers</button>
+          <button v-if="own" type="button" class="btn" @click="back">Back to the published</button>
+        </span>
+      </fieldset>
+    </form>
+  </section>
+</template>
