@@ -1,5 +1,5 @@
 /** Who has nothing to do just now, and what they could do; who does what instead; how the table is cleared. */
-import type { Plan, Turn } from '../plan/plan'
+import type { Background, Plan, StepTime, Turn } from '../plan/plan'
 
 export interface Meanwhile {
   /** What they could do, and what would do as well. */
@@ -46,4 +46,25 @@ export function clearingUp(plan: Plan): { says: string; children: string[] }[] {
   for (const f of plan.fill ?? [])
     if (f.clears && f.sitting === 1) jobs.set(f.says, (jobs.get(f.says) ?? new Set()).add(f.child))
   return [...jobs].map(([says, children]) => ({ says, children: [...children] }))
+}
+
+export type SheetRow = { step: StepTime; index: number } | { ready: Background }
+
+/** The rows of the run sheet in the order of the clock: steps, and what an adult gets ready between them. */
+export function sheetRows(plan: Plan): SheetRow[] {
+  const rows: { row: SheetRow; sitting: number; start: number; rank: number }[] = [
+    ...(plan.background ?? []).map((b) => ({
+      row: { ready: b },
+      sitting: b.sitting,
+      start: b.start,
+      rank: 1,
+    })),
+    ...plan.schedule.map((step, index) => ({
+      row: { step, index },
+      sitting: step.sitting,
+      start: step.start,
+      rank: 0,
+    })),
+  ]
+  return rows.sort((a, b) => a.sitting - b.sitting || a.start - b.start || a.rank - b.rank).map((r) => r.row)
 }

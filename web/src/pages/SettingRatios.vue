@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** How many children to an adult: the country's published numbers, or the setting's own. */
+import { Plus, Trash2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { ageText, RATIO_SOURCE, ratioRows, type HouseRules, type RatioRow } from '@lea/core'
 
@@ -40,37 +41,42 @@ function split(i: number): void {
         <div
           v-for="(row, i) in rows"
           :key="i"
-          class="flex flex-wrap items-end gap-2 border-t border-line py-1.5"
+          class="grid grid-cols-2 items-end gap-2 border-t border-line py-1.5 sm:grid-cols-[1fr_6rem_6rem_6rem]"
         >
-          <span class="w-36 pb-2 font-semibold">{{ ageOf(row, i) }}</span>
-          <label v-if="row.below !== null" class="text-sm"
+          <span class="pb-2 font-semibold">{{ ageOf(row, i) }}</span>
+          <label v-if="row.below !== null" class="block text-sm"
             >Under, months<input
               v-model.number="row.below"
               type="number"
               min="1"
               max="216"
-              class="field mt-1 !w-24"
+              class="field mt-1"
           /></label>
-          <label class="text-sm"
-            >Children to one adult<input
-              v-model.number="row.children"
-              type="number"
-              min="1"
-              max="40"
-              class="field mt-1 !w-24"
+          <span v-else aria-hidden="true" />
+          <label class="block text-sm"
+            >Children<span class="sr-only"> to one adult, {{ ageOf(row, i) }}</span
+            ><input v-model.number="row.children" type="number" min="1" max="40" class="field mt-1"
           /></label>
-          <button type="button" class="btn" :aria-label="`An age more before row ${i + 1}`" @click="split(i)">
-            an age more
-          </button>
-          <button
-            v-if="row.below !== null"
-            type="button"
-            class="btn"
-            :aria-label="`Remove row ${i + 1}`"
-            @click="rows.splice(i, 1)"
-          >
-            remove
-          </button>
+          <span class="flex gap-2">
+            <button
+              type="button"
+              class="btn !px-2"
+              :aria-label="`An age more before row ${i + 1}`"
+              title="an age more"
+              @click="split(i)"
+            >
+              <Plus class="size-4" aria-hidden="true" />
+            </button>
+            <button
+              v-if="row.below !== null"
+              type="button"
+              class="btn !px-2"
+              :aria-label="`Remove row ${i + 1}`"
+              @click="rows.splice(i, 1)"
+            >
+              <Trash2 class="size-4" aria-hidden="true" />
+            </button>
+          </span>
         </div>
         <span class="mt-2 flex gap-2">
           <button type="submit" class="btn">Keep these numbers</button>

@@ -135,16 +135,26 @@ const usualText = computed(() => {
       </fieldset>
     </form>
     <h3 class="mt-4 text-lg">This week everybody should come to</h3>
-    <fieldset class="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm" :disabled="disabled">
-      <legend class="sr-only">Techniques of the week</legend>
-      <label
-        v-for="t in sorted.filter((x) => agesOf(x).from !== null)"
-        :key="t.id"
-        class="flex items-center gap-1"
-        ><input type="checkbox" class="size-5" :checked="week.includes(t.id)" @change="toggleWeek(t.id)" />{{
-          t.name
-        }}</label
-      >
-    </fieldset>
+    <p class="text-sm">
+      {{ week.length > 0 ? week.map(nameOf).join(', ') : 'Nothing in particular.' }}
+      <span class="text-soft">Turns go first to those who have not come to it in the last seven days.</span>
+    </p>
+    <details class="mt-1">
+      <summary class="cursor-pointer text-sm font-semibold">choose</summary>
+      <fieldset class="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-sm" :disabled="disabled">
+        <legend class="sr-only">Techniques of the week</legend>
+        <label
+          v-for="t in sorted.filter((x) => agesOf(x).from !== null)"
+          :key="t.id"
+          class="flex items-center gap-1"
+          ><input
+            type="checkbox"
+            class="size-5"
+            :checked="week.includes(t.id)"
+            @change="toggleWeek(t.id)"
+          />{{ t.name }}</label
+        >
+      </fieldset>
+    </details>
   </section>
 </template>

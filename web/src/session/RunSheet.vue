@@ -2,7 +2,7 @@
 /** The whole session on one page: when, what, who, which measure, who stands where. */
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { clearingUp, weave } from '@lea/core'
+import { clearingUp, sheetRows, weave } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
@@ -21,6 +21,7 @@ const plan = computed(() => session.plan)
 const bowls = computed(() =>
   (plan.value?.bowls ?? []).map((b) => ({ ...b, columns: plan.value ? weave(plan.value, b.id) : [] })),
 )
+const rows = computed(() => (plan.value ? sheetRows(plan.value) : []))
 const clearing = computed(() => (plan.value ? clearingUp(plan.value) : []))
 const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(c)).join(', ')
 </script>
@@ -51,37 +52,41 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
           </tr>
         </thead>
         <tbody>
-          <tr v-for="b in plan.background ?? []" :key="b.says" class="border-b border-line align-top">
-            <td class="numeral p-1">{{ b.at }}</td>
-            <th scope="row" class="p-1 text-left" :colspan="bowls.length + 1">
-              {{ b.says
-              }}<span class="font-normal"
-                >{{ b.adult ? `, ${session.nameOf(b.adult)}` : ', an adult'
-                }}{{ b.sitting > 1 ? `, for sitting ${b.sitting}` : '' }}</span
-              >
-            </th>
-          </tr>
-          <tr v-for="(s, i) in plan.schedule" :key="s.step" class="border-b border-line align-top">
-            <td class="numeral p-1">{{ s.at }}</td>
-            <th scope="row" class="p-1 text-left">
-              {{ s.title
-              }}<span class="block font-normal text-soft">{{ bowls[0]?.columns[i]?.minutes }} min</span>
-            </th>
-            <td v-for="b in bowls" :key="b.id" class="p-1">
-              <p v-for="m in b.columns[i]?.measure ?? []" :key="m.line">
-                <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
-              </p>
-              <p v-for="h in b.columns[i]?.handsShort ?? []" :key="h.task">
-                {{ h.job }}<template v-if="h.children.length > 0">: {{ names(h.children) }}</template
-                ><template v-if="h.adult">
-                  · <em>{{ session.nameOf(h.adult) }}</em></template
+          <template v-for="r in rows" :key="'ready' in r ? r.ready.says : r.step.step">
+            <tr v-if="'ready' in r" class="border-b border-line align-top">
+              <td class="numeral p-1">{{ r.ready.at }}</td>
+              <th scope="row" class="p-1 text-left" :colspan="bowls.length + 1">
+                {{ r.ready.says
+                }}<span class="font-normal"
+                  >{{ r.ready.adult ? `, ${session.nameOf(r.ready.adult)}` : ', an adult'
+                  }}{{ r.ready.sitting > 1 ? `, for sitting ${r.ready.sitting}` : '' }}</span
                 >
-              </p>
-              <p v-for="w in b.columns[i]?.watch ?? []" :key="w.says" class="font-semibold">
-                ! {{ session.say(w.says) }}
-              </p>
-            </td>
-          </tr>
+              </th>
+            </tr>
+            <tr v-else class="border-b border-line align-top">
+              <td class="numeral p-1">{{ r.step.at }}</td>
+              <th scope="row" class="p-1 text-left">
+                {{ r.step.title
+                }}<span class="block font-normal text-soft"
+                  >{{ bowls[0]?.columns[r.index]?.minutes }} min</span
+                >
+              </th>
+              <td v-for="b in bowls" :key="b.id" class="p-1">
+                <p v-for="m in b.columns[r.index]?.measure ?? []" :key="m.line">
+                  <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
+                </p>
+                <p v-for="h in b.columns[r.index]?.handsShort ?? []" :key="h.task">
+                  {{ h.job }}<template v-if="h.children.length > 0">: {{ names(h.children) }}</template
+                  ><template v-if="h.adult">
+                    · <em>{{ session.nameOf(h.adult) }}</em></template
+                  >
+                </p>
+                <p v-for="w in b.columns[r.index]?.watch ?? []" :key="w.says" class="font-semibold">
+                  ! {{ session.say(w.says) }}
+                </p>
+              </td>
+            </tr>
+          </template>
         </tbody>
       </table>
       <p v-if="clearing.length > 0" class="mt-2 text-xs">
