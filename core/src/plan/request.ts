@@ -56,7 +56,10 @@ export interface Kit {
 export interface HouseRules {
   kind: 'nursery' | 'library' | 'home'
   country: Country
-  grouping: 'together' | 'groups'
+  /** One bowl for all, small groups with a bowl each, or an own bowl for every child. */
+  grouping: 'together' | 'groups' | 'own'
+  /** Below this age in months a child has an own bowl whatever the others do: waiting is hard. */
+  ownUnder?: number | null | undefined
   /** Children to a bowl where the group is split. */
   groupSize: number
   knives: KnifeRule

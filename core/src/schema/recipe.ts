@@ -193,7 +193,8 @@ export const rulesSchema = yup
   .object({
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
     country: oneOf(['uk', 'us'] as const, 'Country'),
-    grouping: oneOf(['together', 'groups'] as const, 'Grouping'),
+    grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
+    ownUnder: whole('Own bowl under so many months', 12, 120).notRequired(),
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
     techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),

@@ -81,6 +81,25 @@ describe('an adult for each of several', () => {
   })
 })
 
+describe('bowls by the rule of the house', () => {
+  const kids = [child('two', 30), child('three', 40), child('four', 52), child('five', 61)]
+  const bowls = (rules: Partial<PlanRequest['rules']>) => {
+    const base = request(kids)
+    return compile({ ...base, rules: { ...base.rules, ...rules } }).bowls.map((b) => b.children)
+  }
+  it('an own bowl for every child', () => {
+    expect(bowls({ grouping: 'own' })).toEqual([['two'], ['three'], ['four'], ['five']])
+  })
+  it('under three an own bowl, the others share one', () => {
+    expect(bowls({ ownUnder: 36 })).toEqual([['three', 'four', 'five'], ['two']])
+  })
+  it('nobody left to share: only own bowls', () => {
+    const base = request(kids.slice(0, 1))
+    const plan = compile({ ...base, rules: { ...base.rules, ownUnder: 36 } })
+    expect(plan.bowls.map((b) => b.children)).toEqual([['two']])
+  })
+})
+
 describe('waves', () => {
   it('no more with a tool than there are, and everybody comes to it', () => {
     fc.assert(

@@ -14,6 +14,8 @@ const door = useDoor()
 const rules = ref<HouseRules | null>(null)
 const fault = ref('')
 const said = ref('')
+/** Common practice: waiting for a shared bowl is hard under three. */
+const OWN_BOWL_MONTHS = 36
 const blank = { name: '', knives: false, heat: false, role: '', signIn: '', password: '' }
 const adult = ref({ ...blank })
 onMounted(() => void house.load())
@@ -167,6 +169,7 @@ const removeDiet = (id: string): Promise<void> =>
             >The group<select v-model="rules.grouping" class="field mt-1 font-normal">
               <option value="together">all together, one bowl</option>
               <option value="groups">small groups, a bowl each</option>
+              <option value="own">an own bowl for every child</option>
             </select></label
           >
           <label class="font-semibold"
@@ -177,6 +180,16 @@ const removeDiet = (id: string): Promise<void> =>
               max="12"
               class="field mt-1 font-normal"
           /></label>
+          <label class="flex items-center gap-2"
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="(rules.ownUnder ?? 0) > 0"
+              @change="
+                rules.ownUnder = ($event.target as HTMLInputElement).checked ? OWN_BOWL_MONTHS : undefined
+              "
+            />an own bowl under three years, whatever the others do</label
+          >
           <label class="font-semibold"
             >Knives<select v-model="rules.knives" class="field mt-1 font-normal">
               <option value="soft-first">soft tools first</option>

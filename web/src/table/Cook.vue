@@ -196,7 +196,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
             :fullness="shown && shown.task.measured ? shown.fullness : null"
             :fill="shown?.fill ?? ''"
           />
-          <p v-if="following.length > 0" class="pt-2 text-center text-soft">
+          <p v-if="following.length > 0" class="pt-7 text-center text-soft">
             next: {{ following.join(', then ') }}
           </p>
           <MeanwhileList :waiting="waiting" />
