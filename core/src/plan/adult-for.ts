@@ -9,15 +9,17 @@ export const leadFor = (technique: Pick<Technique, 'hazard'>): 'heat' | 'knives'
 const mayLead = (adult: PlanAdult, lead: 'heat' | 'knives' | null): boolean =>
   lead === null || adult.leads.includes(lead)
 
+/** Those who take the jobs that hold an adult. */
+export const holding = (request: PlanRequest): PlanAdult[] =>
+  request.adults.slice(0, request.holding ?? request.adults.length)
+
 /** The adult of a bowl, by turns; heat and blades go to one who leads them. */
-export function adultFor(
-  technique: Technique,
-  bowlIndex: number,
-  { adults }: PlanRequest,
-): string | undefined {
+export function adultFor(technique: Technique, bowlIndex: number, request: PlanRequest): string | undefined {
+  const adults = holding(request)
   const lead = leadFor(technique)
   const own = adults[bowlIndex % Math.max(1, adults.length)]
-  return own && mayLead(own, lead) ? own.id : adults.find((a) => mayLead(a, lead))?.id
+  if (own && mayLead(own, lead)) return own.id
+  return [...adults, ...request.adults].find((a) => mayLead(a, lead))?.id
 }
 
 /**

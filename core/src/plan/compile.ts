@@ -41,6 +41,25 @@ export class PlanError extends Error {
  * @throws PlanError where there is nobody to plan for, nothing to do, or the checker finds a broken hard rule
  */
 export function compile(request: PlanRequest): Plan {
+  const plan = compileOnce(request)
+  if (request.effort !== 'refined') return plan
+  // One adult more must never make the plan longer: the plans in which fewer of them hold jobs are tried too.
+  let best = plan
+  for (let holding = request.adults.length - 1; holding >= 1; holding--) {
+    if (best.totals.seconds <= (best.totals.bound?.seconds ?? 0)) break
+    const other = compileOnce({ ...request, holding })
+    if (other.totals.seconds < best.totals.seconds && !worseOff(other, best)) best = other
+  }
+  return best
+}
+
+/** Shorter is no gain where it has a stop more, or longer waits. */
+const worseOff = (a: Plan, b: Plan): boolean => {
+  const wait = (p: Plan): number => Math.max(0, ...p.totals.perChild.map((c) => c.longestWait))
+  return openStops(a).length > openStops(b).length || wait(a) > wait(b)
+}
+
+function compileOnce(request: PlanRequest): Plan {
   const start = begin(request)
   const findings: Finding[] = []
   const keep = <D>(out: { draft: D; findings: Finding[] }): D => {

@@ -1,6 +1,7 @@
 /** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
 import { besideJob } from '../craft/beside'
 import { helpsFor } from '../craft/helps'
+import { gentleJob } from '../craft/jobs-by-age'
 import { formFor, type Technique } from '../craft/techniques'
 import { allergenName } from '../food/allergens'
 import { barsHandling, meet } from '../food/concerns'
@@ -22,6 +23,8 @@ export function partake(
   crew: readonly Person[],
   technique: Technique,
   handles: readonly string[],
+  /** The foods that come in at this step: what a neighbour job is about. */
+  fresh: readonly string[],
   draft: Foods,
   request: PlanRequest,
 ): Partake {
@@ -39,8 +42,10 @@ export function partake(
           : null
     if (why !== null || form.kind !== 'do') {
       out.barred.push({ child: child.id, why: why ?? technique.name })
-      const beside = besideJob(technique, child.age, touch === null)
-      if (beside) out.instead.push({ child: child.id, job: beside.job })
+      // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
+      const gentle = touch === null && form.kind === 'not-yet' ? gentleJob(fresh, child.age) : null
+      const job = gentle ?? besideJob(technique, child.age, touch === null)?.job
+      if (job !== undefined) out.instead.push({ child: child.id, job })
       continue
     }
     for (const says of helpsFor(technique, child)) out.helps.push({ child: child.id, says })

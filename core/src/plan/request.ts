@@ -94,6 +94,8 @@ export interface PlanRequest {
   decisions: Decision[]
   seed: number
   effort: 'draft' | 'refined'
+  /** So many of the adults, the first, take the jobs that hold one; all where it is not said. A refined plan tries each. */
+  holding?: number
 }
 
 /** The most children a session holds. */

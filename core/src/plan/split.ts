@@ -94,7 +94,14 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
   const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
-  const { forms, barred, instead, helps } = partake(crew, technique, handles, draft, request)
+  const { forms, barred, instead, helps } = partake(
+    crew,
+    technique,
+    handles,
+    line ? [line.food] : used.map((l) => l.food),
+    draft,
+    request,
+  )
   const able = forms.reduce((n, f) => n + f.children.length, 0)
   const byChildren = isByChildren(task.mode)
   const id = [

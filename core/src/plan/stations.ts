@@ -5,7 +5,7 @@
  */
 import { techniqueIn } from '../craft/house'
 import type { RecipeStep } from '../recipe/recipe'
-import { adultsApart, leadFor } from './adult-for'
+import { adultsApart, holding, leadFor } from './adult-for'
 import type { Person } from './draft'
 import { finding, type Finding } from './finding'
 import type { Bowl, Task } from './plan'
@@ -29,7 +29,7 @@ export function setStations(
   const guarded = stations.filter((t) => t.hazard !== undefined || t.forms.some((f) => f.supervision === 'B'))
   const adults = adultsApart(
     guarded.map((t) => leadFor(techniqueIn(t.technique) ?? {})),
-    request.adults,
+    holding(request),
   )
   if (stations.length < 2 || adults === null)
     return {

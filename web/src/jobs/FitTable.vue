@@ -11,7 +11,7 @@ const { matOf } = useMats()
 </script>
 
 <template>
-  <section aria-labelledby="fit" class="md:col-span-3">
+  <div class="min-w-0 md:col-span-3">
     <h2 id="fit" class="mb-1 text-lg">Turns, waits and fit</h2>
     <div class="overflow-x-auto" tabindex="0" role="region" aria-labelledby="fit">
       <table class="w-full min-w-[44rem] text-sm">
@@ -52,5 +52,5 @@ const { matOf } = useMats()
         </tbody>
       </table>
     </div>
-  </section>
+  </div>
 </template>

@@ -7,6 +7,7 @@ import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
+import JobsByAge from './JobsByAge.vue'
 import RecipeLines from './RecipeLines.vue'
 import RecipeSteps from './RecipeSteps.vue'
 import RecipeYield from './RecipeYield.vue'
@@ -123,6 +124,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
         />
         <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
       </fieldset>
+      <JobsByAge :lines="draft.lines" :foods="house.foods" />
     </form>
   </main>
 </template>

@@ -4,13 +4,16 @@ import {
   certificate,
   compile,
   laneChart,
+  SHIPPED_RECIPES,
   shorter,
+  TECHNIQUES,
   waits,
   whyNotTo,
   type Decision,
   type Plan,
   type PlanRequest,
 } from '../../../src/index'
+import { seeded } from '../../../src/plan/jobs/random'
 import { child, four, recipeOf, request } from '../../group'
 
 const kids = (n: number) => Array.from({ length: n }, (_, i) => child(`c${i}`, 50 + i))
@@ -47,6 +50,27 @@ describe('the clock', () => {
       expect(compile({ ...base, effort: 'refined' }).totals.seconds).toBeLessThanOrEqual(now)
     }
   })
+  it('an adult or a tool more never makes the refined plan longer (drawn sessions)', () => {
+    for (let seed = 1; seed <= 24; seed++) {
+      const random = seeded(seed)
+      const any = (n: number): number => Math.floor(random() * n)
+      const list = Array.from({ length: 2 + any(10) }, (_, i) => child(`c${i}`, 26 + any(60)))
+      const recipe = SHIPPED_RECIPES[any(SHIPPED_RECIPES.length)]
+      const base = request(list, { recipe, effort: 'refined' })
+      const tool = TECHNIQUES.find((t) => t.id === recipe?.steps[2]?.tasks[0]?.technique)?.ladder[0]?.tool
+      const tools = (count: number) => (tool === undefined ? [] : [{ tool, count }])
+      const r: PlanRequest = {
+        ...base,
+        kit: { ...base.kit, tools: tools(1) },
+        rules: { ...base.rules, grouping: any(2) ? 'groups' : 'together' },
+      }
+      const now = compile(r).totals.seconds
+      const adults = [...r.adults, { id: 'extra', leads: ['knives' as const, 'heat' as const] }]
+      expect(compile({ ...r, adults }).totals.seconds, `adult, seed ${seed}`).toBeLessThanOrEqual(now)
+      const kit = { ...r.kit, tools: tools(2) }
+      expect(compile({ ...r, kit }).totals.seconds, `tool, seed ${seed}`).toBeLessThanOrEqual(now)
+    }
+  }, 60_000)
   it('never beats its own bound, and says in words how near it is', () => {
     for (const n of [1, 4, 12, 30]) {
       const plan = compile(groups(n))
