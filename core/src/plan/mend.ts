@@ -109,10 +109,11 @@ function evener(
   const takes = (id: string, jobs: readonly string[]): string =>
     `${nameToken(id)} takes over: ${[...new Set(jobs)].join(', ')}.`
   const simple = { turns: [...first], says: [...gained].map(([id, jobs]) => takes(id, jobs)) }
-  const second = redeal(tasks, first, rest, (t) => done.has(t.id))
   // What was as uneven before is not taken up now: only what the leaving made worse.
   const before = spreadOf(plan.turns, rest)
-  if (spreadOf(first, rest) <= Math.max(1, before) || evenness(first, rest) <= second.sumsq) return simple
+  if (spreadOf(first, rest) <= Math.max(1, before)) return simple
+  const second = redeal(tasks, first, rest, (t) => done.has(t.id))
+  if (evenness(first, rest) <= second.sumsq) return simple
   const was = new Map(plan.turns.map((t) => [t.id, t.child]))
   const nameOf = new Map(tasks.map((t) => [t.id, t.name]))
   const moves = new Map<string, string[]>()
@@ -123,8 +124,9 @@ function evener(
 }
 
 const spreadOf = (turns: readonly Turn[], children: readonly string[]): number => {
-  const counts = children.map((c) => turns.filter((t) => t.child === c).length)
-  return Math.max(...counts) - Math.min(...counts)
+  const counts = new Map(children.map((c) => [c, 0]))
+  for (const t of turns) if (counts.has(t.child)) counts.set(t.child, (counts.get(t.child) ?? 0) + 1)
+  return Math.max(...counts.values()) - Math.min(...counts.values())
 }
 
 const without = (task: Task, child: string): Task => ({

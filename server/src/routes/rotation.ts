@@ -29,7 +29,9 @@ export function rotationRoutes({ pool }: House): Router {
         if (key !== session.id) await store.saveDecisions(db, key, session.decisions)
       }
       await writeAudit(db, settingId, adult, 'made a rotation of small groups', session.id)
-      return Promise.all(ids.map((key) => store.getSession(db, key)))
+      const all: (StoredSession | null)[] = []
+      for (const key of ids) all.push(await store.getSession(db, key))
+      return all
     })
     res.status(201).json(made)
   })
