@@ -5,7 +5,7 @@
  */
 import { ratio } from '../amount/ratio'
 import { answerFact } from './fact/answer'
-import { SUPPORT_LEVELS, type SupportLevel } from './levels'
+import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from './levels'
 import type { Fact } from './facts'
 
 export interface Prompt {
@@ -15,11 +15,14 @@ export interface Prompt {
   target: string
 }
 
-/** The level to begin with at an age: comment more under 3, ask more later. */
-export function startLevel(months: number): SupportLevel {
-  if (months < 36) return 'model'
-  if (months < 48) return 'choice'
-  return months < 84 ? 'focused' : 'open'
+/**
+ * The level to begin with at an age: comment more under 3, ask more later; a setting that asks more begins one level up, one that
+ * comments more one level down.
+ */
+export function startLevel(months: number, rule: TalkRule = 'by-age'): SupportLevel {
+  const byAge = months < 36 ? 0 : months < 48 ? 1 : months < 84 ? 2 : 3
+  const moved = byAge + (rule === 'ask' ? 1 : rule === 'comment' ? -1 : 0)
+  return SUPPORT_LEVELS[Math.max(0, Math.min(SUPPORT_LEVELS.length - 1, moved))] ?? 'model'
 }
 
 /**

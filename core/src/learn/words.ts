@@ -153,3 +153,15 @@ const FOOD_WORDS: Record<string, string> = {
   'pepper-sweet': 'sweet-pepper',
 }
 const glossaryFood = (food: string): string => FOOD_WORDS[food] ?? food
+
+/** Home languages beside one another, or one at a time: that of the child whose turn it is. */
+export const LANGUAGE_RULES = ['side-by-side', 'one-at-a-time'] as const
+export type LanguageRule = (typeof LANGUAGE_RULES)[number]
+
+/** The home words to show: all, or those of this child's languages; none of its own is no word. */
+export const shownHome = (
+  word: StepWord,
+  rule: LanguageRule | undefined,
+  spoken: readonly string[],
+): StepWord['home'] =>
+  rule === 'one-at-a-time' ? word.home.filter((h) => spoken.includes(h.language)) : word.home

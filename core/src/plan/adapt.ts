@@ -187,7 +187,11 @@ function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): 
       action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
     })
   }
-  if (line.only === undefined) fixes.push(...apartFixes(touching, around))
+  if (line.only === undefined) {
+    const apart = apartFixes(touching, around)
+    if (around.request.rules.allergy === 'own-bowl') fixes.unshift(...apart)
+    else fixes.push(...apart)
+  }
   if (touching.some(isHard) && swaps.length === 0 && !original?.optional) {
     fixes.push({
       label: 'No good swap: make something else',

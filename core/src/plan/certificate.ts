@@ -1,4 +1,5 @@
 /** How near a plan is to the best possible, in words, and what stands in the way. */
+import { minutesText } from './clock-words'
 import type { Plan } from './plan'
 import { nameToken } from './finding'
 
@@ -8,6 +9,8 @@ export interface Certificate {
   /** What holds it. */
   cause: string
   fairness: string
+  /** The longest wait for a turn, against the least that any order of turns could have. */
+  waiting: string
 }
 
 export function certificate(plan: Plan): Certificate | null {
@@ -27,7 +30,32 @@ export function certificate(plan: Plan): Certificate | null {
       turns.length < 2
         ? ''
         : `${Math.min(...turns)} to ${Math.max(...turns)} turns each: no other dealing is more equal, with what each child does alone counted in.`,
+    waiting: waitingText(plan),
   }
+}
+
+/**
+ * The least longest wait in a shared task, in seconds: of k children the last to begin waits for k - 1 turns, whatever the order;
+ * where there are fewer turns than children, somebody waits through all of them.
+ * Source: the wait of the last child is turns before it x time of a turn (age-skill-safety F2), common practice.
+ */
+export function leastWait(plan: Plan): number {
+  return Math.max(
+    0,
+    ...plan.tasks.map((t) => {
+      const k = new Set(t.forms.flatMap((f) => f.children)).size
+      return t.mode === 'TURNS' && k > 0 ? Math.min(t.n, k - 1) * t.seconds : 0
+    }),
+  )
+}
+
+function waitingText(plan: Plan): string {
+  const least = leastWait(plan)
+  const longest = Math.max(0, ...plan.totals.perChild.map((p) => p.longestWait))
+  if (least <= 0) return ''
+  return longest <= least
+    ? `Longest wait for a turn ${minutesText(longest)}: no order of turns in these bowls has a shorter one.`
+    : `Longest wait for a turn ${minutesText(longest)}; in these bowls it cannot be under ${minutesText(least)}.`
 }
 
 function causeText(cause: string, plan: Plan): string {

@@ -150,6 +150,8 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
     fill: draft.fill,
     background: draft.background,
     talk: draft.talk,
+    ...(request.rules.talk && { talking: request.rules.talk }),
+    ...((request.rules.ownRules ?? []).length > 0 && { ownRules: request.rules.ownRules }),
     watch: draft.watch,
     kit: draft.kit,
     ahead: draft.ahead,

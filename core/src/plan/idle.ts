@@ -1,6 +1,6 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
 import type { Clocked } from './draft'
-import type { FillJob, Plan } from './plan'
+import type { FillJob, Plan, Turn } from './plan'
 
 interface Span {
   start: number
@@ -40,11 +40,15 @@ export function stillFree(
 ): FillJob[] {
   const sittings = new Map(schedule.map((s) => [s.step, s.sitting]))
   const sittingOf = new Map(tasks.map((t) => [t.id, sittings.get(t.step)]))
-  return fill.filter(
-    (f) =>
-      !turns.some(
-        (t) =>
-          t.child === f.child && t.start < f.end && f.start < t.end && sittingOf.get(t.task) === f.sitting,
-      ),
-  )
+  const turnsOf = new Map<string, Turn[]>()
+  for (const t of turns) {
+    const own = turnsOf.get(t.child)
+    if (own) own.push(t)
+    else turnsOf.set(t.child, [t])
+  }
+  const taken = (f: FillJob): boolean =>
+    turnsOf
+      .get(f.child)
+      ?.some((t) => t.start < f.end && f.start < t.end && sittingOf.get(t.task) === f.sitting) ?? false
+  return fill.filter((f) => !taken(f))
 }

@@ -2,7 +2,7 @@
 import type { Ratio } from '../amount/ratio'
 import type { Meeting } from '../food/concerns'
 import type { Fact } from '../learn/facts'
-import type { SupportLevel } from '../learn/levels'
+import type { SupportLevel, TalkRule } from '../learn/levels'
 import type { Prompt } from '../learn/prompts'
 import type { StepWord } from '../learn/words'
 import type { Mode, Place, Role } from '../recipe/recipe'
@@ -242,6 +242,10 @@ export interface Plan {
   fill?: FillJob[]
   background?: Background[]
   talk: StepTalk[]
+  /** The setting asks more or comments more; by age where it does not say. */
+  talking?: TalkRule
+  /** The setting's own rules in its own words. */
+  ownRules?: string[]
   watch: WatchNote[]
   kit: { measures: string[]; tools: string[]; equipment: string[] }
   ahead: { when: string; says: string }[]

@@ -7,6 +7,8 @@ import type { KnifeRule } from '../craft/techniques'
 import type { Concern } from '../food/concerns'
 import type { AnyDiet, OwnDiet } from '../food/diets'
 import type { FoodFact } from '../food/foods'
+import type { TalkRule } from '../learn/levels'
+import type { LanguageRule } from '../learn/words'
 import type { Recipe } from '../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
@@ -65,6 +67,14 @@ export interface HouseRules {
   knives: KnifeRule
   /** Ages and tools of techniques that the setting moved. */
   techniques?: HouseTechnique[] | undefined
+  /** Ask more, comment more, or by age; what the talk begins with. */
+  talk?: TalkRule | undefined
+  /** Words of the home languages side by side, or those of the child whose turn it is. */
+  languages?: LanguageRule | undefined
+  /** What is offered first where an allergy meets a line: one pot for all, or an own bowl. */
+  allergy?: 'one-pot' | 'own-bowl' | undefined
+  /** The setting's own rules in its own words: for the sheet and the table. */
+  ownRules?: string[] | undefined
   /** Techniques that everybody should come to this week. */
   week?: string[] | undefined
   /** The setting's own adult ratios, instead of the country's. */

@@ -8,7 +8,7 @@ import { ratio, toText } from '../amount/ratio'
 import type { Measure } from '../amount/scoops'
 import { unitOf } from '../amount/units'
 import { countLimit } from '../craft/ages'
-import type { SupportLevel } from '../learn/levels'
+import type { SupportLevel, TalkRule } from '../learn/levels'
 import { beginAt, largestNumber, promptsFor, startLevel } from '../learn/prompts'
 import type { Fact } from '../learn/facts'
 import { wordsOf } from '../learn/words'
@@ -31,7 +31,7 @@ export const talk: Pass<Clocked, Talked> = (draft, request) => {
       fact,
       child: child?.id ?? null,
       prompts,
-      start: beginAt(prompts, levelFor(fact, child?.age ?? 48)),
+      start: beginAt(prompts, levelFor(fact, child?.age ?? 48, request.rules.talk)),
       words: wordsOf(
         step.tasks.map((t) => t.technique),
         foods,
@@ -43,8 +43,8 @@ export const talk: Pass<Clocked, Talked> = (draft, request) => {
 }
 
 /** A number above what the child counts to is shown, not asked. */
-export function levelFor(fact: Fact, age: number): SupportLevel {
-  const level = startLevel(age)
+export function levelFor(fact: Fact, age: number, rule?: TalkRule): SupportLevel {
+  const level = startLevel(age, rule)
   return largestNumber(fact) > countLimit(age) ? 'model' : level
 }
 

@@ -2,6 +2,8 @@
 import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
+import { TALK_RULES } from '../learn/levels'
+import { LANGUAGE_RULES } from '../learn/words'
 import { MODES, PLACES, ROLES } from '../recipe/recipe'
 import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
@@ -199,6 +201,12 @@ export const rulesSchema = yup
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
     techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),
     ratios: ratiosSchema.optional().default(undefined),
+    talk: oneOf(TALK_RULES, 'Talk').optional().default(undefined),
+    languages: oneOf(LANGUAGE_RULES, 'Languages').optional().default(undefined),
+    allergy: oneOf(['one-pot', 'own-bowl'] as const, 'Allergy')
+      .optional()
+      .default(undefined),
+    ownRules: listOf(required('Own rule', 160), 'Own rules', 8).optional().default(undefined),
     week: listOf(
       oneOf(
         TECHNIQUES.map((t) => t.id),

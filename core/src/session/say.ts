@@ -30,7 +30,7 @@ export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof
   return {
     key: `${talk.step} ${now?.turn.id ?? ''}`,
     child,
-    ...from(prompts, beginAt(prompts, levelFor(fact, months)), now?.turn.number ?? 0),
+    ...from(prompts, beginAt(prompts, levelFor(fact, months, plan.talking)), now?.turn.number ?? 0),
   }
 }
 

@@ -5,6 +5,7 @@ import {
   glossaryRow,
   LANGUAGES,
   promptsFor,
+  shownHome,
   SHIPPED_RECIPES,
   startLevel,
   SUPPORT_LEVELS,
@@ -80,5 +81,39 @@ describe('words', () => {
   })
   it('exist in every language Lea offers', () => {
     for (const code of Object.keys(LANGUAGES)) expect(glossaryRow('milk')?.[code], code).toBeTruthy()
+  })
+})
+
+describe('the talk of the house', () => {
+  const startsOf = (talk?: 'ask' | 'comment') => {
+    const base = request([child('a', 50), child('b', 50)])
+    return compile({ ...base, rules: { ...base.rules, ...(talk && { talk }) } }).talk.map((t) =>
+      SUPPORT_LEVELS.indexOf(t.start),
+    )
+  }
+  it('asks more or comments more, one level up or down, and never past the ends', () => {
+    expect(startLevel(50, 'ask')).toBe('open')
+    expect(startLevel(50, 'comment')).toBe('choice')
+    expect(startLevel(30, 'comment')).toBe('model')
+    expect(startLevel(100, 'ask')).toBe('open')
+    const [ask, usual, comment] = [startsOf('ask'), startsOf(), startsOf('comment')]
+    usual.forEach((level, i) => {
+      expect(ask[i]).toBeGreaterThanOrEqual(level)
+      expect(comment[i]).toBeLessThanOrEqual(level)
+    })
+    expect(comment).not.toEqual(ask)
+  })
+  it('home languages stand side by side, or only those of the child whose turn it is', () => {
+    const word = {
+      id: 'flour',
+      word: 'flour',
+      home: [
+        { language: 'pl', word: 'mąka' },
+        { language: 'ar', word: 'طحين', rightToLeft: true },
+      ],
+    } as unknown as Parameters<typeof shownHome>[0]
+    expect(shownHome(word, undefined, ['pl']).map((h) => h.language)).toEqual(['pl', 'ar'])
+    expect(shownHome(word, 'one-at-a-time', ['ar']).map((h) => h.language)).toEqual(['ar'])
+    expect(shownHome(word, 'one-at-a-time', [])).toEqual([])
   })
 })

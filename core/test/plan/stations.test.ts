@@ -93,6 +93,17 @@ describe('bowls by the rule of the house', () => {
   it('under three an own bowl, the others share one', () => {
     expect(bowls({ ownUnder: 36 })).toEqual([['three', 'four', 'five'], ['two']])
   })
+  it('an own bowl is offered first where the house wants that, else one pot for all', () => {
+    const milk = { concerns: [{ allergen: 'milk', level: 'allergy-strict' as const }] }
+    const first = (allergy?: 'own-bowl') => {
+      const base = request([child('a', 50, milk), child('b', 50)])
+      const plan = compile({ ...base, rules: { ...base.rules, ...(allergy && { allergy }) } })
+      const fix = plan.findings.find((f) => f.grade === 'stop')?.fixes[0]
+      return fix?.action.do === 'decide' ? fix.action.decision.kind : fix?.action.do
+    }
+    expect(first()).not.toBe('apart')
+    expect(first('own-bowl')).toBe('apart')
+  })
   it('nobody left to share: only own bowls', () => {
     const base = request(kids.slice(0, 1))
     const plan = compile({ ...base, rules: { ...base.rules, ownUnder: 36 } })

@@ -1,32 +1,22 @@
 <script setup lang="ts">
 /** Adults and house rules. */
-import { onMounted, ref, watch } from 'vue'
-import { adultSchema, EGG_SIZES, MEASURING, MEASURING_WORDS, ownDietSchema, type HouseRules } from '@lea/core'
+import { onMounted, ref } from 'vue'
+import { adultSchema, ownDietSchema, type HouseRules } from '@lea/core'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
+import SettingRules from './SettingRules.vue'
 import SettingTechniques from './SettingTechniques.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 
 const house = useHouse()
 const door = useDoor()
-const rules = ref<HouseRules | null>(null)
 const fault = ref('')
 const said = ref('')
-/** Common practice: waiting for a shared bowl is hard under three. */
-const OWN_BOWL_MONTHS = 36
 const blank = { name: '', knives: false, heat: false, role: '', signIn: '', password: '' }
 const adult = ref({ ...blank })
 onMounted(() => void house.load())
-watch(
-  () => house.setting,
-  (s) => {
-    rules.value = s ? { measuring: 'recipe', ...s.rules } : null
-  },
-  { immediate: true },
-)
-
 async function attempt(work: () => Promise<void>, done: string): Promise<void> {
   fault.value = ''
   said.value = ''
@@ -37,12 +27,8 @@ async function attempt(work: () => Promise<void>, done: string): Promise<void> {
     fault.value = inWords(e)
   }
 }
-const saveRules = (): Promise<void> =>
-  attempt(async () => {
-    if (rules.value) await house.saveRules(rules.value)
-  }, 'House rules saved.')
-const keepRules = (next: HouseRules): Promise<void> =>
-  attempt(async () => house.saveRules(next), 'Kept. Plans to come use it.')
+const keepRules = (next: HouseRules, done = 'Kept. Plans to come use it.'): Promise<void> =>
+  attempt(async () => house.saveRules(next), done)
 const addAdult = (): Promise<void> =>
   attempt(async () => {
     const a = adult.value
@@ -161,72 +147,12 @@ const removeDiet = (id: string): Promise<void> =>
         <button type="submit" class="btn btn-main justify-self-end">Add an adult</button>
       </form>
     </section>
-    <section v-if="rules" class="patch p-4" aria-labelledby="rules">
-      <h2 id="rules" class="mb-2 text-xl">House rules</h2>
-      <form class="grid gap-3" @submit.prevent="saveRules">
-        <fieldset class="grid gap-3" :disabled="!door.isOwner()">
-          <label class="font-semibold"
-            >The group<select v-model="rules.grouping" class="field mt-1 font-normal">
-              <option value="together">all together, one bowl</option>
-              <option value="groups">small groups, a bowl each</option>
-              <option value="own">an own bowl for every child</option>
-            </select></label
-          >
-          <label class="font-semibold"
-            >Children to a bowl, at most<input
-              v-model.number="rules.groupSize"
-              type="number"
-              min="1"
-              max="12"
-              class="field mt-1 font-normal"
-          /></label>
-          <label class="flex items-center gap-2"
-            ><input
-              type="checkbox"
-              class="size-5"
-              :checked="(rules.ownUnder ?? 0) > 0"
-              @change="
-                rules.ownUnder = ($event.target as HTMLInputElement).checked ? OWN_BOWL_MONTHS : undefined
-              "
-            />an own bowl under three years, whatever the others do</label
-          >
-          <label class="font-semibold"
-            >Knives<select v-model="rules.knives" class="field mt-1 font-normal">
-              <option value="soft-first">soft tools first</option>
-              <option value="real-early">the real small knife early, adult beside</option>
-            </select></label
-          >
-          <label class="font-semibold"
-            >Most scoops to count for one line<input
-              v-model.number="rules.maxScoops"
-              type="number"
-              min="1"
-              max="60"
-              class="field mt-1 font-normal"
-          /></label>
-          <label class="font-semibold"
-            >Measuring<select v-model="rules.measuring" class="field mt-1 font-normal">
-              <option v-for="m in MEASURING" :key="m" :value="m">{{ MEASURING_WORDS[m] }}</option>
-            </select></label
-          >
-          <label class="font-semibold"
-            >Eggs in the box<select v-model="rules.eggSize" class="field mt-1 font-normal">
-              <option :value="undefined">as usual in the country</option>
-              <option v-for="e in EGG_SIZES" :key="e.size" :value="e.size">
-                {{ e.size }}, {{ e.edible }} g each, beaten
-              </option>
-            </select></label
-          >
-          <label class="font-semibold"
-            >Country, for limits and ratios<select v-model="rules.country" class="field mt-1 font-normal">
-              <option value="uk">United Kingdom</option>
-              <option value="us">United States</option>
-            </select></label
-          >
-          <button type="submit" class="btn btn-main justify-self-start">Save the rules</button>
-        </fieldset>
-      </form>
-    </section>
+    <SettingRules
+      v-if="house.setting"
+      :rules="house.setting.rules"
+      :disabled="!door.isOwner()"
+      @save="keepRules($event, 'House rules saved.')"
+    />
     <SettingTechniques
       v-if="house.setting"
       :rules="house.setting.rules"

@@ -126,6 +126,7 @@ const turnsOfHeld = computed(
         {{ proof.length }} <span class="font-normal">{{ session.say(proof.cause) }}</span>
       </p>
       <p v-if="proof.fairness" class="text-sm">{{ proof.fairness }}</p>
+      <p v-if="proof.waiting" class="text-sm">{{ proof.waiting }}</p>
       <p v-if="spare" class="text-sm">{{ spare }} {{ inHand }}</p>
       <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
     </div>

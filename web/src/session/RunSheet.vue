@@ -97,6 +97,9 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
           >{{ i > 0 ? ' · ' : ' ' }}{{ c.says }}: {{ names(c.children) }}</template
         >
       </p>
+      <ul v-if="(plan.ownRules ?? []).length > 0" class="mt-2 list-inside list-disc text-xs">
+        <li v-for="r in plan.ownRules" :key="r">{{ r }}</li>
+      </ul>
       <p class="mt-2 border-t-2 border-ink pt-1 text-xs">
         Two adults read every packet today. The child’s own care plan comes first. Turns may be handed on: the
         order is a help, not a rule.

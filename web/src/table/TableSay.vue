@@ -2,12 +2,18 @@
 /** One thing to say, with simpler and harder, the answer on tap, and the words of the step. */
 import { Volume2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import type { SayNow, StepTalk } from '@lea/core'
+import { shownHome, type SayNow, type StepTalk } from '@lea/core'
 import Amount from '../parts/Amount.vue'
+import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 
 const props = defineProps<{ talk: StepTalk | null; now: SayNow }>()
 const session = useSession()
+const house = useHouse()
+/** The languages at home of the child who is asked. */
+const spoken = computed(
+  () => session.request()?.children.find((c) => c.id === props.now.child)?.languages ?? [],
+)
 const at = ref(0)
 const showAnswer = ref(false)
 const prompts = computed(() => props.now.prompts)
@@ -61,7 +67,7 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
     <ul class="mt-2">
       <li v-for="w in talk?.words ?? []" :key="w.id" class="flex flex-wrap items-center gap-x-2">
         <strong>{{ w.word }}</strong>
-        <span v-for="h in w.home" :key="h.language"
+        <span v-for="h in shownHome(w, house.setting?.rules.languages, spoken)" :key="h.language"
           ><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi></span
         >
         <button

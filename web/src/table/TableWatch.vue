@@ -56,6 +56,7 @@ const packets = computed(() => table.state.gates.find((g) => g.gate === 'packets
       Packets read by {{ packets.by.map((b) => session.nameOf(b)).join(' and ') }},
       {{ timeText(packets.at) }}.
     </p>
+    <p v-for="r in plan.ownRules ?? []" :key="r" class="mt-1 text-sm">{{ r }}</p>
     <p v-if="ahead" class="mt-1 text-sm text-soft">Next: {{ session.say(ahead.says) }}</p>
   </section>
 </template>

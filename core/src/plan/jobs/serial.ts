@@ -23,6 +23,37 @@ export function feasible(list: readonly number[], preds: readonly number[][]): n
   return out
 }
 
+/** What is worked out once for a set of rows: which rows an op uses, and room to count what is used when. */
+interface Room {
+  rowsOf: Int32Array[]
+  needsOf: Int32Array[]
+  caps: Int32Array
+  used: Int32Array[]
+  /** Nothing is counted from here on. */
+  clean: number
+}
+const rooms = new WeakMap<readonly Row[], Room>()
+
+function roomFor(p: Int32Array, rows: readonly Row[]): Room {
+  const known = rooms.get(rows)
+  if (known) {
+    for (const row of known.used) row.fill(0, 0, known.clean)
+    known.clean = 0
+    return known
+  }
+  const horizon = p.reduce((a, b) => a + b, 0) + 1
+  const using = Array.from(p, (_, op) => rows.flatMap((row, r) => ((row.use[op] as number) > 0 ? [r] : [])))
+  const room: Room = {
+    rowsOf: using.map((list) => Int32Array.from(list)),
+    needsOf: using.map((list, op) => Int32Array.from(list, (r) => (rows[r] as Row).use[op] as number)),
+    caps: Int32Array.from(rows, (r) => r.cap),
+    used: rows.map(() => new Int32Array(horizon)),
+    clean: 0,
+  }
+  rooms.set(rows, room)
+  return room
+}
+
 /** @param order feasible; @returns the start of each op */
 export function serial(
   p: Int32Array,
@@ -30,42 +61,40 @@ export function serial(
   rows: readonly Row[],
   order: readonly number[],
 ): Int32Array {
-  const size = p.length
-  const horizon = p.reduce((a, b) => a + b, 0) + 1
-  const used = rows.map(() => new Int32Array(horizon))
-  const starts = new Int32Array(size)
+  const room = roomFor(p, rows)
+  const starts = new Int32Array(p.length)
   for (const op of order) {
     let t = 0
     for (const j of preds[op] as number[]) t = Math.max(t, (starts[j] as number) + (p[j] as number))
-    t = earliest(op, t, p[op] as number, rows, used)
+    const length = p[op] as number
+    t = earliest(op, t, length, room)
     starts[op] = t
-    rows.forEach((row, r) => {
-      const u = row.use[op] as number
-      const all = used[r] as Int32Array
-      if (u > 0) for (let at = t; at < t + (p[op] as number); at++) all[at] = (all[at] as number) + u
-    })
+    const end = t + length
+    const own = room.rowsOf[op] as Int32Array
+    const needs = room.needsOf[op] as Int32Array
+    for (let k = 0; k < own.length; k++) {
+      const all = room.used[own[k] as number] as Int32Array
+      const need = needs[k] as number
+      for (let at = t; at < end; at++) all[at] = (all[at] as number) + need
+    }
+    if (end > room.clean) room.clean = end
   }
   return starts
 }
 
-function earliest(
-  op: number,
-  from: number,
-  length: number,
-  rows: readonly Row[],
-  used: readonly Int32Array[],
-): number {
+function earliest(op: number, from: number, length: number, room: Room): number {
+  const own = room.rowsOf[op] as Int32Array
+  const needs = room.needsOf[op] as Int32Array
   let t = from
   for (let again = true; again;) {
     again = false
-    for (let r = 0; r < rows.length; r++) {
-      const row = rows[r] as Row
-      const need = row.use[op] as number
-      if (need === 0) continue
-      const all = used[r] as Int32Array
+    for (let k = 0; k < own.length; k++) {
+      const row = own[k] as number
+      const most = (room.caps[row] as number) - (needs[k] as number)
+      const all = room.used[row] as Int32Array
       // The last moment that is too full: the op can begin only after it.
-      for (let at = t + length - 1; at >= t; at--) {
-        if ((all[at] ?? 0) + need > row.cap) {
+      for (let at = Math.min(t + length, room.clean) - 1; at >= t; at--) {
+        if ((all[at] as number) > most) {
           t = at + 1
           again = true
           break

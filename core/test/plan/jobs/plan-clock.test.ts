@@ -4,6 +4,7 @@ import {
   certificate,
   compile,
   laneChart,
+  leastWait,
   SHIPPED_RECIPES,
   shorter,
   TECHNIQUES,
@@ -77,6 +78,23 @@ describe('the clock', () => {
       expect(plan.totals.seconds).toBeGreaterThanOrEqual(plan.totals.bound?.seconds ?? Infinity)
       expect(certificate(plan)?.length).toMatch(/^(Nobody can be quicker|At most \d+ % longer)/)
     }
+  })
+  it('says how long the longest wait must be at least, and no plan is under it', () => {
+    for (const recipe of SHIPPED_RECIPES)
+      for (const n of [1, 4, 9]) {
+        const plan = compile(groups(n, { recipe }))
+        const longest = Math.max(0, ...plan.totals.perChild.map((p) => p.longestWait))
+        expect(longest).toBeGreaterThanOrEqual(leastWait(plan))
+        if (n === 1) expect(leastWait(plan)).toBe(0)
+      }
+    // Twelve at one bowl, a minute a turn: the last waits eleven minutes (case H28 of the fact pack).
+    const task = {
+      mode: 'TURNS' as const,
+      n: 12,
+      seconds: 60,
+      forms: [{ children: kids(12).map((k) => k.id) }],
+    }
+    expect(leastWait({ tasks: [task] } as unknown as Plan)).toBe(660)
   })
   it('the same request gives the same plan, byte for byte', () => {
     expect(JSON.stringify(compile(groups(12)))).toBe(JSON.stringify(compile(groups(12))))
