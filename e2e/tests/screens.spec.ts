@@ -84,6 +84,12 @@ test('the sheets for the wall and the table, and a packet', async () => {
   await page.goto(`${session}/sheet`)
   await expect(page.getByRole('table')).toBeVisible()
   await looksRight()
+  for (const sheet of ['words', 'talk-sheet']) {
+    await page.goto(`${session}/${sheet}`)
+    await expect(page.getByRole('button', { name: /^Print/ })).toBeVisible()
+    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible()
+    await looksRight()
+  }
   await page.goto(`${session}/run`)
   await expect(page.getByRole('table')).toBeVisible()
   await looksRight()

@@ -73,6 +73,16 @@ export function makeRouter(): Router {
         meta: { title: 'Job cards' },
       },
       {
+        path: '/session/:id/words',
+        component: () => import('./session/WordCards.vue'),
+        meta: { title: 'Word cards' },
+      },
+      {
+        path: '/session/:id/talk-sheet',
+        component: () => import('./session/TalkSheet.vue'),
+        meta: { title: 'Talk sheet' },
+      },
+      {
         path: '/session/:id/finish',
         component: () => import('./table/Finish.vue'),
         meta: { title: 'Finish' },

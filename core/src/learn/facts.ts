@@ -13,6 +13,8 @@ export type Fact =
       target: Ratio
       measure: Ratio
       k: number
+      /** A liquid, poured: it is full or not, never heaped. */
+      pours?: true
       /** Sizes of that unit in the box: only these are offered as another way. Plans frozen before 0.3.1 have none. */
       measures?: Ratio[]
     }

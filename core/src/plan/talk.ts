@@ -107,6 +107,7 @@ export function scoopFact(
   return {
     kind: 'scoop',
     food: line.name,
+    ...(task.technique === 'pour-liquid' && { pours: true as const }),
     unit,
     unitWord: unitOf(unit).one,
     target: toText(ratio(size).mul(n)),

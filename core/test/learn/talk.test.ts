@@ -9,6 +9,7 @@ import {
   SHIPPED_RECIPES,
   startLevel,
   SUPPORT_LEVELS,
+  wordCards,
   wordsOf,
 } from '../../src/index'
 import { child, request } from '../group'
@@ -116,4 +117,30 @@ describe('the talk of the house', () => {
     expect(shownHome(word, 'one-at-a-time', ['ar']).map((h) => h.language)).toEqual(['ar'])
     expect(shownHome(word, 'one-at-a-time', [])).toEqual([])
   })
+})
+
+describe('word cards', () => {
+  it('every word of the session once, with the picture of its step and the child who is asked there', () => {
+    for (const recipe of SHIPPED_RECIPES) {
+      const plan = compile(request([child('a', 50, { languages: ['ar', 'pl'] }), child('b', 50)], { recipe }))
+      const cards = wordCards(plan)
+      const words = new Set(plan.talk.flatMap((t) => t.words.map((w) => w.id)))
+      expect(cards.map((c) => c.id).sort()).toEqual([...words].sort())
+      for (const card of cards) {
+        expect(card.picture).not.toBe('')
+        for (const home of card.home) expect(home.rightToLeft).toBe(home.language === 'ar')
+      }
+    }
+  })
+})
+
+it('what is poured is full or not, never level or heaped', () => {
+  for (const recipe of SHIPPED_RECIPES) {
+    const plan = compile(request([child('a', 50), child('b', 62)], { recipe }))
+    for (const t of plan.talk) {
+      const pours = plan.tasks.some((k) => k.step === t.step && k.technique === 'pour-liquid' && k.measured)
+      const dry = plan.tasks.some((k) => k.step === t.step && k.technique === 'level-scoop')
+      if (pours && !dry) expect(t.prompts.map((p) => p.says).join(' ')).not.toMatch(/heaped|Scoop, level/)
+    }
+  }
 })

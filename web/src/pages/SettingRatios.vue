@@ -9,11 +9,11 @@ const emit = defineEmits<{ save: [rules: HouseRules] }>()
 const published = computed(() => ratioRows(props.rules.country))
 const own = computed(() => (props.rules.ratios ?? []).length > 0)
 const rows = ref<RatioRow[]>([])
+// By content: what is being typed outlives a reload of the setting that changes nothing.
 watch(
-  () => props.rules,
-  (r) =>
-    (rows.value = ((r.ratios ?? []).length > 0 ? (r.ratios ?? []) : published.value).map((x) => ({ ...x }))),
-  { immediate: true, deep: true },
+  () => JSON.stringify(own.value ? props.rules.ratios : published.value),
+  (text) => (rows.value = JSON.parse(text) as RatioRow[]),
+  { immediate: true },
 )
 const ageOf = (row: RatioRow, i: number): string => {
   const from = rows.value[i - 1]?.below ?? 0

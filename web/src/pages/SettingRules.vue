@@ -8,9 +8,10 @@ const emit = defineEmits<{ save: [rules: HouseRules] }>()
 /** Common practice: waiting for a shared bowl is hard under three. */
 const OWN_BOWL_MONTHS = 36
 const draft = ref<HouseRules>({ ...props.rules })
+// By content: what is being typed outlives a reload of the setting that changes nothing.
 watch(
-  () => props.rules,
-  (r) => (draft.value = { measuring: 'recipe', ...r }),
+  () => JSON.stringify(props.rules),
+  (text) => (draft.value = { measuring: 'recipe', ...(JSON.parse(text) as HouseRules) }),
   { immediate: true },
 )
 function setOwnRules(text: string): void {

@@ -16,8 +16,9 @@ const usual = computed(() => (technique.value ? agesOf(technique.value) : { from
 const sorted = [...TECHNIQUES].sort((a, b) => a.name.localeCompare(b.name))
 const nameOf = (id: string): string => techniqueOf(id)?.name ?? id
 
+// By content: what is being typed outlives a reload of the setting that changes nothing.
 watch(
-  [chosen, moved],
+  [chosen, () => JSON.stringify(moved.value)],
   () => {
     const own = moved.value.find((m) => m.technique === chosen.value)
     from.value = own?.from ?? usual.value.from ?? ''

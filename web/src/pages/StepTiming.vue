@@ -36,30 +36,30 @@ const value = (e: Event): string => (e.target as HTMLInputElement).value
 
 <template>
   <div class="flex flex-wrap items-end gap-3 text-sm">
-    <label
+    <label class="block"
       >Begins at most so many minutes after the step before<input
-        class="field mt-1 !w-24"
+        class="field mt-1 block !w-24"
         inputmode="decimal"
         :value="soonMinutes"
         placeholder="no limit"
         @change="setSoon(value($event))"
     /></label>
-    <label v-if="step.soon" class="min-w-48 flex-1"
+    <label v-if="step.soon" class="block min-w-48 flex-1"
       >Because<input
         class="field mt-1"
         maxlength="200"
         :value="step.soon.why"
         @change="step = { ...step, soon: { ...step.soon, why: value($event) } }"
     /></label>
-    <label
+    <label class="block"
       >After it, it may rest so many hours<input
-        class="field mt-1 !w-24"
+        class="field mt-1 block !w-24"
         inputmode="decimal"
         :value="restHours"
         placeholder="no"
         @change="setRest(value($event))"
     /></label>
-    <label v-if="step.rests" class="min-w-48 flex-1"
+    <label v-if="step.rests" class="block min-w-48 flex-1"
       >How it rests<input
         class="field mt-1"
         maxlength="120"

@@ -3,14 +3,18 @@
 import { LANGUAGES } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
+import { LEVEL_WORDS } from './level-words'
 
 const session = useSession()
-const LEVELS = { model: 'show and say', choice: 'choice of two', focused: 'focused', open: 'open' }
 const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.step === step)?.title ?? ''
 </script>
 
 <template>
   <section v-if="session.plan" aria-label="Talk" class="grid gap-3">
+    <p class="no-print flex flex-wrap gap-2">
+      <RouterLink class="btn" :to="`/session/${session.plan.session}/words`">Word cards</RouterLink>
+      <RouterLink class="btn" :to="`/session/${session.plan.session}/talk-sheet`">Talk sheet</RouterLink>
+    </p>
     <article v-for="t in session.plan.talk" :key="t.step" class="patch grid gap-4 p-4 md:grid-cols-[2fr_1fr]">
       <div>
         <h2 class="text-xl">
@@ -25,7 +29,7 @@ const titleOf = (step: string): string => session.plan?.schedule.find((s) => s.s
         <dl class="mt-1 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1">
           <template v-for="p in t.prompts" :key="p.says">
             <dt class="text-sm" :class="p.level === t.start ? 'font-bold text-indigo' : 'text-soft'">
-              {{ LEVELS[p.level] }}
+              {{ LEVEL_WORDS[p.level] }}
             </dt>
             <dd>
               “<Amount :text="p.says" />” <span class="text-sm text-soft"><Amount :text="p.answer" /></span>

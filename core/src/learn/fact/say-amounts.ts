@@ -19,13 +19,17 @@ export const scoop: Sayings = (f, d) => {
   const n = text(d, 'scoops')
   const target = withUnitText(toMixed(amountOf(f, 'target')), unit)
   const measure = scoopText(f, unit)
+  // A drink is poured, and is full or not: only what is dry is levelled.
+  const pours = f['pours'] === true
   const together = [
     say(
       'model',
       'count-recite-5',
       14,
       60,
-      'Scoop, level, tip: one! Count the next with me.',
+      pours
+        ? 'Pour, stop, tip it in: one! Count the next with me.'
+        : 'Scoop, level, tip: one! Count the next with me.',
       'tips; any sound counts',
     ),
     say(
@@ -33,8 +37,10 @@ export const scoop: Sayings = (f, d) => {
       'cap-count-scoops',
       30,
       84,
-      `Is this scoop of ${food} level, or heaped?`,
-      'level is the fair one',
+      pours
+        ? `Is this measure of ${food} full, or only half full?`
+        : `Is this scoop of ${food} level, or heaped?`,
+      pours ? 'full is the fair one' : 'level is the fair one',
     ),
   ]
   if (d['whole'] !== true)

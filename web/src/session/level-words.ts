@@ -1,0 +1,9 @@
+import type { SupportLevel } from '@lea/core'
+
+/** The levels of support, from showing to an open question, as a leader calls them. */
+export const LEVEL_WORDS: Record<SupportLevel, string> = {
+  model: 'show and say',
+  choice: 'choice of two',
+  focused: 'focused',
+  open: 'open',
+}
