@@ -50,8 +50,7 @@ async function loadSetting(
 ): Promise<void> {
   const usual = startingKit(demo.kind)
   // The nursery has a ring of stones in its garden.
-  const kit =
-    demo.kind === 'nursery' ? { ...usual, equipment: [...usual.equipment, 'fire'] } : usual
+  const kit = demo.kind === 'nursery' ? { ...usual, equipment: [...usual.equipment, 'fire'] } : usual
   kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
   await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit, true)
   const adults: string[] = []
