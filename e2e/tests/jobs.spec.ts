@@ -15,6 +15,8 @@ async function openJobs(page: Page): Promise<void> {
     await swapTheMilk(page)
   await page.getByRole('link', { name: 'jobs' }).click()
   await expect(page.getByText(/shortest possible|Nobody can be quicker/)).toBeVisible()
+  // A shorter plan that is found beside would move what is being dragged.
+  await expect(page.getByText('Looking for a shorter plan')).toHaveCount(0, { timeout: 20_000 })
 }
 const lane = (page: Page, name: string) =>
   page
@@ -38,6 +40,22 @@ test('a turn is dragged to another time: refused beside its job with the times, 
   await expect(page.getByText(/Pinned: Maren has turn \d+ of/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toBeVisible()
   await page.getByRole('button', { name: 'unpin' }).first().click()
+  await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
+})
+
+test('a job of an adult is handed to another who leads it, and refused to one who does not', async ({
+  page,
+}) => {
+  await openJobs(page)
+  const list = page.getByLabel('Hand over a job of Petra Vance')
+  const oven = list.locator('option', { hasText: 'use the oven' }).first()
+  await list.selectOption((await oven.getAttribute('value')) ?? '')
+  await page.getByRole('button', { name: 'to Gwenda Marsh' }).click()
+  await expect(page.getByText(/Not there\. Gwenda Marsh does not lead heat/)).toBeVisible()
+  await list.selectOption((await oven.getAttribute('value')) ?? '')
+  await page.getByRole('button', { name: 'to Oluwaseun Adair' }).click()
+  await expect(page.getByText('Pinned: Oluwaseun Adair stands at use the oven.')).toBeVisible()
+  await page.getByRole('button', { name: 'take back' }).first().click()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
 })
 

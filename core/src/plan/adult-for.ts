@@ -9,6 +9,16 @@ export const leadFor = (technique: Pick<Technique, 'hazard'>): 'heat' | 'knives'
 const mayLead = (adult: PlanAdult, lead: 'heat' | 'knives' | null): boolean =>
   lead === null || adult.leads.includes(lead)
 
+/** Why an adult cannot stand at a job, or null where they can. `{{id}}` stands for the name. */
+export function whyNotStand(
+  technique: Pick<Technique, 'name' | 'hazard'>,
+  adult: PlanAdult | undefined,
+): string | null {
+  if (!adult) return 'This adult is not in the session.'
+  const lead = leadFor(technique)
+  return mayLead(adult, lead) ? null : `{{${adult.id}}} does not lead ${lead ?? ''}: ${technique.name}.`
+}
+
 /** Those who take the jobs that hold an adult. */
 export const holding = (request: PlanRequest): PlanAdult[] =>
   request.adults.slice(0, request.holding ?? request.adults.length)

@@ -200,6 +200,8 @@ function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolea
       return !draft.shopping.some((s) => s.food === d.food && s.buy?.text === d.buy)
     case 'pin':
       return !draft.tasks.some((t) => t.id === d.task && t.forms.some((f) => f.children.includes(d.child)))
+    case 'stands':
+      return !draft.tasks.some((t) => t.id === d.task && t.adult === d.adult)
     case 'adult-does':
       return !draft.tasks.some((t) => t.id === d.task)
     case 'two-sittings':

@@ -38,6 +38,8 @@ export function decisionText(d: Decision): string {
       return `got: ${d.food}`
     case 'pin':
       return `pinned: ${nameToken(d.child)}`
+    case 'stands':
+      return `${nameToken(d.adult)} at: ${d.task.split('/').at(-1) ?? ''}`
     case 'adult-does':
       return `an adult does: ${d.task.split('/').at(-1) ?? ''}`
     case 'two-sittings':

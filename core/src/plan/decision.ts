@@ -35,6 +35,8 @@ export type Decision =
     }
   /** A child has a turn of a task; the one of a number where that matters too. */
   | { kind: 'pin'; task: string; child: string; number?: number | null | undefined }
+  /** This adult stands at a job, where they may lead it. */
+  | { kind: 'stands'; task: string; adult: string }
   /** An adult does this job, with the children looking on. */
   | { kind: 'adult-does'; task: string }
   /** It rests after this step until a later sitting. */
@@ -82,6 +84,8 @@ export function decisionKey(d: Decision): string {
       return `pin:${d.task}:${d.child}`
     case 'adult-does':
       return `adult-does:${d.task}`
+    case 'stands':
+      return `stands:${d.task}`
     case 'two-sittings':
       return d.kind
     case 'clear':

@@ -42,7 +42,11 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
   const first = new Set(plan.schedule.filter((s) => s.sitting === 1).map((s) => s.step))
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   const inFirst = plan.turns.filter((t) => first.has(tasks.get(t.task)?.step ?? ''))
-  const pinned = new Set(decisions.flatMap((d) => (d.kind === 'pin' ? [`${d.task} ${d.child}`] : [])))
+  const pinned = new Set(
+    decisions.flatMap((d) =>
+      d.kind === 'pin' ? [`${d.task} ${d.child}`] : d.kind === 'stands' ? [`${d.task} ${d.adult}`] : [],
+    ),
+  )
   const block = (turn: Turn, task: Task): LaneBlock => ({
     id: turn.id,
     task: task.id,
@@ -73,7 +77,8 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
     const blocks = [
       ...plan.tasks
         .filter((t) => t.adult === id && t.mode !== 'WAIT' && first.has(t.step))
-        .flatMap((t) => adultBlock(t, inFirst, plan, share, clock)),
+        .flatMap((t) => adultBlock(t, inFirst, plan, share, clock))
+        .map((b) => ({ ...b, pinned: pinned.has(`${b.task} ${id}`) })),
       ...readyBlocks(plan, id, share, clock),
     ]
     return { who: id, adult: true, blocks, turns: 0, jobs: blocks.length, waitMinutes: 0 }

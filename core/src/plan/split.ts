@@ -7,7 +7,7 @@ import { ratio } from '../amount/ratio'
 import { techniqueIn } from '../craft/house'
 import { techniqueOf, type Technique } from '../craft/techniques'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../recipe/recipe'
-import { adultFor } from './adult-for'
+import { adultFor, whyNotStand } from './adult-for'
 import { isTogether, timesTurned } from './clock-ops'
 import { minutesText } from './clock-words'
 import type { Pass, Portioned, Split } from './draft'
@@ -118,7 +118,8 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   const beside = technique.hazard !== undefined || forms.some((f) => f.supervision === 'B')
   const adult =
     mode === 'ADULT' || mode === 'WAIT' || beside
-      ? adultFor(technique, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request)
+      ? (chosenAdult(id, technique, request) ??
+        adultFor(technique, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request))
       : undefined
   return {
     id,
@@ -141,6 +142,14 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
   }
+}
+
+/** The adult whom a person set down at this job, where they may stand there. */
+function chosenAdult(task: string, technique: Technique, request: PlanRequest): string | undefined {
+  const chosen = request.decisions.find((d) => d.kind === 'stands' && d.task === task)
+  if (chosen?.kind !== 'stands') return undefined
+  const adult = request.adults.find((a) => a.id === chosen.adult)
+  return whyNotStand(technique, adult) === null ? adult?.id : undefined
 }
 
 /** An adult alone does a shared job in about half of the children's time. Source: common practice. */

@@ -44,6 +44,7 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
     child: id('Child'),
     number: whole('Turn', 1, 500).notRequired(),
   }),
+  stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
   'adult-does': yup.object({ task: required('Task', 200) }),
   'two-sittings': yup.object({ after: id('Step') }),
   clear: yup.object({

@@ -11,8 +11,6 @@ import {
   rotation,
   scoopsOf,
   shorter,
-  turnAt,
-  whyNotTo,
   type Mended,
   type Plan,
   type PlanRequest,
@@ -236,59 +234,5 @@ describe('rotation', () => {
     const months = (id: string) => r.children.find((c) => c.id === id)?.months ?? 0
     const means = made.map((g) => g.children.reduce((n, c) => n + months(c), 0) / g.children.length)
     expect(Math.max(...means) - Math.min(...means)).toBeLessThan(2)
-  })
-})
-
-describe('a turn set down on the clock', () => {
-  it('is pinned to its number and stays there; beside its task it is refused with the times', () => {
-    const r = request(four())
-    const plan = compile(r)
-    const task = plan.tasks.find((t) => t.technique === 'stir')
-    const last = plan.turns.filter((t) => t.task === task?.id).at(-1)
-    if (!task || !last) throw new Error('no task')
-    const left = (100 * (last.start + 1)) / plan.totals.seconds
-    expect(turnAt(plan, task.id, left)).toBe(last.number)
-    expect(turnAt(plan, task.id, 0)).toHaveProperty('refused')
-    expect(whyNotTo(plan, task.id, 'wren')).toBeNull()
-    const pin = { kind: 'pin' as const, task: task.id, child: 'wren', number: last.number }
-    const pinned = compile({ ...r, decisions: [pin] })
-    expect(pinned.turns.find((t) => t.id === last.id)?.child).toBe('wren')
-    expect(breaches(pinned, { ...r, decisions: [pin] })).toEqual([])
-  })
-  it('an allergy added moves the child off the task, pinned or not', () => {
-    const r = request(four())
-    const task = compile(r).tasks.find((t) => t.id.includes('buttermilk'))?.id ?? ''
-    const pin = { kind: 'pin' as const, task, child: 'wren', number: 1 }
-    const milk = { allergen: 'milk', level: 'allergy-strict' as const }
-    const after = compile({
-      ...r,
-      decisions: [pin],
-      children: r.children.map((c) => (c.id === 'wren' ? { ...c, concerns: [milk] } : c)),
-    })
-    expect(after.turns.some((t) => t.task === task && t.child === 'wren')).toBe(false)
-    expect(after.idle).toContainEqual(pin)
-  })
-})
-
-describe('dealing', () => {
-  const pourers = (more: Partial<PlanRequest['rules']>, lately: Record<string, string>) => {
-    const list = four().map((c) => (c.id === 'wren' ? { ...c, lately } : c))
-    const base = request(list, { recipe: recipeOf('beetroot-bean-dip') })
-    return compile({ ...base, rules: { ...base.rules, ...more } })
-  }
-  const has = (p: Plan, who: string, technique: string) =>
-    p.turns.filter((t) => t.child === who && p.tasks.find((k) => k.id === t.task)?.technique === technique)
-      .length
-  it('who had a job lately has it rather less, and nobody has fewer turns for it', () => {
-    const before = pourers({}, {})
-    const after = pourers({}, { 'level-scoop': '2026-11-24' })
-    expect(has(after, 'wren', 'level-scoop')).toBeLessThanOrEqual(has(before, 'wren', 'level-scoop'))
-    const counts = (p: Plan) => p.totals.perChild.map((c) => c.turns).sort()
-    expect(counts(after)).toEqual(counts(before))
-  })
-  it("of the week's targets those come first who have not come to it", () => {
-    const all = { 'level-scoop': '2026-11-24', mash: '2026-11-24', stir: '2026-11-24' }
-    const after = pourers({ week: ['mash'] }, all)
-    expect(has(after, 'wren', 'mash')).toBeLessThanOrEqual(has(pourers({}, {}), 'wren', 'mash'))
   })
 })

@@ -20,7 +20,10 @@ const KIND = {
   ready: 'gets it ready',
 } as const
 const says = (b: LaneBlock): string => `${b.at} ${b.label}, ${KIND[b.kind]}${b.pinned ? ', pinned' : ''}`
-const canTake = (b: LaneBlock): boolean => b.kind === 'turn' && !props.disabled
+/** A turn goes to another child, a job of an adult to another adult. */
+const canTake = (b: LaneBlock): boolean =>
+  !props.disabled && (b.kind === 'turn' || b.kind === 'beside' || b.kind === 'does')
+const takesHeld = (): boolean => props.held !== null && (props.held.kind !== 'turn') === props.lane.adult
 function choose(list: HTMLSelectElement): void {
   const block = props.lane.blocks.find((b) => b.id === list.value)
   list.value = ''
@@ -32,7 +35,7 @@ function drag(event: DragEvent, b: LaneBlock): void {
 }
 /** Where on the clock it was set down, in per cent of the lane. */
 function drop(event: DragEvent): void {
-  if (props.lane.adult) return
+  if (!takesHeld()) return
   const lane = (event.currentTarget as HTMLElement).querySelector('[data-lane]')?.getBoundingClientRect()
   const left = lane && lane.width > 0 ? (100 * (event.clientX - lane.left)) / lane.width : undefined
   emit('set', props.lane.who, left !== undefined && left >= 0 && left <= 100 ? left : undefined)
@@ -93,7 +96,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
     <td class="numeral w-14 p-1 text-center text-lg">{{ lane.adult ? '' : lane.turns }}</td>
     <td class="w-20 p-1 text-sm">{{ lane.adult ? '' : `${lane.waitMinutes} min` }}</td>
     <td v-if="!disabled" class="w-32 p-1">
-      <template v-if="!lane.adult">
+      <template v-if="held === null || takesHeld()">
         <button
           v-if="held"
           type="button"
@@ -105,7 +108,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
         <select
           v-else
           class="field !min-h-8 !py-0 text-sm"
-          :aria-label="`Hand over a turn of ${session.nameOf(lane.who)}`"
+          :aria-label="`Hand over a ${lane.adult ? 'job' : 'turn'} of ${session.nameOf(lane.who)}`"
           @change="choose($event.target as HTMLSelectElement)"
         >
           <option value="">hand over …</option>

@@ -8,7 +8,9 @@ import {
   laneChart,
   minutesText,
   planFigures,
+  techniqueOf,
   turnAt,
+  whyNotStand,
   whyNotTo,
   type Decision,
   type LaneBlock,
@@ -46,12 +48,13 @@ watch(
     compared.value = JSON.stringify(before) === JSON.stringify(after) ? null : { before, after }
   },
 )
-const KEPT: readonly Decision['kind'][] = ['pin', 'adult-does', 'two-sittings', 'scooping']
+const KEPT: readonly Decision['kind'][] = ['pin', 'stands', 'adult-does', 'two-sittings', 'scooping']
 function keptText(d: Decision): string {
   const job = (id: string): string =>
     session.plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
   if (d.kind === 'pin')
     return `${session.nameOf(d.child)}: ${job(d.task)}${d.number ? `, turn ${d.number}` : ''}`
+  if (d.kind === 'stands') return `${session.nameOf(d.adult)}: ${job(d.task)}`
   if (d.kind === 'adult-does') return `an adult does: ${job(d.task)}`
   if (d.kind === 'two-sittings')
     return `two sittings, a rest after ${session.plan?.schedule.find((s) => s.step === d.after)?.title ?? d.after}`
@@ -102,6 +105,10 @@ async function set(child: string, left?: number): Promise<void> {
   const block = held.value
   if (!block || !session.plan) return
   held.value = null
+  if (block.kind !== 'turn') {
+    await stand(block, child)
+    return
+  }
   const why = whyNotTo(session.plan, block.task, child)
   const at = left === undefined ? wantedTurn.value || null : turnAt(session.plan, block.task, left)
   wantedTurn.value = 0
@@ -111,6 +118,18 @@ async function set(child: string, left?: number): Promise<void> {
   }
   await session.choose({ kind: 'pin', task: block.task, child, ...(at !== null && { number: at }) })
   said.value = `Pinned: ${session.nameOf(child)} has ${at === null ? 'a turn' : `turn ${at}`} of ${block.label}.`
+}
+/** An adult's job set down in another adult's lane. */
+async function stand(block: LaneBlock, adult: string): Promise<void> {
+  const technique = techniqueOf(session.plan?.tasks.find((t) => t.id === block.task)?.technique ?? '')
+  const who = session.request()?.adults.find((a) => a.id === adult)
+  const why = technique ? whyNotStand(technique, who) : 'This job is not in the plan any more.'
+  if (why) {
+    refused.value = session.say(why)
+    return
+  }
+  await session.choose({ kind: 'stands', task: block.task, adult })
+  said.value = `Pinned: ${session.nameOf(adult)} stands at ${block.label}.`
 }
 /** By keyboard: which turn; 0 leaves it to Lea. */
 const wantedTurn = ref(0)
@@ -130,19 +149,25 @@ const turnsOfHeld = computed(
       <p v-if="spare" class="text-sm">{{ spare }} {{ inHand }}</p>
       <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
     </div>
-    <Notice v-if="refused" tone="fault" class="mb-2">Not there. {{ refused }}</Notice>
-    <p v-if="said" role="status" class="mb-2 text-sm font-semibold">{{ said }}</p>
-    <p v-if="held" role="status" class="mb-2 text-sm">
-      Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose the child who shall have it.
-      <label
-        >Which turn
-        <select v-model.number="wantedTurn" class="field !min-h-8 !w-24 !py-0">
-          <option :value="0">any</option>
-          <option v-for="n in turnsOfHeld" :key="n" :value="n">turn {{ n }}</option>
-        </select></label
-      >
-      <button type="button" class="underline" @click="held = null">Leave it where it is</button>
-    </p>
+    <!-- As high with words as without: what is being dragged must not move under the hand. -->
+    <div class="mb-2 flex min-h-16 items-center">
+      <Notice v-if="refused" tone="fault" class="w-full">Not there. {{ refused }}</Notice>
+      <p v-if="said" role="status" class="text-sm font-semibold">{{ said }}</p>
+      <p v-if="!refused && !said && !held && !fixed" class="text-sm text-soft">
+        Drag a turn to another lane or another time, or hand it over from the list at the right.
+      </p>
+      <p v-if="held" role="status" class="text-sm">
+        Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose who shall have it.
+        <label v-if="held.kind === 'turn'"
+          >Which turn
+          <select v-model.number="wantedTurn" class="field !min-h-8 !w-24 !py-0">
+            <option :value="0">any</option>
+            <option v-for="n in turnsOfHeld" :key="n" :value="n">turn {{ n }}</option>
+          </select></label
+        >
+        <button type="button" class="underline" @click="held = null">Leave it where it is</button>
+      </p>
+    </div>
     <div
       class="relative patch overflow-x-auto p-2"
       tabindex="0"
