@@ -8,7 +8,7 @@ import { amountText } from '../amount/show'
 import { toBase, unitOf } from '../amount/units'
 import type { Measure } from '../amount/scoops'
 import { countLimit } from '../craft/ages'
-import { digest } from './digest'
+import { sealed } from './sealed'
 import { runsLate, type Mend } from './mend'
 import type { Measured, Plan, ScoopPart, Task, Turn } from './plan'
 import type { PlanRequest } from './request'
@@ -133,7 +133,7 @@ function withParts(
     else list.push({ ...part, n: 1 })
     return list
   }, [])
-  const next: Omit<Plan, 'digest'> & { digest?: string } = {
+  return sealed({
     ...plan,
     tasks: plan.tasks.map((t) =>
       t.id === task.id
@@ -141,7 +141,5 @@ function withParts(
         : t,
     ),
     turns: plan.turns.flatMap((t) => (t.task !== task.id ? [t] : t === own[0] ? turns : [])),
-  }
-  delete next.digest
-  return { ...next, digest: digest(next) }
+  })
 }

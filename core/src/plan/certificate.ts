@@ -72,33 +72,3 @@ function causeText(cause: string, plan: Plan): string {
   if (kind === 'chain') return `What holds it up is the order of the steps: ${named}.`
   return named ? `What holds it up are jobs that cannot go on at once: ${named}.` : ''
 }
-
-/** What a child could do instead of waiting. Source: common practice. */
-export const FILLERS = [
-  'lay the table',
-  'draw the recipe',
-  'write the labels',
-  'wash up',
-  'sort the scraps',
-] as const
-
-export interface Wait {
-  step: string
-  title: string
-  at: string
-  minutes: number
-  says: string
-}
-
-/** The long passive waits of the first sitting, each with jobs that are there to do. */
-export function waits(plan: Plan): Wait[] {
-  return plan.schedule
-    .filter((s) => s.passive && s.sitting === 1 && s.seconds >= 300 && s.seconds < 6 * 3600)
-    .map((s, i) => ({
-      step: s.step,
-      title: s.title,
-      at: s.at,
-      minutes: Math.round(s.seconds / 60),
-      says: [0, 1, 2].map((k) => FILLERS[(2 * i + k) % FILLERS.length]).join(', '),
-    }))
-}

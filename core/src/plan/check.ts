@@ -3,7 +3,7 @@
  * A plan that fails it is not shown as one.
  */
 import { foodBook } from '../food/foods'
-import { barsHandling, meet, type Packet } from '../food/concerns'
+import { barsHandling, meet } from '../food/concerns'
 import { techniqueIn } from '../craft/house'
 import { formFor } from '../craft/techniques'
 import { monthsOn } from '../craft/ages'
@@ -12,7 +12,7 @@ import { crossTo, formWords } from '../food/weights'
 import { isByChildren, TOLERANCE } from '../recipe/recipe'
 import { clockBreaches } from './check-clock'
 import { ownWeights } from './cupboard'
-import { packetOf } from './decision'
+import { packetsOf } from './decision'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
 import { madeBy } from './strip'
@@ -30,11 +30,7 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
 
 function handsRules(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
-  const packets = new Map(
-    request.decisions.flatMap((d): [string, Packet][] =>
-      d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
-    ),
-  )
+  const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   return plan.turns.flatMap((turn) => {
     const task = tasks.get(turn.task)

@@ -4,13 +4,13 @@
  */
 import { ageText, monthsOn } from '../craft/ages'
 import { foodBook } from '../food/foods'
-import type { Level, Packet } from '../food/concerns'
+import type { Level } from '../food/concerns'
 import { swapOf } from '../food/swaps'
 import { adapt } from './adapt'
 import { APART } from './bowls'
 import { breaches } from './check'
 import { clock } from './clock'
-import { packetOf, type Decision } from './decision'
+import { packetsOf, type Decision } from './decision'
 import { digest } from './digest'
 import type { Adapted, Gathered, Person, Start } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
@@ -104,11 +104,7 @@ function begin(request: PlanRequest): Start {
     youngest: Math.min(...people.map((p) => p.age)),
     foods: foodBook(request.foods),
     diets: request.rules.diets ?? [],
-    packets: new Map(
-      request.decisions.flatMap((d): [string, Packet][] =>
-        d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
-      ),
-    ),
+    packets: packetsOf(request.decisions),
   }
 }
 

@@ -58,6 +58,10 @@ export const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({
   ...(d.open !== undefined && { open: d.open }),
 })
 
+/** The packets that were read, by food. */
+export const packetsOf = (decisions: readonly Decision[]): Map<string, Packet> =>
+  new Map(decisions.flatMap((d): [string, Packet][] => (d.kind === 'packet' ? [[d.food, packetOf(d)]] : [])))
+
 /** Two decisions of the same key replace each other. */
 export function decisionKey(d: Decision): string {
   switch (d.kind) {

@@ -3,19 +3,18 @@
  * is; an adult is called away and another who may lead takes over; it runs late and the rest moves. What is done keeps its ids.
  */
 import { foodBook } from '../food/foods'
-import type { Packet } from '../food/concerns'
 import { clockAfter } from '../learn/facts'
 import { isByChildren, isOnce } from '../recipe/recipe'
 import { background } from './background'
 import { setClock } from './clock'
-import { packetOf } from './decision'
-import { digest } from './digest'
+import { packetsOf } from './decision'
 import { fillJobs } from './fill'
 import { nameToken } from './finding'
 import { stillFree } from './idle'
 import type { Plan, Task, Turn } from './plan'
 import { evenness, redeal } from './redeal'
 import type { PlanRequest } from './request'
+import { sealed } from './sealed'
 import { withSittings } from './sittings'
 
 export interface Mended {
@@ -24,12 +23,6 @@ export interface Mended {
   says: string[]
 }
 export type Mend = Mended | { refused: string }
-
-const sealed = (plan: Plan): Plan => {
-  const rest: Omit<Plan, 'digest'> & { digest?: string } = { ...plan }
-  delete rest.digest
-  return { ...rest, digest: digest(rest) }
-}
 
 /**
  * A child leaves: the turns it has not done go to the others of its task, to whom has least; jobs that each does are gone with it.
@@ -232,11 +225,7 @@ function waitingAnew(
     const child = request.children.find((x) => x.id === c.id)
     return child ? [{ ...child, age: c.months }] : []
   })
-  const packets = new Map(
-    request.decisions.flatMap((d): [string, Packet][] =>
-      d.kind === 'packet' ? [[d.food, packetOf(d)]] : [],
-    ),
-  )
+  const packets = packetsOf(request.decisions)
   const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
   const recipe = withSittings(request.recipe, request.decisions)
   return {

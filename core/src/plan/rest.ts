@@ -5,8 +5,8 @@
 import { clockAfter } from '../learn/facts'
 import { compile } from './compile'
 import { decide, type Decision } from './decision'
-import { digest } from './digest'
 import { stillFree } from './idle'
+import { sealed } from './sealed'
 import type { Plan, Task } from './plan'
 import type { PlanRequest } from './request'
 
@@ -133,7 +133,7 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
   const saved = Math.ceil(plan.totals.seconds / 60) - Math.ceil(seconds / 60)
   const shared = new Set(tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
   const spare = plan.totals.spareMinutes
-  const next: Omit<Plan, 'digest'> & { digest?: string } = {
+  return sealed({
     ...plan,
     tasks,
     turns,
@@ -160,7 +160,5 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
         return { ...p, turns: own.filter((t) => shared.has(t.task)).length, jobs: own.length }
       }),
     },
-  }
-  delete next.digest
-  return { ...next, digest: digest(next) }
+  })
 }

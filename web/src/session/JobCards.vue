@@ -1,23 +1,18 @@
 <script setup lang="ts">
 /** Cards to cut out: one for each child, with its mat, its jobs, the tool and the cue. */
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { jobCards } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/Mat.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
-import { useSession } from '../stores/session'
 import PaperBar from './PaperBar.vue'
+import { useOpenSession } from './useOpenSession'
 
-const session = useSession()
+const session = useOpenSession()
 const route = useRoute()
 const { matOf } = useMats()
-watch(
-  () => String(route.params['id']),
-  (id) => void session.open(id),
-  { immediate: true },
-)
 const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
 </script>
 

@@ -86,7 +86,7 @@ const improving = computed(() => {
   if (session.improving !== 'done') return ''
   return session.improvedBy > 0
     ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.`
-    : 'Six hundred other orders were tried: none is shorter.'
+    : 'Lea looked further and found no shorter order.'
 })
 const barred = computed(() => {
   const rows = new Map<string, string>()

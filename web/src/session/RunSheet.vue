@@ -1,22 +1,17 @@
 <script setup lang="ts">
 /** The whole session on one page: when, what, who, which measure, who stands where. */
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { clearingUp, sheetRows, weave } from '@lea/core'
 import Amount from '../parts/Amount.vue'
 import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
 import { dayText } from '../words'
 import PaperBar from './PaperBar.vue'
+import { useOpenSession } from './useOpenSession'
 
-const session = useSession()
+const session = useOpenSession()
 const house = useHouse()
 const route = useRoute()
-watch(
-  () => String(route.params['id']),
-  (id) => void session.open(id),
-  { immediate: true },
-)
 const plan = computed(() => session.plan)
 const bowls = computed(() =>
   (plan.value?.bowls ?? []).map((b) => ({ ...b, columns: plan.value ? weave(plan.value, b.id) : [] })),

@@ -1,19 +1,13 @@
 <script setup lang="ts">
 /** The talk of a session on paper: step by step, from showing to asking, with the answers and the words. */
-import { watch } from 'vue'
 import { useRoute } from 'vue-router'
 import Amount from '../parts/Amount.vue'
-import { useSession } from '../stores/session'
 import PaperBar from './PaperBar.vue'
+import { useOpenSession } from './useOpenSession'
 import { LEVEL_WORDS } from './level-words'
 
-const session = useSession()
+const session = useOpenSession()
 const route = useRoute()
-watch(
-  () => String(route.params['id']),
-  (id) => void session.open(id),
-  { immediate: true },
-)
 const stepOf = (id: string) => session.plan?.schedule.find((s) => s.step === id)
 </script>
 

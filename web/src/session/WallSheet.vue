@@ -1,24 +1,19 @@
 <script setup lang="ts">
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
 import { dayText } from '../words'
 import PaperBar from './PaperBar.vue'
+import { useOpenSession } from './useOpenSession'
 
-const session = useSession()
+const session = useOpenSession()
 const house = useHouse()
 const route = useRoute()
 const { matOf } = useMats()
-watch(
-  () => String(route.params['id']),
-  (id) => void session.open(id),
-  { immediate: true },
-)
 const people = computed(() => {
   const all = [...house.children, ...(session.stored?.guests ?? [])]
   const here = new Set([

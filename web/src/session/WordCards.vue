@@ -1,22 +1,17 @@
 <script setup lang="ts">
 /** Cards to cut out and hold up: picture, word, and the word in the languages of the group. */
-import { computed, watch } from 'vue'
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { LANGUAGES, wordCards } from '@lea/core'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
 import Weft from '../parts/Weft.vue'
-import { useSession } from '../stores/session'
 import PaperBar from './PaperBar.vue'
+import { useOpenSession } from './useOpenSession'
 
-const session = useSession()
+const session = useOpenSession()
 const route = useRoute()
 const { matOf } = useMats()
-watch(
-  () => String(route.params['id']),
-  (id) => void session.open(id),
-  { immediate: true },
-)
 const cards = computed(() => (session.plan ? wordCards(session.plan) : []))
 </script>
 

@@ -8,7 +8,6 @@ import {
   SHIPPED_RECIPES,
   shorter,
   TECHNIQUES,
-  waits,
   whyNotTo,
   type Decision,
   type Plan,
@@ -173,10 +172,5 @@ describe('lanes', () => {
       expect(b.left).toBeGreaterThanOrEqual(0)
       expect(b.left + b.width).toBeLessThanOrEqual(100.5)
     }
-  })
-  it('name the long waits, with something to do', () => {
-    const found = waits(compile(request(four())))
-    expect(found.map((w) => w.title)).toContain('Bake')
-    for (const w of found) expect(w.says.split(', ').length).toBe(3)
   })
 })
