@@ -3,8 +3,9 @@
  * taken as the birthday itself, so that nobody is taken for older than they are.
  */
 
-/** `YYYY-MM-DD` */
-export type IsoDate = string
+import type { IsoDate } from '../amount/days'
+
+export type { IsoDate }
 /** `YYYY-MM` */
 export type BirthMonth = string
 
@@ -27,18 +28,6 @@ export function monthsOn(birth: BirthMonth, date: IsoDate): number {
   const [y, m, d] = parts(date)
   const short = d >= daysInMonth(by, bm) ? 0 : 1
   return Math.max(0, (y - by) * 12 + (m - bm) - short)
-}
-
-/** Days from one calendar day to another; less than 0 where the second comes first. Both of the Gregorian calendar. */
-export const daysBetween = (from: IsoDate, to: IsoDate): number => dayNumber(to) - dayNumber(from)
-
-/** Days since 1 March of the year 0. Source: the usual count with the year begun in March, so that the leap day comes last. */
-function dayNumber(date: IsoDate): number {
-  const [y, m, d] = parts(date)
-  const year = m > 2 ? y : y - 1
-  const month = m > 2 ? m - 3 : m + 9
-  const leaps = Math.floor(year / 4) - Math.floor(year / 100) + Math.floor(year / 400)
-  return 365 * year + leaps + Math.floor((153 * month + 2) / 5) + d
 }
 
 /** Age in words for a badge: `11 months`, `4 years`. */

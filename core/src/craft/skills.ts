@@ -1,6 +1,6 @@
 /** How a child was last seen to do a technique: no mark and no rank, only where to begin next time. */
 
-import { daysBetween } from './ages'
+import { daysBetween } from '../amount/days'
 
 export const HOWS = ['alone', 'reminder', 'help', 'not-today'] as const
 export type How = (typeof HOWS)[number]

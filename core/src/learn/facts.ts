@@ -1,5 +1,5 @@
 /**
- * Facts of a step: what is there to count, compare or share, drawn from the plan's own amounts. Exact always.
+ * Facts of a step: what is there to count, compare, share or tell, drawn from the plan's own amounts. Exact always.
  * Source: learning.md B0 (field names and formulas).
  */
 import type { Ratio } from '../amount/ratio'
@@ -20,10 +20,26 @@ export type Fact =
     }
   /** `aloud`: numbers said in time to an action, not things to touch. */
   | { kind: 'count'; food: string; n: number; aloud?: true }
-  | { kind: 'share'; food: string; n: number; people: number }
+  | { kind: 'share'; food: string; n: number; people: number; cuttable?: true }
   | { kind: 'timer'; minutes: number; start: string }
   /** The steps by name, and which of them this is, from 1. */
   | { kind: 'order'; steps: string[]; i: number }
+  | { kind: 'jug'; vessel: string; capacity: Ratio; amount: Ratio; unit: string }
+  | { kind: 'cut'; food: string; items: number; pieces: number }
+  | { kind: 'layer'; core: string[]; repeats: number; i: number }
+  | { kind: 'tin'; rows: number; cols: number; filled: number }
+  | { kind: 'weigh'; food: string; grams: Ratio; division: number }
+  | {
+      kind: 'compare'
+      a: { name: string; amount: Ratio }
+      b: { name: string; amount: Ratio }
+      attribute: string
+    }
+  | { kind: 'price'; cost_pence: Ratio; serves: number }
+  | { kind: 'scale'; food: string; amount: Ratio; unit: string; from: number; to: number }
+  | { kind: 'temp'; value: number; unit: 'C'; other: number }
+  | { kind: 'shape'; food: string; shape: string }
+  | { kind: 'vote'; options: Record<string, number> }
 
 /** `10:15` and 25 minutes -> `10:40`. */
 export function clockAfter(start: string, minutes: number): string {

@@ -13,7 +13,7 @@ import {
   type Technique,
 } from '../../src/index'
 import { agesOf } from '../../src/craft/house'
-import { daysBetween } from '../../src/craft/ages'
+import { daysBetween } from '../../src/amount/days'
 import { choicesAt } from '../../src/craft/choices'
 import { besideJob, FILLER_JOBS } from '../../src/craft/beside'
 import { child, recipeOf, request } from '../group'

@@ -1,20 +1,23 @@
 /**
- * A fact answered: what follows from it, and prompts at four levels (open, focused, choice, model) with answer, target and ages.
+ * A fact answered: what follows from it, and prompts at four levels (open, focused, choice, model) with answer, targets and ages.
  * Numbers and fractions above an age are not asked of it. Source of gates: learning.md R7-R8 (common practice), from memory.
  */
 import { ratio } from '../../amount/ratio'
 import type { SupportLevel } from '../levels'
+import { suits, targetOf } from '../targets'
 import { derive } from './derive'
-import { FactError, isFactKind, type Derived, type FactKind, type PlainFact } from './fields'
-import * as amounts from './say-amounts'
-import { count } from './say-count'
-import * as parts from './say-parts'
-import * as patterns from './say-patterns'
-import * as world from './say-world'
-import { improper, type Locale, type Sayings } from './saying'
+import { FactError, isFactKind, listOf, type Derived, type FactKind, type PlainFact } from './fields'
+import { fill, type Locale, type Saying, type ValuesOf } from './saying'
+import { aloud, count, layer, share, tin } from './values-count'
+import { jug, scale, scoop } from './values-amount'
+import { compare, cut, order, price, shape, temp, timer, vote, weigh } from './values-world'
+import { improper } from './words'
 
 export interface FactPrompt {
+  /** The target it is about; where months are given, the first that suits the age. */
   target: string
+  /** The other targets that it touches at that age. */
+  also?: string[]
   level: SupportLevel
   says: string
   answer: string
@@ -29,19 +32,32 @@ export interface FactAnswer {
 /** R8: the age from which a number is within reach. */
 const numberFrom = (n: number): number =>
   n <= 2 ? 12 : n <= 3 ? 24 : n <= 5 ? 36 : n <= 10 ? 48 : n <= 20 ? 60 : n <= 100 ? 84 : 96
-/** R7: the age from which a part has a name; a whole number asks nothing here. */
-function partFrom(text: string): number {
-  const d = Number(ratio(improper(text)).d)
-  if (d === 1) return 0
+/** R7: the age from which every part in a text ("3/4", "1/4 + 1/2") has a name; a whole number asks nothing here. */
+const partFrom = (text: string): number =>
+  Math.max(0, ...[...text.matchAll(/\d+\/(\d+)/g)].map((m) => denominatorFrom(Number(m[1]))))
+function denominatorFrom(d: number): number {
   if (d === 2 || d === 4) return 60
   if (d === 3) return 78
   return d === 6 || d === 8 ? 96 : d === 5 || d === 10 || d === 12 ? 108 : 144
 }
-
-const SAYINGS: Record<FactKind, Sayings> = { count, ...amounts, ...parts, ...patterns, ...world }
-
 /** A number as text ("7", "1 3/4") for its gate. */
-const size = (n: string | number): number => Math.ceil(Number(ratio(improper(String(n))).valueOf()))
+const size = (n: string): number => Math.ceil(Number(ratio(improper(n)).valueOf()))
+
+/** Kinds that the length of a row, or the size of a tin, puts off (learning.md B0). */
+function kindFrom(fact: PlainFact, saying: Saying): number {
+  if (saying.level === 'model') return 0
+  if (fact.kind === 'layer' && fact['core'] !== undefined) {
+    const { length } = listOf(fact, 'core')
+    return length <= 2 ? 30 : length === 3 ? 48 : 84
+  }
+  const places = Number(saying.numbers[0] ?? 0)
+  return fact.kind === 'tin' && places > 10 ? 72 : 0
+}
+
+const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
+  ...{ aloud, compare, count, cut, jug, layer, order, price },
+  ...{ scale, scoop, shape, share, temp, timer, tin, vote, weigh },
+}
 
 /**
  * What follows from a fact, and what to say about it.
@@ -51,16 +67,37 @@ const size = (n: string | number): number => Math.ceil(Number(ratio(improper(Str
 export function answerFact(fact: PlainFact, months?: number, locale: Locale = 'en-GB'): FactAnswer {
   const derived = derive(fact)
   if (!isFactKind(fact.kind)) throw new FactError('kind', 'is not known')
-  const prompts = SAYINGS[fact.kind](fact, derived, locale)
-    .map(({ from, numbers = [], parts = [], to, ...rest }): FactPrompt => {
-      const gates = [
-        ...numbers.filter((n) => n !== '').map((n) => numberFrom(size(n))),
-        ...parts.map((p) => (p ? partFrom(p) : 0)),
-      ]
-      return { ...rest, fromMonths: Math.max(from, ...gates), toMonths: to }
-    })
+  const kind = fact.kind === 'count' && fact['aloud'] === true ? 'aloud' : fact.kind
+  const prompts = fill(kind, VALUES[kind](fact, derived, locale))
+    .map((saying) => ({ saying, from: fromMonths(fact, saying) }))
     // A gate above the last age of a prompt: it is asked of nobody.
-    .filter((p) => p.fromMonths <= p.toMonths)
-    .filter((p) => months === undefined || (p.fromMonths <= months && months <= p.toMonths))
-  return { derived, prompts }
+    .filter(({ saying, from }) => from <= saying.to)
+    .filter(({ saying, from }) => months === undefined || (from <= months && months <= saying.to))
+  return { derived, prompts: prompts.map(({ saying, from }) => promptOf(saying, from, months)) }
+}
+
+const fromMonths = (fact: PlainFact, s: Saying): number =>
+  Math.max(
+    s.from,
+    kindFrom(fact, s),
+    ...s.numbers.map((n) => numberFrom(size(n))),
+    ...s.parts.map((p) => partFrom(p)),
+  )
+
+function promptOf(s: Saying, from: number, months: number | undefined): FactPrompt {
+  const met = months === undefined ? s.targets : s.targets.filter((id) => isMet(id, months))
+  const [target = s.targets[0] ?? '', ...also] = met
+  return {
+    target,
+    ...(also.length > 0 && { also }),
+    level: s.level,
+    says: s.says,
+    answer: s.answer,
+    fromMonths: from,
+    toMonths: s.to,
+  }
+}
+const isMet = (id: string, months: number): boolean => {
+  const target = targetOf(id)
+  return target !== undefined && suits(target, months)
 }

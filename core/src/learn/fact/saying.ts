@@ -1,61 +1,60 @@
-/** One thing to say about a fact, and the words that sayings share. */
-import { ratio } from '../../amount/ratio'
+/**
+ * What to say of a fact: sayings are data (core/data/sayings.json) with names of values in them; a saying stands only where the
+ * fact has every value that it speaks of and needs.
+ */
+import data from '../../../data/sayings.json'
 import type { SupportLevel } from '../levels'
 import type { Derived, PlainFact } from './fields'
 
 export interface Saying {
-  target: string
   level: SupportLevel
+  /** The first is the main one. */
+  targets: string[]
   says: string
   answer: string
   from: number
   to: number
-  /** Numbers a child has to reach, and fractions it has to name. */
-  numbers?: (string | number)[]
-  parts?: (string | undefined)[]
+  /** Numbers a child has to reach, and fractions it has to name: texts such as "7", "1 3/4". */
+  numbers: string[]
+  parts: string[]
 }
-export const say = (
-  level: SupportLevel,
-  target: string,
-  from: number,
-  to: number,
-  says: string,
-  answer: string,
-  gates: Pick<Saying, 'numbers' | 'parts'> = {},
-): Saying => ({ target, level, says, answer, from, to, ...gates })
+interface Template extends Omit<Saying, 'numbers' | 'parts'> {
+  kind: string
+  numbers?: string[]
+  parts?: string[]
+  needs?: string[]
+}
 
 export type Locale = 'en-GB' | 'en-US'
-/** Part words as a sentence says them. */
-export function partWord(text: string, locale: Locale): string {
-  const fourth = locale === 'en-US' ? 'a fourth' : 'a quarter'
-  return (
-    (
+/** What a saying may speak of, by name. Not there: nothing is said of it. */
+export type Values = Record<string, string | undefined>
+export type ValuesOf = (f: PlainFact, d: Derived, locale: Locale) => Values
+
+export const TEMPLATES = data.sayings as unknown as readonly Template[]
+const BY_KIND = new Map<string, Template[]>()
+for (const t of TEMPLATES) BY_KIND.set(t.kind, [...(BY_KIND.get(t.kind) ?? []), t])
+
+const NAMES = /\{(\w+)\}/g
+
+/** The sayings of a kind that these values can fill. */
+export function fill(kind: string, values: Values): Saying[] {
+  return (BY_KIND.get(kind) ?? []).flatMap((t) => {
+    const spoken = [...`${t.says} ${t.answer}`.matchAll(NAMES)].map((m) => m[1] ?? '')
+    if ([...spoken, ...(t.needs ?? [])].some((name) => values[name] === undefined)) return []
+    const put = (text: string): string => text.replace(NAMES, (_, name: string) => values[name] ?? '')
+    const reach = (names: string[] = []): string[] => names.flatMap((name) => values[name] ?? [])
+    const { level, targets, from, to } = t
+    return [
       {
-        '1/2': 'half',
-        '1/4': fourth,
-        '1/3': 'a third',
-        '3/4': 'three quarters',
-        '2/3': 'two thirds',
-      } as Record<string, string>
-    )[text] ?? text
-  )
+        level,
+        targets,
+        from,
+        to,
+        says: put(t.says),
+        answer: put(t.answer),
+        numbers: reach(t.numbers),
+        parts: reach(t.parts),
+      },
+    ]
+  })
 }
-/** 135 is £1.35 or $1.35; below a pound the pence or cents. */
-export const coins = (minor: string, locale: Locale): string => {
-  const value = ratio(improper(minor))
-  const about = value.d === 1n ? '' : 'about '
-  const whole = Math.round(value.valueOf())
-  if (whole < 100) return `${about}${whole}${locale === 'en-US' ? '¢' : 'p'}`
-  return `${about}${locale === 'en-US' ? '$' : '£'}${(whole / 100).toFixed(2)}`
-}
-
-export const text = (d: Derived, field: string): string =>
-  typeof d[field] === 'string' ? (d[field] as string) : ''
-export const plural = (n: string | number, one: string, many = `${one}s`): string =>
-  `${n} ${String(n) === '1' ? one : many}`
-
-export const given = (d: Derived, field: string): boolean => d[field] !== undefined && d[field] !== null
-export const improper = (mixed: string): string =>
-  mixed.replace(/^(-?\d+) (\d+)\/(\d+)$/, (_, w, n, d) => `${Number(w) * Number(d) + Number(n)}/${d}`)
-
-export type Sayings = (f: PlainFact, d: Derived, locale: Locale) => Saying[]
