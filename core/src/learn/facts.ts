@@ -34,12 +34,23 @@ export type Fact =
       a: { name: string; amount: Ratio }
       b: { name: string; amount: Ratio }
       attribute: string
+      unit?: string
     }
-  | { kind: 'price'; cost_pence: Ratio; serves: number }
+  /** Whole pence or cents; `about`: rounded. */
+  | { kind: 'price'; cost_pence: Ratio; serves: number; about?: true }
   | { kind: 'scale'; food: string; amount: Ratio; unit: string; from: number; to: number }
   | { kind: 'temp'; value: number; unit: 'C'; other: number }
   | { kind: 'shape'; food: string; shape: string }
   | { kind: 'vote'; options: Record<string, number> }
+  /** Nothing to count: what there is to tell of a step of this sort. */
+  | { kind: 'tell'; topic: Topic; food: string }
+
+/** Sorts of steps, by what there is to tell. */
+export const TOPICS = [
+  ...(['wash', 'scoop', 'count', 'cut', 'mash', 'mix', 'knead'] as const),
+  ...(['layer', 'share', 'weigh', 'wait', 'taste', 'tidy'] as const),
+]
+export type Topic = (typeof TOPICS)[number]
 
 /** `10:15` and 25 minutes -> `10:40`. */
 export function clockAfter(start: string, minutes: number): string {

@@ -87,7 +87,10 @@ function claimOf(marks: readonly TalkMark[], days: readonly { on: string }[], to
   if (marks.length === 0) return 'not met yet'
   const alone = marks.filter((m) => MARKS[m.how] === 4)
   const asked = alone.filter((m) => m.level === 'focused' || m.level === 'open')
-  const latest = asked.map((m) => m.on).sort().at(-1)
+  const latest = asked
+    .map((m) => m.on)
+    .sort()
+    .at(-1)
   const secure =
     new Set(asked.map((m) => m.on)).size >= 3 &&
     new Set(asked.flatMap((m) => m.food ?? [])).size >= 2 &&

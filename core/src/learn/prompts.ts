@@ -4,7 +4,7 @@
  * from memory).
  */
 import { ratio } from '../amount/ratio'
-import { answerFact, type FactPrompt } from './fact/answer'
+import { answerFact, answerTell, forAge, type FactPrompt } from './fact/answer'
 import type { Locale } from './fact/saying'
 import { SUPPORT_LEVELS, type SupportLevel } from './levels'
 import type { Fact } from './facts'
@@ -18,42 +18,41 @@ export interface Prompt {
   also?: string[]
 }
 
+/** All that can be said of a fact, to whatever age. */
+export const sayingsOf = (fact: Fact, locale?: Locale): FactPrompt[] =>
+  fact.kind === 'tell' ? answerTell(fact.topic, fact.food) : answerFact(fact, undefined, locale).prompts
+
 /**
- * What to say of a fact to a child of that age: the levels from showing to open, and within a level from easy to hard.
+ * What to say to a child of that age: the levels from showing to open, and within a level from easy to hard.
  * Each stands once; what the age cannot reach is left out. Below the hardest level there is always an easier one to step down to:
  * where the age has outgrown all of a level, the last of it that is in reach stands in.
+ * @param all of one fact (`sayingsOf`)
  */
-export function promptsFor(fact: Fact, months: number, locale?: Locale): Prompt[] {
-  const { prompts } = answerFact(fact, months, locale)
-  const has = (level: SupportLevel): boolean => prompts.some((p) => p.level === level)
-  const lost = SUPPORT_LEVELS.filter((level) => !has(level))
-  const easier = lost.length > 0 ? supports(fact, months, lost, locale) : []
-  return [...prompts, ...easier]
-    .sort(
-      (a, b) =>
-        SUPPORT_LEVELS.indexOf(a.level) - SUPPORT_LEVELS.indexOf(b.level) || a.fromMonths - b.fromMonths,
-    )
-    .map(({ level, says, answer, target, also }) => ({ level, says, answer, target, ...(also && { also }) }))
+export function suited(all: readonly FactPrompt[], months: number): Prompt[] {
+  const now = all.filter((p) => p.fromMonths <= months && months <= p.toMonths)
+  const lost = SUPPORT_LEVELS.filter((level) => !now.some((p) => p.level === level))
+  const easier = lost.flatMap((level) =>
+    all
+      .filter((p) => p.level === level && p.toMonths < months)
+      .sort((a, b) => a.toMonths - b.toMonths)
+      .slice(-1),
+  )
+  return [...now, ...easier]
+    .sort((a, b) => rank(a.level) - rank(b.level) || a.fromMonths - b.fromMonths)
+    .map((p) => {
+      const { level, says, answer, target, also } = forAge(p, months)
+      return { level, says, answer, target, ...(also && { also }) }
+    })
 }
+const rank = (level: SupportLevel): number => SUPPORT_LEVELS.indexOf(level)
 
-/** Of each level that has nothing for the age: the last prompt that the age has outgrown. */
-function supports(
-  fact: Fact,
-  months: number,
-  levels: readonly SupportLevel[],
-  locale?: Locale,
-): FactPrompt[] {
-  const outgrown = answerFact(fact, undefined, locale).prompts.filter((p) => p.toMonths < months)
-  return levels.flatMap((level) => {
-    const own = outgrown.filter((p) => p.level === level).sort((a, b) => a.toMonths - b.toMonths)
-    return own.slice(-1)
-  })
-}
+/** What to say of a fact to a child of that age. */
+export const promptsFor = (fact: Fact, months: number, locale?: Locale): Prompt[] =>
+  suited(sayingsOf(fact, locale), months)
 
 /** Where to begin: the level for the age, or the next easier one of which there is a prompt; the easiest where none is. */
 export function beginAt(prompts: readonly Prompt[], level: SupportLevel): SupportLevel {
-  const wanted = SUPPORT_LEVELS.indexOf(level)
-  const easier = prompts.map((p) => SUPPORT_LEVELS.indexOf(p.level)).filter((l) => l <= wanted)
+  const easier = prompts.map((p) => rank(p.level)).filter((l) => l <= rank(level))
   return SUPPORT_LEVELS[Math.max(0, ...easier)] ?? 'model'
 }
 

@@ -1,44 +1,12 @@
 /**
- * Words of a step in English and in the languages spoken at home.
- * Source: core/data/glossary.json (from memory; an entry marked M(xx) wants a speaker of xx).
+ * Which words a step brings: what is done, to which food, with which tool, and an idea that belongs to it; two of them are its
+ * words. Over a session no word comes twice where another would do, and the words touch as many targets as can be.
+ * Source: learning.md C and R1 (common practice, from memory); glossary ids.
  */
-import data from '../../data/glossary.json'
-
-export interface GlossaryRow {
-  id: string
-  kind: string
-  confidence: string
-  [language: string]: string
-}
-export interface HomeWord {
-  language: string
-  word: string
-  roman?: string
-  rightToLeft: boolean
-  /** True where a speaker of the language should check it first. */
-  askSpeaker: boolean
-}
-export interface StepWord {
-  id: string
-  word: string
-  home: HomeWord[]
-}
-
-export const LANGUAGES: Record<string, string> = {
-  es: 'Spanish',
-  fr: 'French',
-  pt: 'Portuguese',
-  pl: 'Polish',
-  ar: 'Arabic',
-  ur: 'Urdu',
-  cy: 'Welsh',
-  uk: 'Ukrainian',
-}
-const RIGHT_TO_LEFT = new Set(['ar', 'ur'])
-const ROWS = new Map((data.words as GlossaryRow[]).map((r) => [r.id, r]))
-
-/** Glossary row of a word, or undefined where the glossary does not hold it. */
-export const glossaryRow = (id: string): GlossaryRow | undefined => ROWS.get(id)
+import data from '../../data/step-words.json'
+import { Glossary } from './glossary'
+import { suits, targetOf } from './targets'
+import { topicOf } from './topics'
 
 /** The verb of the glossary that goes with a technique. */
 const VERBS: Record<string, string> = {
@@ -78,61 +46,37 @@ const VERBS: Record<string, string> = {
   'serve-self': 'share',
   arrange: 'put',
   'use-oven': 'wait',
-  'use-hob': 'stir',
+  'use-hob': 'wait',
+  'use-campfire': 'wait',
 }
-const CONCEPTS: Record<string, string> = {
-  'level-scoop': 'full',
-  'pour-liquid': 'in',
-  'pour-dry': 'empty',
-  stir: 'in',
-  mash: 'soft',
-  knead: 'sticky',
-  'cut-cutter': 'same',
-  shape: 'same',
-  'bridge-cut': 'half',
-  'snip-scissors': 'small',
-  grate: 'small',
-  'use-oven': 'hot',
-  'use-hob': 'hot',
-  taste: 'more-please',
-  whisk: 'in',
+/** The tools of the glossary that a technique takes. */
+const TOOLS: Record<string, string[]> = {
+  'wash-hands': ['water'],
+  'wash-produce': ['water', 'cloth'],
+  stir: ['spoon', 'bowl'],
+  'toss-coat': ['spoon', 'bowl'],
+  'level-scoop': ['cup', 'bowl'],
+  'pour-liquid': ['jug', 'cup'],
+  'weigh-scale': ['scales'],
+  grate: ['grater', 'plate'],
+  'peel-peeler': ['peeler'],
+  'roll-out': ['rolling-pin', 'dough'],
+  knead: ['dough'],
+  shape: ['dough', 'baking-tray'],
+  'cut-cutter': ['cutter', 'dough'],
+  whisk: ['whisk', 'bowl'],
+  sieve: ['sieve'],
+  mash: ['masher', 'fork', 'bowl'],
+  'brush-glaze': ['brush'],
+  'bridge-cut': ['knife', 'chopping-board'],
+  'claw-cut': ['knife', 'chopping-board'],
+  'cut-soft-table-knife': ['knife', 'chopping-board'],
+  'fill-cases': ['spoon', 'lid'],
+  'use-oven': ['oven', 'timer'],
+  'use-hob': ['saucepan', 'lid', 'timer'],
+  taste: ['plate', 'spoon'],
+  'serve-self': ['plate'],
 }
-
-/** Two or three words of a step: what we do, to which food, and one idea, each with its home words. */
-export function wordsOf(
-  techniques: readonly string[],
-  foods: readonly string[],
-  languages: readonly string[],
-): StepWord[] {
-  const verb = techniques.map((t) => VERBS[t]).find((v) => v !== undefined)
-  const concept = techniques.map((t) => CONCEPTS[t]).find((c) => c !== undefined)
-  const food = foods.find((f) => ROWS.has(glossaryFood(f)))
-  const ids = [verb, food && glossaryFood(food), concept].filter((id): id is string => id !== undefined)
-  return [...new Set(ids)].flatMap((id) => {
-    const row = ROWS.get(id)
-    return row ? [{ id, word: plainWord(row['en-GB'] ?? id), home: homeWords(row, languages) }] : []
-  })
-}
-
-const plainWord = (text: string): string => text.replace(/\s*\([^)]*\)\s*/g, ' ').trim()
-
-function homeWords(row: GlossaryRow, languages: readonly string[]): HomeWord[] {
-  return languages.flatMap((language) => {
-    const word = row[language]
-    if (!word) return []
-    const roman = row[`${language}_roman`]
-    return [
-      {
-        language,
-        word,
-        ...(roman ? { roman } : {}),
-        rightToLeft: RIGHT_TO_LEFT.has(language),
-        askSpeaker: row.confidence === 'M' || row.confidence.includes(language),
-      },
-    ]
-  })
-}
-
 const FOOD_WORDS: Record<string, string> = {
   'wheat-flour': 'flour',
   'wholemeal-flour': 'flour',
@@ -148,20 +92,120 @@ const FOOD_WORDS: Record<string, string> = {
   'lentils-red': 'lentils',
   'sunflower-oil': 'oil',
   'olive-oil': 'oil',
+  'rapeseed-oil': 'oil',
   'tomato-fresh': 'tomato',
-  beetroot: 'beetroot',
   'pepper-sweet': 'sweet-pepper',
+  'white-beans-tin': 'beans',
+  flatbread: 'bread',
 }
-const glossaryFood = (food: string): string => FOOD_WORDS[food] ?? food
+/** The glossary's id of a food: its own where nothing stands for it. */
+export const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
 
-/** Home languages beside one another, or one at a time: that of the child whose turn it is. */
-export const LANGUAGE_RULES = ['side-by-side', 'one-at-a-time'] as const
-export type LanguageRule = (typeof LANGUAGE_RULES)[number]
+const TOPIC_WORDS = data.topics as Record<
+  string,
+  { verbs: string[]; places: string[]; senses: Record<string, string[]>; pair: string[]; sequence: string[] }
+>
+/** Everything that belongs to a sort of step, beyond its two words. */
+export const wordsOfTopic = (techniques: readonly string[]): (typeof TOPIC_WORDS)[string] =>
+  TOPIC_WORDS[topicOf(techniques)] ?? { verbs: [], places: [], senses: {}, pair: [], sequence: [] }
 
-/** The home words to show: all, or those of this child's languages; none of its own is no word. */
-export const shownHome = (
-  word: StepWord,
-  rule: LanguageRule | undefined,
-  spoken: readonly string[],
-): StepWord['home'] =>
-  rule === 'one-at-a-time' ? word.home.filter((h) => spoken.includes(h.language)) : word.home
+const FIRST_FOODS = 'milk bread egg water apple banana cheese butter rice'.split(' ')
+const FIRST_TOOLS = 'bowl spoon cup plate'.split(' ')
+const FIRST_VERBS = 'wash stir pour open stop put take wait look close'.split(' ')
+const EXACT_VERBS = 'knead whisk-v measure weigh grate add crack'.split(' ')
+const CONCEPTS: Record<string, string> = {
+  ...asTarget('empty full', 'lang-con-empty-full'),
+  ...asTarget('more less more-please', 'lang-con-more-less'),
+  ...asTarget('same different', 'lang-con-same-different'),
+  ...asTarget('whole half quarter', 'lang-con-whole-half'),
+  ...asTarget('big small long short heavy light', 'lang-con-size'),
+  ...asTarget('hot cold', 'lang-con-temp'),
+  ...asTarget('soft hard', 'lang-con-state'),
+  ...asTarget('first next last', 'lang-seq-1'),
+  ...asTarget('before after', 'lang-seq-2'),
+  ...asTarget('in on', 'lang-prep-1'),
+  ...asTarget('under', 'lang-prep-2'),
+  ...asTarget('sweet sour', 'lang-desc-taste'),
+  ...asTarget('sticky', 'lang-desc-feel'),
+}
+function asTarget(words: string, target: string): Record<string, string> {
+  return Object.fromEntries(words.split(' ').map((w) => [w, target]))
+}
+
+/** The language target that a word belongs to; undefined where it belongs to none. */
+export function targetOfWord(id: string, kind: string | undefined): string | undefined {
+  if (kind === 'food') return FIRST_FOODS.includes(id) ? 'lang-noun-food-1' : 'lang-noun-food-2'
+  if (kind === 'tool') return FIRST_TOOLS.includes(id) ? 'lang-noun-tool-1' : 'lang-noun-tool-2'
+  if (kind === 'verb')
+    return FIRST_VERBS.includes(id) ? 'lang-verb-1' : EXACT_VERBS.includes(id) ? 'lang-verb-3' : 'lang-verb-2'
+  return CONCEPTS[id]
+}
+
+export interface WordStep {
+  techniques: readonly string[]
+  foods: readonly string[]
+}
+
+/** Words that fit a step, the nearest first: what is done, to which food, with what, and the idea of it. */
+export function wordCandidates({ techniques, foods }: WordStep, glossary: Glossary): string[] {
+  const topic = wordsOfTopic(techniques)
+  const verbs = techniques.flatMap((t) => VERBS[t] ?? [])
+  const nouns = foods.map(foodWord)
+  const tools = techniques.flatMap((t) => TOOLS[t] ?? [])
+  const all = [...verbs.slice(0, 1), ...nouns, ...verbs.slice(1), ...topic.pair, ...tools, ...topic.verbs]
+  return [...new Set([...all, ...topic.places, ...topic.sequence])].filter((id) => glossary.has(id))
+}
+
+const USED = 100
+const SAME_TARGET = 12
+const FARTHER = 3
+const OF_THE_WEEK = -15
+const NOT_OF_THE_AGE = 4
+
+/**
+ * Two words for each step.
+ * @param months ages of the children in each step
+ * @param week targets of the week
+ */
+export function chooseWords(
+  steps: readonly WordStep[],
+  glossary: Glossary,
+  months: readonly (readonly number[])[],
+  week: readonly string[] = [],
+): string[][] {
+  const lists = steps.map((s) => wordCandidates(s, glossary))
+  const used = new Map<string, number>()
+  const met = new Map<string, number>()
+  const chosen = steps.map((): string[] => [])
+  const cost = (id: string, rank: number, step: number): number => {
+    const target = targetOfWord(id, glossary.kind(id))
+    const known = target === undefined ? undefined : targetOf(target)
+    const fits = known !== undefined && (months[step] ?? []).some((m) => suits(known, m))
+    const wanted = target !== undefined && week.includes(target) && !met.has(target)
+    return (
+      USED * (used.get(id) ?? 0) +
+      SAME_TARGET * (met.get(target ?? '') ?? 0) +
+      (wanted ? OF_THE_WEEK : 0) +
+      (fits ? 0 : NOT_OF_THE_AGE) +
+      FARTHER * rank
+    )
+  }
+  // Those with the fewest words first: the others have more to choose from.
+  const order = [...lists.keys()].sort((a, b) => (lists[a]?.length ?? 0) - (lists[b]?.length ?? 0) || a - b)
+  for (const step of order)
+    for (let n = 0; n < WORDS_A_STEP; n++) {
+      const own = chosen[step] ?? []
+      const best = (lists[step] ?? [])
+        .map((id, rank) => ({ id, cost: cost(id, rank, step) }))
+        .filter(({ id }) => !own.includes(id))
+        .sort((a, b) => a.cost - b.cost)[0]
+      if (!best) break
+      own.push(best.id)
+      used.set(best.id, (used.get(best.id) ?? 0) + 1)
+      const target = targetOfWord(best.id, glossary.kind(best.id)) ?? ''
+      met.set(target, (met.get(target) ?? 0) + 1)
+    }
+  return chosen
+}
+/** R1: one or two words a step. */
+export const WORDS_A_STEP = 2

@@ -4,6 +4,7 @@
  */
 import type { Skills } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
+import type { OwnWord } from '../learn/glossary'
 import type { Recipe } from '../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision } from './decision'
@@ -25,6 +26,8 @@ export interface StoredProfile {
   lately?: Record<string, string> | undefined
   /** Techniques that the child's own plan leaves out. */
   limits?: string[] | undefined
+  /** What was noted of its talk. */
+  talk?: PlanChild['talk'] | undefined
 }
 export interface StoredChild extends StoredProfile {
   id: string
@@ -75,6 +78,8 @@ export interface StoredSetting {
   kit: Kit
   foods: FoodFact[]
   cupboard?: CupboardItem[]
+  /** Its own words. */
+  words?: OwnWord[]
 }
 
 /** Seats decide the order of the table; whoever has no seat follows in the order of the list. */
@@ -94,6 +99,7 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
   ...(c.lately && Object.keys(c.lately).length > 0 && { lately: c.lately }),
+  ...(c.talk && c.talk.marks.length + c.talk.heard.length > 0 && { talk: c.talk }),
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
@@ -131,6 +137,7 @@ export function assemble(
     kit: stored.setting.kit,
     foods: stored.setting.foods,
     cupboard: stored.setting.cupboard ?? [],
+    ...((stored.setting.words ?? []).length > 0 && { words: stored.setting.words }),
     rules: stored.setting.rules,
     decisions: session.decisions,
     seed: 1,

@@ -12,7 +12,7 @@ import { breaches } from './check'
 import { clock } from './clock'
 import { packetsOf, type Decision } from './decision'
 import { digest } from './digest'
-import type { Adapted, Gathered, Person, Start } from './draft'
+import type { Adapted, Gathered, Out, Person, Start, Talked } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
 import { measuringOf } from './measuring'
@@ -23,7 +23,7 @@ import { scoop } from './scoop'
 import { shape } from './shape'
 import { withSittings } from './sittings'
 import { split } from './split'
-import { talk } from './talk'
+import { localeOf, talk } from './talk/talk'
 import { turns } from './turns'
 
 /** A request that no plan can be made from, with the field at fault. */
@@ -60,6 +60,16 @@ const worseOff = (a: Plan, b: Plan): boolean => {
 }
 
 function compileOnce(request: PlanRequest): Plan {
+  const { draft: gathered, findings } = beforeTalk(request)
+  const talked = talk(gathered, request)
+  const plan = finish(talked.draft, [...findings, ...talked.findings], request)
+  const broken = breaches(plan, request)
+  if (broken.length > 0) throw new PlanError('plan', `the plan breaks a hard rule: ${broken[0] ?? ''}`)
+  return plan
+}
+
+/** All passes but the last: what there is to talk of. Apart, so that the talk alone can be measured. */
+export function beforeTalk(request: PlanRequest): Out<Gathered> {
   const start = begin(request)
   const findings: Finding[] = []
   const keep = <D>(out: { draft: D; findings: Finding[] }): D => {
@@ -73,12 +83,7 @@ function compileOnce(request: PlanRequest): Plan {
   const scooped = keep(scoop(parted, request))
   const dealt = keep(turns(scooped, request))
   const clocked = keep(clock(dealt, request))
-  const talked = keep(talk(clocked, request))
-  const gathered = keep(gather(talked, request))
-  const plan = finish(gathered, findings, request)
-  const broken = breaches(plan, request)
-  if (broken.length > 0) throw new PlanError('plan', `the plan breaks a hard rule: ${broken[0] ?? ''}`)
-  return plan
+  return { draft: keep(gather(clocked, request)), findings }
 }
 
 /** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
@@ -108,7 +113,7 @@ function begin(request: PlanRequest): Start {
   }
 }
 
-function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest): Plan {
+function finish(draft: Talked, found: readonly Finding[], request: PlanRequest): Plan {
   const clears = request.decisions.filter((d) => d.kind === 'clear')
   const cleared: Cleared[] = []
   const open = found.filter((f) => {
@@ -146,6 +151,9 @@ function finish(draft: Gathered, found: readonly Finding[], request: PlanRequest
     fill: draft.fill,
     background: draft.background,
     talk: draft.talk,
+    uncovered: draft.uncovered,
+    ...((request.rules.targets ?? []).length > 0 && { week: request.rules.targets }),
+    locale: localeOf(request),
     ...(request.rules.talk && { talking: request.rules.talk }),
     ...((request.rules.ownRules ?? []).length > 0 && { ownRules: request.rules.ownRules }),
     watch: draft.watch,
@@ -170,7 +178,7 @@ const needsPlan = (p: Person): boolean =>
   p.carePlan === true || p.concerns.some((c) => PLAN_LEVELS.includes(c.level))
 
 /** A decision whose subject is gone. */
-function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolean {
+function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean {
   switch (d.kind) {
     case 'swap':
       return !draft.recipe.lines.some((l) => l.id === d.line && l.food === swapOf(d.swap)?.food)
@@ -200,6 +208,13 @@ function isIdle(d: Decision, draft: Gathered, found: readonly Finding[]): boolea
       return !draft.tasks.some((t) => t.id === d.task && t.adult === d.adult)
     case 'adult-does':
       return !draft.tasks.some((t) => t.id === d.task)
+    case 'idea':
+      return !draft.talk.some((t) => t.step === d.step && t.idea === d.idea)
+    case 'ask':
+      return !draft.talk.some((t) => t.step === d.step && t.asks?.some((a) => a.child === d.child))
+    case 'own-prompt':
+    case 'quiet':
+      return !draft.recipe.steps.some((s) => s.id === d.step)
     case 'two-sittings':
       return !draft.recipe.steps.some((s) => s.id === d.after && s.rests)
     case 'clear':

@@ -44,6 +44,14 @@ export function decisionText(d: Decision): string {
       return `an adult does: ${d.task.split('/').at(-1) ?? ''}`
     case 'two-sittings':
       return `two sittings, a rest after: ${d.after}`
+    case 'idea':
+      return `to talk of in ${d.step}: ${d.idea.split(':').at(-1) ?? ''}`
+    case 'ask':
+      return `asked in ${d.step}: ${nameToken(d.child)}`
+    case 'quiet':
+      return `nobody is asked: ${d.step}`
+    case 'own-prompt':
+      return `own words in ${d.step}`
     case 'clear':
       return `cleared by ${nameToken(d.who)}`
   }

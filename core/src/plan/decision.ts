@@ -41,6 +41,14 @@ export type Decision =
   | { kind: 'adult-does'; task: string }
   /** It rests after this step until a later sitting. */
   | { kind: 'two-sittings'; after: string }
+  /** The maths idea of a step; `tell`: none, only words. */
+  | { kind: 'idea'; step: string; idea: string }
+  /** This child is asked something in this step. */
+  | { kind: 'ask'; step: string; child: string }
+  /** Nobody is asked anything in this step. */
+  | { kind: 'quiet'; step: string }
+  /** A prompt of one's own, to one child or to everybody. */
+  | { kind: 'own-prompt'; step: string; child: string | null; says: string; answer: string }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string; at?: string | undefined }
 
 /** As the recipe measures · all in cups and spoons · all on the scale · with any one cup, in parts. */
@@ -90,6 +98,12 @@ export function decisionKey(d: Decision): string {
       return `adult-does:${d.task}`
     case 'stands':
       return `stands:${d.task}`
+    case 'idea':
+    case 'quiet':
+      return `${d.kind}:${d.step}`
+    case 'ask':
+    case 'own-prompt':
+      return `${d.kind}:${d.step}:${d.child ?? ''}`
     case 'two-sittings':
       return d.kind
     case 'clear':

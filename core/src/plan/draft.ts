@@ -18,6 +18,7 @@ import type {
   StepTime,
   Task,
   Turn,
+  Uncovered,
   WatchNote,
 } from './plan'
 import type { PlanChild, PlanRequest } from './request'
@@ -65,10 +66,12 @@ export interface Clocked extends Dealt {
   background: Background[]
   totals: Plan['totals']
 }
-export interface Talked extends Clocked {
+export type Gathered = Clocked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'cost' | 'bounds'>
+
+export interface Talked extends Gathered {
   talk: StepTalk[]
+  uncovered: Uncovered[]
 }
-export type Gathered = Talked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'cost' | 'bounds'>
 
 export interface Out<D> {
   draft: D

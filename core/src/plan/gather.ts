@@ -1,15 +1,15 @@
 /**
- * Pass 9, gather: the kit, what to do ahead, and what to buy in all.
+ * Pass 8, gather: the kit, what to do ahead, and what to buy in all.
  */
 import { techniqueOf } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
-import type { Gathered, Pass, Talked } from './draft'
+import type { Clocked, Gathered, Pass } from './draft'
 import { finding, nameToken, type Finding } from './finding'
 import type { Plan } from './plan'
 import type { PlanRequest } from './request'
 import { shoppingOf } from './shopping'
 
-export const gather: Pass<Talked, Gathered> = (draft, request) => {
+export const gather: Pass<Clocked, Gathered> = (draft, request) => {
   const { rows, cost } = shoppingOf(draft, request)
   const turnCounts = draft.totals.perChild.map((p) => p.turns)
   return {
@@ -25,7 +25,7 @@ export const gather: Pass<Talked, Gathered> = (draft, request) => {
   }
 }
 
-function kitOf(draft: Talked): Plan['kit'] {
+function kitOf(draft: Clocked): Plan['kit'] {
   const measures = draft.tasks.flatMap((t) =>
     t.measured?.by === 'scoop' ? t.measured.parts.map((p) => p.name) : [],
   )
@@ -42,7 +42,7 @@ function kitOf(draft: Talked): Plan['kit'] {
   }
 }
 
-function aheadOf(draft: Talked): Plan['ahead'] {
+function aheadOf(draft: Clocked): Plan['ahead'] {
   const ahead: Plan['ahead'] = []
   for (const b of draft.background)
     ahead.push({
@@ -68,7 +68,7 @@ const PLACE_WORDS = {
   freezer: 'a freezer',
 } as const
 
-function missingEquipment(draft: Talked, { kit }: PlanRequest): Finding[] {
+function missingEquipment(draft: Clocked, { kit }: PlanRequest): Finding[] {
   const places = new Set(draft.tasks.map((t) => t.place))
   return (['oven', 'hob', 'fire', 'fridge', 'freezer'] as const).flatMap((place) => {
     if (!places.has(place) || kit.equipment.includes(place)) return []

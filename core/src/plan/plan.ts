@@ -4,7 +4,8 @@ import type { Meeting } from '../food/concerns'
 import type { Fact } from '../learn/facts'
 import type { SupportLevel, TalkRule } from '../learn/levels'
 import type { Prompt } from '../learn/prompts'
-import type { StepWord } from '../learn/words'
+import type { Locale } from '../learn/fact/saying'
+import type { StepWord } from '../learn/glossary'
 import type { Mode, Place, Role } from '../recipe/recipe'
 import type { Making } from './batches'
 import type { Decision, Measuring } from './decision'
@@ -183,6 +184,36 @@ export interface StepTalk {
   prompts: Prompt[]
   start: SupportLevel
   words: StepWord[]
+  /** The maths idea, and those it could have had instead. What follows is not there in plans of an earlier version. */
+  idea?: string
+  ideas?: { id: string; says: string }[]
+  /** The idea bowl by bowl: another bowl has another amount. */
+  facts?: { bowl: string; fact: Fact; task?: string }[]
+  /** What there is to tell beside it. */
+  tell?: Fact
+  asks?: Ask[]
+}
+
+/** Why a child is asked this. */
+export type AskReason = 'due' | 'new' | 'growing' | 'before its time' | 'known'
+/** One child is asked one thing; `child` null: a prompt of one's own for everybody. */
+export interface Ask {
+  child: string | null
+  /** Empty where it is one's own. */
+  target: string
+  also?: string[]
+  level: SupportLevel
+  says: string
+  answer: string
+  why: AskReason | 'own'
+}
+
+/** What the talk could not cover. */
+export interface Uncovered {
+  kind: 'child' | 'week' | 'due'
+  child?: string
+  target?: string
+  why: string
 }
 
 export interface WatchNote {
@@ -242,6 +273,12 @@ export interface Plan {
   fill?: FillJob[]
   background?: Background[]
   talk: StepTalk[]
+  /** Not there in plans of an earlier version. */
+  uncovered?: Uncovered[]
+  /** The targets of the week. */
+  week?: string[]
+  /** UK or US wording of what is said. */
+  locale?: Locale
   /** The setting asks more or comments more; by age where it does not say. */
   talking?: TalkRule
   /** The setting's own rules in its own words. */

@@ -8,7 +8,8 @@ import type { Concern } from '../food/concerns'
 import type { AnyDiet, OwnDiet } from '../food/diets'
 import type { FoodFact } from '../food/foods'
 import type { TalkRule } from '../learn/levels'
-import type { LanguageRule } from '../learn/words'
+import type { LanguageRule, OwnWord } from '../learn/glossary'
+import type { TalkMark } from '../learn/marks'
 import type { Recipe } from '../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
@@ -35,6 +36,8 @@ export interface PlanChild {
   lately?: Record<string, string>
   /** Techniques that the child's own plan leaves out. It only ever takes away. */
   limits?: string[]
+  /** What was noted of its talk, and how many questions it had in each of its last sessions. */
+  talk?: { marks: TalkMark[]; heard: number[] }
 }
 
 export interface PlanAdult {
@@ -77,6 +80,8 @@ export interface HouseRules {
   ownRules?: string[] | undefined
   /** Techniques that everybody should come to this week. */
   week?: string[] | undefined
+  /** Targets of learning that everybody should meet this week. */
+  targets?: string[] | undefined
   /** The setting's own adult ratios, instead of the country's. */
   ratios?: RatioRow[] | undefined
   /** The most scoops anyone should have to count for one line. */
@@ -100,6 +105,8 @@ export interface PlanRequest {
   foods: FoodFact[]
   /** Stock, packs and prices; empty where a setting keeps none. */
   cupboard?: CupboardItem[]
+  /** The setting's own words; they stand over Lea's. */
+  words?: OwnWord[]
   rules: HouseRules
   decisions: Decision[]
   seed: number

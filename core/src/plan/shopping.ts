@@ -12,7 +12,7 @@ import { foodName, isUnknown } from '../food/foods'
 import { keeping, typicalPacks } from '../food/packs'
 import { crossTo, edibleShare, formWords } from '../food/weights'
 import { ownWeights, type CupboardItem, type CupboardPack } from './cupboard'
-import type { Talked } from './draft'
+import type { Clocked } from './draft'
 import type { PlanLine } from './plan'
 import { currencyOf } from './price'
 import type { PlanRequest } from './request'
@@ -21,7 +21,7 @@ import type { Cost, ShoppingRow } from './shopping-list'
 /** Left over more than half a pack that keeps less than a week: worth a second recipe. */
 const SOON_DAYS = 7
 
-export function shoppingOf(draft: Talked, request: PlanRequest): { rows: ShoppingRow[]; cost: Cost } {
+export function shoppingOf(draft: Clocked, request: PlanRequest): { rows: ShoppingRow[]; cost: Cost } {
   const byFood = new Map<string, PlanLine[]>()
   for (const line of draft.bowls.flatMap((b) => b.lines)) {
     // One food in one unit is one row; in two units it is one row where they can be added up.
@@ -31,7 +31,7 @@ export function shoppingOf(draft: Talked, request: PlanRequest): { rows: Shoppin
   return { rows, cost: costOf(rows, draft, request) }
 }
 
-function rowOf(food: string, lines: readonly PlanLine[], draft: Talked, request: PlanRequest): ShoppingRow {
+function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request: PlanRequest): ShoppingRow {
   const item = request.cupboard?.find((c) => c.food === food)
   const known = draft.foods.of(food)
   const unit = lines[0]?.unit ?? 'item'
@@ -222,7 +222,7 @@ function leftover(food: string, left: Fraction, unit: string, share: Fraction | 
   }
 }
 
-function costOf(rows: readonly ShoppingRow[], draft: Talked, request: PlanRequest): Cost {
+function costOf(rows: readonly ShoppingRow[], draft: Clocked, request: PlanRequest): Cost {
   const used = rows.reduce((sum, r) => sum.add(r.used ?? 0), ratio(0))
   const till = rows.reduce((sum, r) => sum + (r.buy?.cost ?? 0), 0)
   const unknown = rows.filter((r) => r.used === null).map((r) => r.name)

@@ -94,13 +94,24 @@ export interface RecipeTask {
   every?: number
   /** What is there to count, where it is not scoops: "stirs", "snips". */
   counts?: { what: string; n: number }
+  /** Each piece of food is cut into so many equal ones. */
+  cuts?: number | undefined
+  /** What it is pressed or formed into. */
+  shape?: FoodShape | undefined
+  /** Of the oven, the fridge. */
+  celsius?: number | undefined
 }
+
+export const FOOD_SHAPES = ['circle', 'square', 'rectangle', 'triangle', 'hexagon', 'oval'] as const
+export type FoodShape = (typeof FOOD_SHAPES)[number]
 
 export interface RecipeStep {
   id: string
   /** Five words or fewer. */
   title: string
   picture: string
+  /** What is laid in turn, again and again: "oats", "pear". */
+  layers?: string[] | undefined
   uses: { line: string; part: Ratio }[]
   tasks: RecipeTask[]
   /** One sentence for the adult. */
@@ -141,6 +152,11 @@ export interface Recipe {
     n: number
     /** How many go on one tray, where they go into the oven on trays. */
     perTray?: number | undefined
+    /** How they lie: on a full tray, or cut from the tin. */
+    rows?: number | undefined
+    cols?: number | undefined
+    /** The whole that they are cut from: "loaf". */
+    from?: string | undefined
   }
   /** The tin that the amounts are written for. */
   tin?: Tin | undefined

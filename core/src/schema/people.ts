@@ -3,8 +3,8 @@ import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { LEVELS } from '../food/concerns'
 import { dietSchema } from './diet'
-import { LANGUAGES } from '../learn/words'
 import { NEEDS } from '../plan/request'
+import { languageCode } from './words'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
 
 export const concernSchema = yup.object({
@@ -18,7 +18,7 @@ export type PersonRole = (typeof ROLES_OF_PEOPLE)[number]
 const profile = {
   concerns: listOf(concernSchema, 'Allergies', 20),
   diets: listOf(dietSchema, 'Diets', 20),
-  languages: listOf(oneOf(Object.keys(LANGUAGES), 'Language'), 'Languages', 8),
+  languages: listOf(languageCode, 'Languages', 8),
   hand: yup.string<'left' | 'right'>().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
   needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', NEEDS.length),
   carePlan: line('Care plan', 600).optional(),

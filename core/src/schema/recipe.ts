@@ -3,8 +3,9 @@ import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
 import { TALK_RULES } from '../learn/levels'
-import { LANGUAGE_RULES } from '../learn/words'
-import { MODES, PLACES, ROLES } from '../recipe/recipe'
+import { TARGETS } from '../learn/targets'
+import { LANGUAGE_RULES } from '../learn/glossary'
+import { FOOD_SHAPES, MODES, PLACES, ROLES } from '../recipe/recipe'
 import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
@@ -42,6 +43,12 @@ const taskSchema = yup
       .object({ what: required('What is counted', 40), n: whole('Number to count', 1, 200) })
       .default(undefined)
       .optional(),
+    cuts: whole('Pieces it is cut into', 2, 24).notRequired(),
+    shape: yup
+      .string()
+      .oneOf([...FOOD_SHAPES], `Shape must be one of: ${FOOD_SHAPES.join(', ')}`)
+      .optional(),
+    celsius: whole('Degrees Celsius', -30, 300).notRequired(),
   })
   .noUnknown()
 
@@ -50,6 +57,7 @@ export const stepSchema = yup
     id: id('Step id'),
     title: required('Title of the step', 60),
     picture: required('Picture', 30),
+    layers: listOf(required('Layer', 40), 'Layers', 4, 2).optional().default(undefined),
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
@@ -99,6 +107,9 @@ export const recipeSchema = yup
         what: required('Pieces', 30),
         n: whole('Number of pieces', 1, 500),
         perTray: whole('Pieces on a tray', 1, 200).notRequired(),
+        rows: whole('Rows', 1, 24).notRequired(),
+        cols: whole('Columns', 1, 24).notRequired(),
+        from: line('Cut from', 40).optional(),
       })
       .default(undefined)
       .optional(),
@@ -214,6 +225,16 @@ export const rulesSchema = yup
       ),
       'Techniques of the week',
       12,
+    )
+      .optional()
+      .default(undefined),
+    targets: listOf(
+      oneOf(
+        TARGETS.map((t) => t.id),
+        'Target',
+      ),
+      'Targets of the week',
+      8,
     )
       .optional()
       .default(undefined),

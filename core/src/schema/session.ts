@@ -2,66 +2,19 @@
 import * as yup from 'yup'
 import { HOWS, type How } from '../craft/skills'
 import { TECHNIQUES } from '../craft/techniques'
-import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
 import type { RestChange } from '../plan/rest'
-import { cupboardSchema, makeSchema, measuringSchema, waysSchema } from './amounts'
+import { ANSWERS } from '../learn/marks'
+import { SUPPORT_LEVELS } from '../learn/levels'
+import { TARGETS } from '../learn/targets'
+import { cupboardSchema } from './amounts'
+import { decisionSchema } from './decision'
 import { dietSchema } from './diet'
 import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
 import { concernSchema, guestSchema } from './people'
+import { ownWordSchema } from './words'
 import { kitSchema, recipeSchema, rulesSchema } from './recipe'
-import { birthMonth, clockTime, id, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
-
-const ids = (label: string, most: number) => listOf(id(label), label, most)
-
-const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
-  swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
-  'leave-out': yup.object({ line: id('Line') }),
-  apart: yup.object({
-    children: ids('Children', MAX_CHILDREN),
-    swaps: listOf(yup.object({ line: id('Line'), swap: required('Swap', 120) }).noUnknown(), 'Swaps', 40),
-  }),
-  shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
-  measure: yup.object({ line: id('Line'), measure: id('Measure') }),
-  scoops: yup.object({ task: required('Task', 200), ways: waysSchema }),
-  scooping: yup.object({ way: oneOf(['fair', 'quick'] as const, 'Scooping') }),
-  measuring: yup.object({ way: measuringSchema }),
-  make: yup.object({ make: makeSchema }),
-  got: yup.object({ food: id('Food'), buy: line('What was bought', 300) }),
-  packet: yup.object({
-    food: id('Food'),
-    lists: listOf(required('Allergen', 60), 'Lists', 60),
-    may: listOf(required('Allergen', 60), 'May contain', 60),
-    lookedFor: listOf(required('Allergen', 60), 'Looked for', 120),
-    readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),
-    at: required('Time', 40),
-    packet: line('Packet', 60).optional(),
-    text: line('Text of the packet', 6000).optional(),
-    open: listOf(line('Word', 200), 'Words to ask about', 200).optional().default(undefined),
-  }),
-  pin: yup.object({
-    task: required('Task', 200),
-    child: id('Child'),
-    number: whole('Turn', 1, 500).notRequired(),
-  }),
-  stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
-  'adult-does': yup.object({ task: required('Task', 200) }),
-  'two-sittings': yup.object({ after: id('Step') }),
-  clear: yup.object({
-    finding: required('Finding', 200),
-    cause: required('Cause', 40),
-    who: id('Adult'),
-    why: required('Reason', 400),
-    at: line('Time', 40).optional(),
-  }),
-}
-const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
-
-export const decisionSchema = yup.lazy((value: unknown) => {
-  const kind = (value as { kind?: Decision['kind'] } | null)?.kind
-  const parts = kind && Object.hasOwn(decisionParts, kind) ? decisionParts[kind] : yup.object({})
-  return parts.shape({ kind: oneOf(DECISION_KINDS, 'Decision') }).noUnknown()
-})
+import { birthMonth, clockTime, id, ids, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
 
 export const sessionSchema = yup
   .object({
@@ -120,6 +73,16 @@ const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
     how: oneOf(HOWS, 'How it went'),
   }),
   taste: yup.object({ child: word('Child'), taste: oneOf(TASTES, 'Taste') }),
+  talk: yup.object({
+    child: word('Child'),
+    target: oneOf(
+      TARGETS.map((t) => t.id),
+      'Target',
+    ),
+    how: oneOf(ANSWERS, 'Answer'),
+    level: oneOf(SUPPORT_LEVELS, 'Level'),
+    food: line('Food', 120).optional(),
+  }),
   memo: yup.object({ lines: listOf(line('Line', 300), 'Lines', 3) }),
 }
 
@@ -214,6 +177,26 @@ const latelySchema = yup
         Object.values(value).every((day) => typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day)),
   )
 
+/** What was noted of a child's talk. */
+const childTalkSchema = yup
+  .object({
+    marks: listOf(
+      yup
+        .object({
+          target: required('Target', 60),
+          on: isoDate('Day'),
+          how: oneOf(ANSWERS, 'Answer'),
+          level: oneOf(SUPPORT_LEVELS, 'Level'),
+          food: line('Food', 120).optional(),
+        })
+        .noUnknown(),
+      'Marks',
+      2000,
+    ),
+    heard: listOf(whole('Questions', 0, 200), 'Questions in the last sessions', 3),
+  })
+  .noUnknown()
+
 const planChild = yup
   .object({
     id: id('Child id'),
@@ -233,6 +216,7 @@ const planChild = yup
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
     lately: latelySchema.optional(),
+    talk: childTalkSchema.optional().default(undefined),
     limits: listOf(line('Technique', 60), 'Techniques left out', TECHNIQUES.length)
       .optional()
       .default(undefined),
@@ -272,6 +256,7 @@ export const planRequestSchema = yup
     kit: kitSchema,
     foods: listOf(yup.object(), 'Foods', 500),
     cupboard: listOf(cupboardSchema, 'Cupboard', 1000).optional(),
+    words: listOf(ownWordSchema, 'Words', 1000).optional().default(undefined),
     rules: rulesSchema,
     decisions: listOf(decisionSchema as unknown as yup.Schema<object>, 'Decisions', 400),
     seed: whole('Seed', 0, 2 ** 31),

@@ -73,6 +73,9 @@ export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least
     .max(most, `${label} may hold at most ${most}`)
     .required(`${label} is missing`)
 
+/** A list of ids. */
+export const ids = (label: string, most: number) => listOf(id(label), label, most)
+
 export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
   yup
     .string<T>()

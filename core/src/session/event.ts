@@ -1,5 +1,7 @@
 /** What happened at the table: an append-only log. A tap taken back is an event too. */
 import type { How } from '../craft/skills'
+import type { SupportLevel } from '../learn/levels'
+import type { Answered } from '../learn/marks'
 
 export const EVENT_KINDS = [
   'begin',
@@ -13,6 +15,7 @@ export const EVENT_KINDS = [
   'note',
   'skill',
   'taste',
+  'talk',
   'memo',
   'finish',
 ] as const
@@ -41,6 +44,10 @@ export type EventBody =
   | { kind: 'timer-seen'; body: { timer: string } }
   | { kind: 'note'; body: { text: string; child?: string } }
   | { kind: 'skill'; body: { child: string; technique: string; how: How } }
+  | {
+      kind: 'talk'
+      body: { child: string; target: string; how: Answered; level: SupportLevel; food?: string }
+    }
   | { kind: 'taste'; body: { child: string; taste: Taste } }
   | { kind: 'memo'; body: { lines: string[] } }
   | { kind: 'finish'; body: Record<string, never> }

@@ -1,5 +1,7 @@
 /** What remains of sessions: for a session, and for one child over all of them. */
 import { techniqueOf } from '../craft/techniques'
+import { targetState, type Claim, type TalkMark } from '../learn/marks'
+import { targetOf } from '../learn/targets'
 import type { Plan } from '../plan/plan'
 import type { How } from '../craft/skills'
 import type { TableEvent, Taste } from './event'
@@ -89,7 +91,49 @@ export function latelyOf(child: string, past: readonly PastSession[]): Record<st
   return days
 }
 
+/** Sessions over which voices are evened out. Source: learning.md F7 (common practice). */
+const LAST_SESSIONS = 3
+/** Marks kept beside a child for the next plan: the last so many of each target. */
+const MARKS_KEPT = 6
+
+/**
+ * What was noted of a child's talk, and how many questions were planned for it in each of its last sessions, of the steps that were
+ * reached. It feeds the next plan.
+ */
+export function talkOf(child: string, past: readonly PastSession[]): { marks: TalkMark[]; heard: number[] } {
+  const { marks, heard } = allTalk(child, past)
+  const kept = [...new Set(marks.map((m) => m.target))].flatMap((target) =>
+    marks.filter((m) => m.target === target).slice(-MARKS_KEPT),
+  )
+  return { marks: kept, heard: heard.slice(-LAST_SESSIONS) }
+}
+
+function allTalk(child: string, past: readonly PastSession[]): { marks: TalkMark[]; heard: number[] } {
+  const own = [...past]
+    .filter((p) => p.plan.children.some((c) => c.id === child))
+    .sort((a, b) => (a.date < b.date ? -1 : 1))
+  const marks: TalkMark[] = []
+  const heard: number[] = []
+  for (const one of own) {
+    const state = replay(one.events)
+    for (const t of state.talk)
+      if (t.child === child)
+        marks.push({
+          target: t.target,
+          on: one.date,
+          how: t.how,
+          level: t.level,
+          ...(t.food && { food: t.food }),
+        })
+    const reached = one.plan.talk.filter((t) => state.stepsSeen.includes(t.step))
+    heard.push(reached.flatMap((t) => t.asks ?? []).filter((a) => a.child === child).length)
+  }
+  return { marks, heard }
+}
+
 export interface ChildRecord {
+  /** Targets that were met, each with where it stands; no score. */
+  talk: { target: string; claim: Claim; last: string; chances: number }[]
   /** As last seen. */
   seen: { technique: string; how: How }[]
   sessions: { id: string; date: string; title: string; turns: number; jobs: number; taste: Taste | null }[]
@@ -106,7 +150,20 @@ export function childRecord(child: string, past: readonly PastSession[]): ChildR
     technique: techniqueOf(technique)?.name ?? technique,
     how,
   }))
+  const { marks } = allTalk(child, past)
+  const today =
+    past
+      .map((p) => p.date)
+      .sort()
+      .at(-1) ?? ''
   const record: ChildRecord = {
+    talk: [...new Set(marks.map((m) => m.target))].map((target) => {
+      const { claim, last, chances } = targetState(
+        marks.filter((m) => m.target === target),
+        today,
+      )
+      return { target: targetOf(target)?.says ?? target, claim, last: last ?? '', chances }
+    }),
     seen,
     sessions: [],
     techniques: [],

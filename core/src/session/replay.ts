@@ -3,6 +3,8 @@
  * (lamport, device, id) first, and one id counts once.
  */
 import type { How } from '../craft/skills'
+import type { SupportLevel } from '../learn/levels'
+import type { Answered } from '../learn/marks'
 import type { Gate, TableEvent, Taste } from './event'
 
 export interface TimerState {
@@ -40,6 +42,8 @@ export interface TableState {
   /** Child -> technique -> how it was last seen. */
   seen: Record<string, Record<string, How>>
   tastes: Record<string, Taste>
+  /** What was noted of a child's talk, in order. */
+  talk: { child: string; target: string; how: Answered; level: SupportLevel; food?: string; event: string }[]
   memo: string[]
   /** Events that still count, in order; the last one is what 'undo' takes back. */
   order: string[]
@@ -69,6 +73,7 @@ export function replay(events: readonly TableEvent[]): TableState {
     notes: [],
     seen: {},
     tastes: {},
+    talk: [],
     memo: [],
     order: [],
     lamport: sorted.reduce((max, e) => Math.max(max, e.lamport), 0),
@@ -112,6 +117,9 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'skill':
       state.seen[e.body.child] = { ...state.seen[e.body.child], [e.body.technique]: e.body.how }
+      break
+    case 'talk':
+      state.talk.push({ ...e.body, event: e.id })
       break
     case 'taste':
       state.tastes[e.body.child] = e.body.taste

@@ -1,5 +1,5 @@
 /** Cards of the words of a session: each word once, with where it belongs and whose step it first comes in. */
-import type { HomeWord } from '../learn/words'
+import type { HomeWord } from '../learn/glossary'
 import type { Plan } from '../plan/plan'
 
 export interface WordCard {

@@ -5,6 +5,7 @@ import {
   nextTurn,
   replay,
   sayNow,
+  SUPPORT_LEVELS,
   SHIPPED_RECIPES,
   tableTasks,
   type TableEvent,
@@ -46,9 +47,9 @@ describe('what to say now', () => {
         const food = said.prompts.find((p) => p.says.startsWith('Is this scoop of'))
         if (food) expect(food.says).toContain(line?.name)
         const months = plan.children.find((c) => c.id === said.child)?.months ?? 0
-        if (months < 84) expect(said.prompts.map((p) => p.target)).not.toContain('count-in-fractions')
-        for (const p of said.prompts.filter((x) => x.target === 'count-in-fractions'))
-          expect(p.answer).toBe(`${now.task.running} ${now.task.unitWord}`)
+        const howMuch = said.prompts.filter((p) => p.says.endsWith('How much is that?'))
+        if (months < 84) expect(howMuch).toEqual([])
+        for (const p of howMuch) expect(p.answer).toBe(`${now.task.running} ${now.task.unitWord}`)
         done.push(now.turn.id)
       }
       expect(done.length).toBeGreaterThan(0)
@@ -82,7 +83,11 @@ describe('what to say now', () => {
     for (const talk of plan.talk) {
       const said = sayNow(plan, talk, null)
       expect(said.child).toBe(talk.child)
-      if (talk.prompts.length > 0) expect(said.prompts[said.at]?.level).toBe(talk.start)
+      const ask = talk.asks?.find((a) => a.child === said.child)
+      const begin = said.prompts[said.at]
+      expect(said.asked).toBe(ask !== undefined)
+      if (ask) expect([begin?.target, ...(begin?.also ?? [])]).toContain(ask.target)
+      else expect(SUPPORT_LEVELS.indexOf(begin?.level ?? 'open')).toBeLessThanOrEqual(2)
     }
     expect(sayNow(plan, null, null).prompts).toEqual([])
   })

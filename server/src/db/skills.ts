@@ -1,5 +1,5 @@
-/** What was last seen of each child's techniques, and when each was last done, kept beside the child so that the next plan can use it. */
-import { latelyOf, skillsOf } from '@lea/core'
+/** What was last seen of each child's techniques and talk, and when each was last done, kept beside the child so that the next plan can use it. */
+import { latelyOf, skillsOf, talkOf } from '@lea/core'
 import { getChild, saveChild } from './people'
 import type { Db } from './pool'
 import { listPast } from './sessions'
@@ -10,6 +10,11 @@ export async function refreshSkills(db: Db, setting: string, children: readonly 
   for (const id of new Set(children)) {
     const child = await getChild(db, id)
     if (child)
-      await saveChild(db, setting, { ...child, skills: skillsOf(id, past), lately: latelyOf(id, past) })
+      await saveChild(db, setting, {
+        ...child,
+        skills: skillsOf(id, past),
+        lately: latelyOf(id, past),
+        talk: talkOf(id, past),
+      })
   }
 }

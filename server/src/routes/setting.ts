@@ -137,6 +137,7 @@ export function settingRoutes({ pool }: House): Router {
       // What was seen is not typed: it stays.
       child.skills = known.skills
       child.lately = known.lately
+      child.talk = known.talk
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'changed a child', id)
     })

@@ -50,8 +50,17 @@ function kindFrom(fact: PlainFact, saying: Saying): number {
     const { length } = listOf(fact, 'core')
     return length <= 2 ? 30 : length === 3 ? 48 : 84
   }
+  if (fact.kind === 'scale' && saying.targets[0] === 'scale-double-halve' && saying.parts.length > 0)
+    return doubleFrom(saying.parts[0] ?? '')
   const places = Number(saying.numbers[0] ?? 0)
   return fact.kind === 'tin' && places > 10 ? 72 : 0
+}
+
+/** To double or halve: whole amounts to 5, to 10, any; halves and quarters; other parts (learning.md B1, scl-f1). */
+function doubleFrom(asked: string): number {
+  const { n, d } = ratio(improper(asked))
+  if (d > 1n) return d === 2n || d === 4n ? 78 : 96
+  return n <= 5n ? 60 : n <= 10n ? 72 : 84
 }
 
 const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
@@ -69,12 +78,17 @@ export function answerFact(fact: PlainFact, months?: number, locale: Locale = 'e
   if (!isFactKind(fact.kind)) throw new FactError('kind', 'is not known')
   const kind = fact.kind === 'count' && fact['aloud'] === true ? 'aloud' : fact.kind
   const prompts = fill(kind, VALUES[kind](fact, derived, locale))
-    .map((saying) => ({ saying, from: fromMonths(fact, saying) }))
+    .map((saying) => promptOf(saying, fromMonths(fact, saying)))
     // A gate above the last age of a prompt: it is asked of nobody.
-    .filter(({ saying, from }) => from <= saying.to)
-    .filter(({ saying, from }) => months === undefined || (from <= months && months <= saying.to))
-  return { derived, prompts: prompts.map(({ saying, from }) => promptOf(saying, from, months)) }
+    .filter((p) => p.fromMonths <= p.toMonths)
+  if (months === undefined) return { derived, prompts }
+  const suits = prompts.filter((p) => p.fromMonths <= months && months <= p.toMonths)
+  return { derived, prompts: suits.map((p) => forAge(p, months)) }
 }
+
+/** What there is to tell of a sort of step, where nothing is computed. */
+export const answerTell = (topic: string, food: string): FactPrompt[] =>
+  fill(`tell-${topic}`, { food }).map((s) => promptOf(s, s.from))
 
 const fromMonths = (fact: PlainFact, s: Saying): number =>
   Math.max(
@@ -84,18 +98,18 @@ const fromMonths = (fact: PlainFact, s: Saying): number =>
     ...s.parts.map((p) => partFrom(p)),
   )
 
-function promptOf(s: Saying, from: number, months: number | undefined): FactPrompt {
-  const met = months === undefined ? s.targets : s.targets.filter((id) => isMet(id, months))
-  const [target = s.targets[0] ?? '', ...also] = met
-  return {
-    target,
-    ...(also.length > 0 && { also }),
-    level: s.level,
-    says: s.says,
-    answer: s.answer,
-    fromMonths: from,
-    toMonths: s.to,
-  }
+function promptOf(s: Saying, from: number): FactPrompt {
+  const [target = '', ...also] = s.targets
+  const { level, says, answer, to } = s
+  return { target, ...(also.length > 0 && { also }), level, says, answer, fromMonths: from, toMonths: to }
+}
+
+/** A prompt touches several targets: at an age those that the age can meet, or its main one where there is none. */
+export function forAge(prompt: FactPrompt, months: number): FactPrompt {
+  const all = [prompt.target, ...(prompt.also ?? [])]
+  const [target = prompt.target, ...rest] = all.filter((id) => isMet(id, months))
+  const { level, says, answer, fromMonths: from, toMonths } = prompt
+  return { target, ...(rest.length > 0 && { also: rest }), level, says, answer, fromMonths: from, toMonths }
 }
 const isMet = (id: string, months: number): boolean => {
   const target = targetOf(id)

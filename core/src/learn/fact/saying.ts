@@ -31,18 +31,22 @@ export type Values = Record<string, string | undefined>
 export type ValuesOf = (f: PlainFact, d: Derived, locale: Locale) => Values
 
 export const TEMPLATES = data.sayings as unknown as readonly Template[]
-const BY_KIND = new Map<string, Template[]>()
-for (const t of TEMPLATES) BY_KIND.set(t.kind, [...(BY_KIND.get(t.kind) ?? []), t])
-
 const NAMES = /\{(\w+)\}/g
+
+/** Templates by kind, each with the names that have to be there. */
+const BY_KIND = new Map<string, (Template & { wants: string[] })[]>()
+for (const t of TEMPLATES) {
+  const spoken = [...`${t.says} ${t.answer}`.matchAll(NAMES)].map((m) => m[1] ?? '')
+  BY_KIND.set(t.kind, [...(BY_KIND.get(t.kind) ?? []), { ...t, wants: [...spoken, ...(t.needs ?? [])] }])
+}
 
 /** The sayings of a kind that these values can fill. */
 export function fill(kind: string, values: Values): Saying[] {
   return (BY_KIND.get(kind) ?? []).flatMap((t) => {
-    const spoken = [...`${t.says} ${t.answer}`.matchAll(NAMES)].map((m) => m[1] ?? '')
-    if ([...spoken, ...(t.needs ?? [])].some((name) => values[name] === undefined)) return []
-    const put = (text: string): string => text.replace(NAMES, (_, name: string) => values[name] ?? '')
-    const reach = (names: string[] = []): string[] => names.flatMap((name) => values[name] ?? [])
+    if (t.wants.some((name) => values[name] === undefined)) return []
+    const put = (text: string): string =>
+      text.includes('{') ? text.replace(NAMES, (_, name: string) => values[name] ?? '') : text
+    const reach = (names?: string[]): string[] => names?.flatMap((name) => values[name] ?? []) ?? []
     const { level, targets, from, to } = t
     return [
       {

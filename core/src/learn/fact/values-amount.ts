@@ -50,7 +50,9 @@ export const scoop: ValuesOf = (f, d): Values => {
 /** The smallest and the largest measure of the unit that are in the box. */
 function sizes(f: PlainFact, unit: string): Values {
   if (!has(f, 'measures')) return {}
-  const all = listOf(f, 'measures').map((m) => parseRatio(m)).sort((a, b) => a.compare(b))
+  const all = listOf(f, 'measures')
+    .map((m) => parseRatio(m))
+    .sort((a, b) => a.compare(b))
   const [small, large] = [all[0], all.at(-1)]
   if (!small || !large || small.equals(large)) return {}
   return { smallName: withUnitText(toMixed(small), unit), largeName: withUnitText(toMixed(large), unit) }
@@ -78,11 +80,18 @@ function totals(one: Fraction, n: number, k: number, unit: string): Values {
 }
 
 /** Other names and other ways of the amount that is in, or of the whole. */
-function names(f: PlainFact, d: Values | Record<string, unknown>, target: string, unit: string, k: number): Values {
+function names(
+  f: PlainFact,
+  d: Values | Record<string, unknown>,
+  target: string,
+  unit: string,
+  k: number,
+): Values {
   const equal = d['equivalents'] as string[]
   const otherWay = equal.find((e) => e.includes(' + '))
   const shown = k > 0 ? text(d as Record<string, unknown>, 'running') : target
-  const isMeasure = has(f, 'measures') && listOf(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))
+  const isMeasure =
+    has(f, 'measures') && listOf(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))
   return {
     otherWay,
     otherName: k > 0 ? equal.find((e) => !e.includes(' + ')) : undefined,

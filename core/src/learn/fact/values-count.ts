@@ -22,7 +22,8 @@ export const count: ValuesOf = (f, d): Values => {
     more: String(n + 1),
     fewer: when(n >= 1, String(n - 1)),
     left: known(d, 'less'),
-    used: typeof f['removed'] === 'number' || typeof f['removed'] === 'string' ? String(f['removed']) : undefined,
+    used:
+      typeof f['removed'] === 'number' || typeof f['removed'] === 'string' ? String(f['removed']) : undefined,
     toTen: when(n >= 1 && n < 10, text(d, 'toTen')),
     thanTen: n > 10 ? 'more' : n < 10 ? 'fewer' : 'just ten',
     fingers: when(n >= 2 && n <= 10, n <= 5 ? `such as ${n - 1} and 1` : `such as 5 and ${n - 5}`),

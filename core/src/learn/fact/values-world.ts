@@ -1,6 +1,7 @@
 /** What may be said of cuts, weight, time, money, heat, shapes, votes and order. Formulas: learning.md B0 and B1. */
 import { ratio, toMixed } from '../../amount/ratio'
 import { amountOf, has, sideOf, wordOf, type PlainFact } from './fields'
+import { unitText } from './measured'
 import type { Values, ValuesOf } from './saying'
 import { coins, improper, known, partWord, text, things, when, yes } from './words'
 
@@ -21,7 +22,7 @@ export const cut: ValuesOf = (f, d, locale): Values => {
     onePiece: one,
     one,
     part: one && partWord(one, locale),
-    fair: f['equal'] === false ? 'not fair: they are not the same' : 'fair: all the same',
+    fair: fairText(f['equal']),
     two: yes(named && whole && pieces === '2'),
     three: yes(named && whole && pieces === '3'),
     four: yes(named && whole && pieces === '4'),
@@ -29,6 +30,12 @@ export const cut: ValuesOf = (f, d, locale): Values => {
     cuts: when(whole && Number(total) > 1, String(Number(total) - 1)),
     leftPart: when(!['0', ''].includes(taken), text(d, 'leftFraction')),
   }
+}
+
+/** Only equal pieces are halves and quarters: where nobody said so, look first (learning.md R6). */
+function fairText(equal: unknown): string {
+  if (equal === false) return 'not fair: they are not the same'
+  return equal === true ? 'fair: all the same' : 'fair if all are the same: lay them side by side'
 }
 
 /** Brushing teeth takes two minutes (dentists' usual advice; common practice). */
@@ -62,6 +69,9 @@ export const weigh: ValuesOf = (f, d): Values => {
   }
 }
 
+const withUnit = (mixed: string, unit: string): string =>
+  unit === '' ? mixed : `${mixed} ${unitText(unit, ratio(improper(mixed)))}`
+
 export const compare: ValuesOf = (f, d): Values => {
   const [a, b] = [sideOf(f, 'a'), sideOf(f, 'b')]
   return {
@@ -71,7 +81,8 @@ export const compare: ValuesOf = (f, d): Values => {
     amountB: toMixed(b.amount),
     wholeBoth: yes(a.amount.d === 1n && b.amount.d === 1n),
     more: text(d, 'more'),
-    difference: text(d, 'difference'),
+    difference: withUnit(text(d, 'difference'), wordOf(f, 'unit', '')),
+    differencePart: text(d, 'difference'),
     times: known(d, 'times'),
   }
 }
@@ -87,7 +98,7 @@ export const price: ValuesOf = (f, d, locale): Values => {
     thanBig: than(100),
     half: locale === 'en-US' ? 'half a dollar' : '50p',
     thanHalf: each === undefined ? undefined : ratio(improper(each)).compare(50) > 0 ? 'more' : 'less',
-    costText: coins(text(d, 'cost'), locale),
+    costText: `${f['about'] === true ? 'about ' : ''}${coins(text(d, 'cost'), locale)}`,
     costGate: when(cost.d === 1n, toMixed(cost)),
     used: yes(has(f, 'used_g') || has(f, 'serves')),
     perServing: each && coins(each, locale),

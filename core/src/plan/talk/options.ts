@@ -1,0 +1,179 @@
+/**
+ * What could be asked of whom: for each step and child the questions of each idea, with how far they are from the edge of what the
+ * child can do. The edge: a target that the child's age has just come to, or that is growing, or that is due to come back.
+ * Source: learning.md D3, F2, F3 (common practice, from memory).
+ */
+import type { FactPrompt } from '../../learn/fact/answer'
+import type { Locale } from '../../learn/fact/saying'
+import type { Fact } from '../../learn/facts'
+import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from '../../learn/levels'
+import { levelFrom, RESTING, targetState, type TalkMark, type TargetState } from '../../learn/marks'
+import { largestNumber, sayingsOf } from '../../learn/prompts'
+import { suits, targetOf, type Target } from '../../learn/targets'
+import type { Person } from '../draft'
+import type { AskReason } from '../plan'
+import type { TalkOption } from './choose'
+
+export interface Candidate extends TalkOption {
+  prompt: FactPrompt
+  why: AskReason
+}
+
+/** No question under so many months. */
+export const FIRST_MONTHS = 12
+const SECURE_COST = 8
+const SEEN_COST = 6
+const FAR = 3
+
+interface Edge {
+  cost: number
+  edge: boolean
+  due: boolean
+  why: AskReason
+}
+
+/** How near a target is to the edge of what a child can do. */
+export function edgeOf(target: Target, months: number, state: TargetState): Edge {
+  const due = state.overdue !== null && state.overdue >= 0
+  if (due) return { cost: 0, edge: true, due: true, why: 'due' }
+  if (state.claim === 'secure in cooking' || state.stage === RESTING)
+    return { cost: SECURE_COST, edge: false, due: false, why: 'known' }
+  if (state.stage > 0) return { cost: SEEN_COST, edge: false, due: false, why: 'growing' }
+  if (months < target.from) return { cost: 4, edge: false, due: false, why: 'before its time' }
+  const early = months <= target.from + (2 * (target.to - target.from)) / 3
+  const cost = (early ? 1 : FAR) + (target.core || target.strand === 'language' ? 0 : 1)
+  return { cost, edge: true, due: false, why: 'new' }
+}
+
+/** A saying with its targets and the number of its level. */
+export interface Said {
+  prompt: FactPrompt
+  targets: readonly string[]
+  level: number
+}
+
+/** All that is said of a fact, and the largest number in it. */
+export interface FactSaid {
+  all: readonly Said[]
+  largest: number
+}
+
+/** Sayings are worked out once for each fact: bowls of one size and children of one table share them. */
+export class Sayings {
+  private readonly known = new Map<string, FactSaid>()
+  private readonly ofFact = new Map<Fact, FactSaid>()
+  private readonly locale: Locale
+  constructor(locale: Locale) {
+    this.locale = locale
+  }
+  of(fact: Fact): FactSaid {
+    const found = this.ofFact.get(fact)
+    if (found) return found
+    const key = JSON.stringify(fact)
+    const said = this.known.get(key) ?? {
+      all: sayingsOf(fact, this.locale).map(saidOf),
+      largest: largestNumber(fact),
+    }
+    this.known.set(key, said)
+    this.ofFact.set(fact, said)
+    return said
+  }
+}
+const saidOf = (prompt: FactPrompt): Said => ({
+  prompt,
+  targets: [prompt.target, ...(prompt.also ?? [])],
+  level: rank(prompt.level),
+})
+
+/** A target with one child: how near it is, and the level to begin with. Null where it does not suit the age. */
+type Stand = (Edge & { start: number }) | null
+
+/** What is known of a child's talk, by target. */
+export class Heard {
+  private readonly marks = new Map<string, TalkMark[]>()
+  private readonly stands = new Map<string, Stand>()
+  private readonly months: number
+  private readonly today: string
+  private readonly rule: TalkRule | undefined
+  constructor(person: Person, today: string, rule?: TalkRule) {
+    this.months = person.age
+    this.today = today
+    this.rule = rule
+    for (const m of person.talk?.marks ?? [])
+      this.marks.set(m.target, [...(this.marks.get(m.target) ?? []), m])
+  }
+  stand(id: string): Stand {
+    const found = this.stands.get(id)
+    if (found !== undefined) return found
+    const made = this.read(id)
+    this.stands.set(id, made)
+    return made
+  }
+  private read(id: string): Stand {
+    const target = targetOf(id)
+    if (!target || !suits(target, this.months)) return null
+    const marks = this.marks.get(id) ?? []
+    const start = rank(levelFrom(this.months, marks, this.rule))
+    // A target before its time is met by showing, or by a choice.
+    const held = this.months < target.from ? Math.min(start, 1) : start
+    return { ...edgeOf(target, this.months, targetState(marks, this.today)), start: held }
+  }
+  /** Targets that are due to come back. */
+  due(): string[] {
+    return [...this.marks].flatMap(([id, marks]) =>
+      (targetState(marks, this.today).overdue ?? -1) >= 0 ? [id] : [],
+    )
+  }
+}
+
+const rank = (level: SupportLevel): number => SUPPORT_LEVELS.indexOf(level)
+/** Of one idea a child has so many options at most, beside what is due or of the week: the nearest to its edge. */
+const OPTIONS_KEPT = 3
+
+/**
+ * The questions of a fact for one child, one for each target that it touches.
+ * @param said all sayings of the fact
+ * @param most no question above this level: where the numbers are out of the child's reach
+ */
+export function candidates(
+  said: readonly Said[],
+  child: { index: number; months: number; heard: Heard },
+  most: SupportLevel,
+  week: readonly string[],
+): Candidate[] {
+  const { index, months, heard } = child
+  const best: Candidate[] = []
+  const highest = rank(most)
+  for (const { prompt, targets, level } of said) {
+    if (months < prompt.fromMonths || months > prompt.toMonths) continue
+    for (const id of targets) {
+      const stand = heard.stand(id)
+      if (stand === null) continue
+      const top = Math.min(stand.start, highest)
+      const above = level - top
+      if (above > 1 || (above > 0 && top === highest)) continue
+      const cost = 4 * stand.cost + (above > 0 ? 3 : -above)
+      const at = best.findIndex((o) => o.target === id)
+      if (at >= 0 && (best[at]?.cost ?? 0) <= cost) continue
+      const { edge, due, why } = stand
+      const touches = targets.length === 1 ? targets : targets.filter((t) => heard.stand(t) !== null)
+      const made: Candidate = {
+        child: index,
+        target: id,
+        touches,
+        says: prompt.says,
+        prompt,
+        why,
+        cost,
+        edge,
+        due,
+      }
+      if (at >= 0) best[at] = made
+      else best.push(made)
+    }
+  }
+  if (best.length <= OPTIONS_KEPT) return best
+  const costs = best.map((o) => o.cost).sort((a, b) => a - b)
+  const far = costs[OPTIONS_KEPT - 1] ?? Infinity
+  return best.filter((o) => o.cost <= far || o.due || o.touches.some((t) => week.includes(t)))
+}

@@ -1,0 +1,64 @@
+/** Decisions as they cross a boundary. */
+import * as yup from 'yup'
+import type { Decision } from '../plan/decision'
+import { MAX_CHILDREN } from '../plan/request'
+import { makeSchema, measuringSchema, waysSchema } from './amounts'
+import { id, ids, line, listOf, oneOf, required, whole } from './text'
+
+const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
+  swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
+  'leave-out': yup.object({ line: id('Line') }),
+  apart: yup.object({
+    children: ids('Children', MAX_CHILDREN),
+    swaps: listOf(yup.object({ line: id('Line'), swap: required('Swap', 120) }).noUnknown(), 'Swaps', 40),
+  }),
+  shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
+  measure: yup.object({ line: id('Line'), measure: id('Measure') }),
+  scoops: yup.object({ task: required('Task', 200), ways: waysSchema }),
+  scooping: yup.object({ way: oneOf(['fair', 'quick'] as const, 'Scooping') }),
+  measuring: yup.object({ way: measuringSchema }),
+  make: yup.object({ make: makeSchema }),
+  got: yup.object({ food: id('Food'), buy: line('What was bought', 300) }),
+  packet: yup.object({
+    food: id('Food'),
+    lists: listOf(required('Allergen', 60), 'Lists', 60),
+    may: listOf(required('Allergen', 60), 'May contain', 60),
+    lookedFor: listOf(required('Allergen', 60), 'Looked for', 120),
+    readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),
+    at: required('Time', 40),
+    packet: line('Packet', 60).optional(),
+    text: line('Text of the packet', 6000).optional(),
+    open: listOf(line('Word', 200), 'Words to ask about', 200).optional().default(undefined),
+  }),
+  pin: yup.object({
+    task: required('Task', 200),
+    child: id('Child'),
+    number: whole('Turn', 1, 500).notRequired(),
+  }),
+  stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
+  'adult-does': yup.object({ task: required('Task', 200) }),
+  'two-sittings': yup.object({ after: id('Step') }),
+  idea: yup.object({ step: id('Step'), idea: required('Idea', 120) }),
+  ask: yup.object({ step: id('Step'), child: id('Child') }),
+  quiet: yup.object({ step: id('Step') }),
+  'own-prompt': yup.object({
+    step: id('Step'),
+    child: yup.string().nullable().max(120).default(null),
+    says: required('What to say', 240),
+    answer: line('Answer', 120),
+  }),
+  clear: yup.object({
+    finding: required('Finding', 200),
+    cause: required('Cause', 40),
+    who: id('Adult'),
+    why: required('Reason', 400),
+    at: line('Time', 40).optional(),
+  }),
+}
+const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
+
+export const decisionSchema = yup.lazy((value: unknown) => {
+  const kind = (value as { kind?: Decision['kind'] } | null)?.kind
+  const parts = kind && Object.hasOwn(decisionParts, kind) ? decisionParts[kind] : yup.object({})
+  return parts.shape({ kind: oneOf(DECISION_KINDS, 'Decision') }).noUnknown()
+})
