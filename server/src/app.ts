@@ -17,6 +17,7 @@ import { recordRoutes } from './routes/record'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
+import { wordRoutes } from './routes/words'
 
 const DAY = 24 * 3600 * 1000
 
@@ -94,6 +95,7 @@ function api(house: House): express.Router {
   router.use('/sessions', sessionRoutes(house), mendRoutes(house), rotationRoutes(house), paperRoutes(house))
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
+  router.use('/words', wordRoutes(house))
   router.use(settingRoutes(house))
   router.use(unknownRoute)
   return router

@@ -48,7 +48,7 @@ export function makeRouter(): Router {
           { path: 'check', component: () => import('./session/Check.vue'), meta: { title: 'Check' } },
           { path: 'amounts', component: () => import('./session/Amounts.vue'), meta: { title: 'Amounts' } },
           { path: 'jobs', component: () => import('./session/Jobs.vue'), meta: { title: 'Jobs' } },
-          { path: 'talk', component: () => import('./session/Talk.vue'), meta: { title: 'Talk' } },
+          { path: 'talk', component: () => import('./talk/Talk.vue'), meta: { title: 'Talk' } },
           { path: 'ready', component: () => import('./session/Ready.vue'), meta: { title: 'Ready' } },
         ],
       },
@@ -74,12 +74,12 @@ export function makeRouter(): Router {
       },
       {
         path: '/session/:id/words',
-        component: () => import('./session/WordCards.vue'),
+        component: () => import('./talk/WordCards.vue'),
         meta: { title: 'Word cards' },
       },
       {
         path: '/session/:id/talk-sheet',
-        component: () => import('./session/TalkSheet.vue'),
+        component: () => import('./talk/TalkSheet.vue'),
         meta: { title: 'Talk sheet' },
       },
       {

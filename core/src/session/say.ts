@@ -18,6 +18,8 @@ export interface SayNow {
   asked: boolean
   /** What it is about, for the note. */
   food?: string
+  /** To count together up to here: the scoop at hand, or all there is to count; 0 where nothing is counted. */
+  countTo: number
 }
 
 /**
@@ -26,14 +28,15 @@ export interface SayNow {
  * begins with another one, so that neighbours are not asked the same. A step without turns says what the plan has for it.
  */
 export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof nextTurn>): SayNow {
-  if (!talk) return { key: '', child: null, prompts: [], at: 0, asked: false }
+  if (!talk) return { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0 }
   const child = now ? now.turn.who : (talk.asks?.find((a) => a.child !== null)?.child ?? talk.child)
   const months = plan.children.find((c) => c.id === child)?.months
   const own = talk.asks?.filter((a) => a.why === 'own' && (a.child === null || a.child === child)) ?? []
   const key = `${talk.step} ${now?.turn.id ?? ''}`
   if (!talk.fact || months === undefined) {
     const prompts = withOwn(talk.prompts, own)
-    return { key, child, prompts, at: places(prompts, talk.start)[0] ?? 0, asked: own.length > 0 }
+    const at = places(prompts, talk.start)[0] ?? 0
+    return { key, child, prompts, at, asked: own.length > 0, countTo: 0 }
   }
   const fact = factNow(plan, talk, now)
   const ask = talk.asks?.find((a) => a.child === child && a.why !== 'own')
@@ -55,7 +58,17 @@ export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof
     at: Math.max(0, at),
     asked: ask !== undefined || own.length > 0,
     ...(food !== undefined && { food }),
+    countTo: countTo(now),
   }
+}
+
+/** Common practice: together to twenty at most. */
+const COUNT_MOST = 20
+function countTo(now: ReturnType<typeof nextTurn>): number {
+  if (!now) return 0
+  const { task, count } = now.task
+  const n = task.measured?.by === 'scoop' ? count + 1 : (task.counts?.n ?? 0)
+  return Math.min(COUNT_MOST, n)
 }
 
 const touches = (p: Prompt, ask: Ask): boolean =>

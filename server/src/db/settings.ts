@@ -1,6 +1,7 @@
 /** A setting with its house rules, kit, own foods and recipes. */
 import type { FoodFact, HouseRules, Kit, Recipe, StoredSetting } from '@lea/core'
 import { listCupboard } from './cupboard'
+import { listWords } from './words'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
 
@@ -35,7 +36,12 @@ export async function getSetting(db: Db): Promise<StoredSetting> {
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')
   const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
-  return { ...row, foods: foods.rows.map((f) => f.body), cupboard: await listCupboard(db) }
+  return {
+    ...row,
+    foods: foods.rows.map((f) => f.body),
+    cupboard: await listCupboard(db),
+    words: await listWords(db),
+  }
 }
 
 export async function saveRules(db: Db, rules: HouseRules): Promise<void> {

@@ -52,7 +52,8 @@ async function loadSetting(
   // The nursery has a ring of stones in its garden.
   const kit = demo.kind === 'nursery' ? { ...usual, equipment: [...usual.equipment, 'fire'] } : usual
   kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
-  await createSetting(db, setting, demo.name, startingRules(demo.kind, 'uk'), kit, true)
+  const rules = { ...startingRules(demo.kind, 'uk'), ...(demo.week && { targets: demo.week }) }
+  await createSetting(db, setting, demo.name, rules, kit, true)
   const adults: string[] = []
   for (const a of demo.adults) {
     const id = randomUUID()
@@ -90,12 +91,13 @@ async function loadSetting(
   })
   for (const p of demo.past) {
     await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
+    // Each session is planned with what was seen in those before.
+    await refreshSkills(
+      db,
+      setting,
+      children.map((c) => c.id),
+    )
   }
-  await refreshSkills(
-    db,
-    setting,
-    children.map((c) => c.id),
-  )
   for (const a of demo.ahead) {
     const next = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, next.id, inputsOf(next))

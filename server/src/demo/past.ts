@@ -1,6 +1,7 @@
 /** A past session of the demo: settled as a careful leader would, and cooked turn by turn, all through core. */
 import { randomUUID } from 'node:crypto'
 import {
+  ANSWERS,
   compile,
   decide,
   HOWS,
@@ -103,6 +104,17 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
     const how = HOWS[(i * 5 + plan.recipe.title.length) % 3]
     if (technique && how) add(end, { kind: 'skill', body: { child: id, technique, how } })
   })
+  // What was noted of the questions: most are answered, some with help, some another day.
+  plan.talk
+    .flatMap((t) => t.asks ?? [])
+    .forEach((ask, i) => {
+      const how = ANSWERS[(i * 3 + plan.recipe.title.length) % ANSWERS.length]
+      if (ask.child && ask.target && how)
+        add(end, {
+          kind: 'talk',
+          body: { child: ask.child, target: ask.target, how, level: ask.level, food: plan.recipe.title },
+        })
+    })
   const quiet = plan.children[plan.recipe.title.length % plan.children.length]
   if (quiet) add(end, { kind: 'note', body: { text: 'Counted aloud without help.', child: quiet.id } })
   add(end, { kind: 'memo', body: { lines: memo } })

@@ -20,6 +20,8 @@ export interface DemoSetting {
   kind: 'nursery' | 'library' | 'home'
   adults: DemoAdult[]
   children: DemoChild[]
+  /** Targets of this week. */
+  week?: string[]
   /** Measures that are lost. */
   lost: string[]
   /** What is in the cupboard. */
@@ -57,6 +59,7 @@ export const DEMO_SETTINGS: DemoSetting[] = [
   {
     name: 'Curlew House Nursery, Heron Room',
     kind: 'nursery',
+    week: ['count-one-to-one-10', 'frac-half-object', 'lang-predict'],
     lost: [],
     shelf: [
       { food: 'wheat-flour', amount: '400', unit: 'g' },

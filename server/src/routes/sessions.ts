@@ -250,8 +250,10 @@ export function sessionRoutes({ pool, plans }: House): Router {
       const list = events as unknown as TableEvent[]
       const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
       if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
-      // What was seen of a technique moves the next plan; a tap taken back may have been such a one.
-      if (list.some((e) => e.kind === 'skill' || e.kind === 'undo'))
+      // What was seen of a technique moves the next plan; a tap taken back may have been such a one. What was said moves it from
+      // the end of the session on.
+      const ends = session.state === 'finished' || list.some((e) => e.kind === 'finish')
+      if (list.some((e) => e.kind === 'skill' || e.kind === 'undo' || (ends && e.kind !== 'timer-seen')))
         await refreshSkills(db, personOf(req).settingId, session.children)
       return number
     })

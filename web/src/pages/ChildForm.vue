@@ -10,6 +10,7 @@ import {
   dietName,
   DIETS,
   LANGUAGES,
+  languageName,
   LEVEL_WORDS,
   LEVELS,
   NEEDS,
@@ -48,6 +49,23 @@ const { handleSubmit, isSubmitting, defineField, errors } = useForm({
 })
 const [diets] = defineField('diets')
 const [languages] = defineField('languages')
+/** Lea's languages, those the setting has words of, and the child's own. */
+const offered = computed(() => [
+  ...new Set([
+    ...Object.keys(LANGUAGES),
+    ...(house.setting?.words ?? []).flatMap((w) => w.home.map((h) => h.language)),
+    ...(languages.value ?? []),
+  ]),
+])
+const languageFault = ref('')
+function addLanguage(event: Event): void {
+  const input = event.target as HTMLInputElement
+  const code = input.value.trim()
+  languageFault.value = code === '' || languageName(code) ? '' : `${code} is no language code Lea knows`
+  if (code === '' || languageFault.value) return
+  languages.value = [...new Set([...(languages.value ?? []), code])]
+  input.value = ''
+}
 const [hand] = defineField('hand')
 const [needs] = defineField('needs')
 const [carePlan] = defineField('carePlan')
@@ -128,9 +146,21 @@ const save = handleSubmit(async (values) => {
         </fieldset>
         <fieldset>
           <legend class="font-semibold">Spoken at home</legend>
-          <label v-for="(word, code) in LANGUAGES" :key="code" class="flex items-center gap-2"
-            ><input v-model="languages" type="checkbox" :value="code" class="size-5" />{{ word }}</label
+          <label v-for="code in offered" :key="code" class="flex items-center gap-2"
+            ><input v-model="languages" type="checkbox" :value="code" class="size-5" />{{
+              languageName(code)
+            }}</label
           >
+          <label class="mt-1 block text-sm"
+            >Another, as a code<input
+              class="field mt-1"
+              maxlength="20"
+              placeholder="so for Somali"
+              @change="addLanguage"
+          /></label>
+          <p v-if="languageFault || errors.languages" role="alert" class="text-sm font-semibold text-paprika">
+            {{ languageFault || errors.languages }}
+          </p>
         </fieldset>
         <fieldset>
           <legend class="font-semibold">Hands</legend>

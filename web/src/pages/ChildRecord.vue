@@ -119,6 +119,23 @@ const chartWords = computed(
               </li>
             </ul>
           </section>
+          <section v-if="record.talk.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-xl">Words and numbers we heard</h2>
+            <ul>
+              <li
+                v-for="t in record.talk"
+                :key="t.target"
+                class="flex justify-between gap-3 border-t border-line py-1"
+              >
+                <span>{{ t.target }}</span><span class="shrink-0 text-right text-sm text-soft"
+                  >{{ t.claim }}<br />{{ dayText(t.last) }}</span
+                >
+              </li>
+            </ul>
+            <p class="mt-1 text-xs text-soft">
+              What was noted while cooking; what is not here was not asked. It says nothing about other days.
+            </p>
+          </section>
           <section class="patch p-4">
             <h2 class="mb-1 text-xl">Tastes</h2>
             <p v-for="t in TASTES" :key="t" class="flex justify-between">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { allergenName, LANGUAGES, LEVEL_WORDS, type StoredChild } from '@lea/core'
+import { allergenName, languageName, LEVEL_WORDS, type StoredChild } from '@lea/core'
 import { inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -67,7 +67,7 @@ async function erase(id: string): Promise<void> {
               >{{ d }}</span
             >
             <span v-for="l in c.languages" :key="l" class="mr-1 inline-block text-sm text-soft"
-              >{{ LANGUAGES[l] }} at home</span
+              >{{ languageName(l) }} at home</span
             >
             <span v-if="c.hand === 'left'" class="mr-1 text-sm text-soft">left-handed</span>
             <span v-for="n in c.needs" :key="n" class="mr-1 text-sm text-soft">{{

@@ -6,7 +6,9 @@ import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
 import SettingRules from './SettingRules.vue'
+import SettingTargets from './SettingTargets.vue'
 import SettingTechniques from './SettingTechniques.vue'
+import SettingWords from './SettingWords.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 
@@ -165,6 +167,13 @@ const removeDiet = (id: string): Promise<void> =>
       :disabled="!door.isOwner()"
       @save="keepRules"
     />
+    <SettingTargets
+      v-if="house.setting"
+      :rules="house.setting.rules"
+      :disabled="!door.isOwner()"
+      @save="keepRules"
+    />
+    <SettingWords v-if="house.setting && door.isLeader()" />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
       <p class="mb-2 text-sm text-soft">

@@ -7,6 +7,7 @@ import {
   type FoodFact,
   type HouseRules,
   type Kit,
+  type OwnWord,
   type Recipe,
   type StoredAdult,
   type StoredChild,
@@ -124,6 +125,19 @@ export const useHouse = defineStore('house', () => {
     })
     packets.value = packets.value.map((p) => (p.id === signed.id ? signed : p))
   }
+  const readWords = async (csv: string): Promise<number> => {
+    const { words } = await api<{ words: number }>('POST', '/words/file', { csv })
+    await load()
+    return words
+  }
+  const saveWord = async (word: OwnWord): Promise<void> => {
+    await api('PUT', `/words/${encodeURIComponent(word.id)}`, word)
+    await load()
+  }
+  const removeWord = async (id: string): Promise<void> => {
+    await api('DELETE', `/words/${encodeURIComponent(id)}`)
+    await load()
+  }
   const addSession = async (input: object): Promise<string> => {
     const session = await api<StoredSession>('POST', '/sessions', input)
     sessions.value = [...sessions.value, session]
@@ -150,6 +164,9 @@ export const useHouse = defineStore('house', () => {
     saveRules,
     saveFood,
     addSession,
+    readWords,
+    saveWord,
+    removeWord,
     saveStock,
     removeStock,
     packets,

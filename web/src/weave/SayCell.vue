@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LANGUAGES, type WeaveColumn } from '@lea/core'
+import { languageName, type WeaveColumn } from '@lea/core'
 
 defineProps<{ column: WeaveColumn; wide: boolean }>()
 </script>
@@ -10,7 +10,7 @@ defineProps<{ column: WeaveColumn; wide: boolean }>()
     <template v-if="wide">
       <span v-for="h in w.home" :key="h.language" class="text-xs text-soft">
         ·
-        <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'" :title="LANGUAGES[h.language]">{{
+        <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'" :title="languageName(h.language)">{{
           h.word
         }}</bdi><template v-if="h.askSpeaker"> (ask a speaker)</template></span
       >

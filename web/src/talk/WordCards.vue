@@ -2,12 +2,12 @@
 /** Cards to cut out and hold up: picture, word, and the word in the languages of the group. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { LANGUAGES, wordCards } from '@lea/core'
-import Picture from '../parts/Picture.vue'
+import { languageName, wordCards } from '@lea/core'
+import WordPicture from '../parts/WordPicture.vue'
 import { useMats } from '../parts/useMats'
 import Weft from '../parts/Weft.vue'
-import PaperBar from './PaperBar.vue'
-import { useOpenSession } from './useOpenSession'
+import PaperBar from '../session/PaperBar.vue'
+import { useOpenSession } from '../session/useOpenSession'
 
 const session = useOpenSession()
 const route = useRoute()
@@ -38,7 +38,7 @@ const cards = computed(() => (session.plan ? wordCards(session.plan) : []))
         <div class="relative h-4 border-b border-ink"><Weft v-if="c.child" :mat="matOf(c.child)" /></div>
         <div class="p-3">
           <div class="flex items-center gap-3">
-            <Picture :name="c.picture" class="size-14 shrink-0" />
+            <WordPicture :word="c.id" :label="c.word" class="size-14 shrink-0" />
             <h2 class="text-3xl leading-tight">{{ c.word }}</h2>
           </div>
           <ul class="mt-2">
@@ -48,7 +48,7 @@ const cards = computed(() => (session.plan ? wordCards(session.plan) : []))
               class="flex items-baseline justify-between gap-2 border-t border-line py-0.5"
             >
               <span class="text-xs text-soft"
-                >{{ LANGUAGES[h.language] }}<em v-if="h.askSpeaker">, ask a speaker</em></span
+                >{{ languageName(h.language) }}<em v-if="h.askSpeaker">, ask a speaker</em></span
               >
               <span class="text-right text-xl"
                 ><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi

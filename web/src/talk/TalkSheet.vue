@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** The talk of a session on paper: step by step, from showing to asking, with the answers and the words. */
 import { useRoute } from 'vue-router'
+import { fewOfEach } from '@lea/core'
 import Amount from '../parts/Amount.vue'
-import PaperBar from './PaperBar.vue'
-import { useOpenSession } from './useOpenSession'
+import PaperBar from '../session/PaperBar.vue'
+import { useOpenSession } from '../session/useOpenSession'
 import { LEVEL_WORDS } from './level-words'
 
 const session = useOpenSession()
@@ -33,12 +34,19 @@ const stepOf = (id: string) => session.plan?.schedule.find((s) => s.step === id)
         :aria-label="stepOf(t.step)?.title"
       >
         <h2 class="text-lg">
-          <span class="numeral">{{ stepOf(t.step)?.at }}</span> {{ stepOf(t.step)?.title
-          }}<span v-if="t.child" class="font-sans text-sm font-normal"> · {{ session.nameOf(t.child) }}</span>
+          <span class="numeral">{{ stepOf(t.step)?.at }}</span> {{ stepOf(t.step)?.title }}
         </h2>
+        <ul v-if="t.asks && t.asks.length > 0" class="text-sm">
+          <li v-for="a in t.asks" :key="`${a.child} ${a.says}`">
+            <strong>{{ a.child ? session.nameOf(a.child) : 'everybody' }}:</strong> “<Amount
+              :text="a.says"
+            />” <Amount :text="a.answer" />
+          </li>
+        </ul>
+        <p v-if="t.asks" class="mt-1 text-xs">For anybody, from showing to asking:</p>
         <table class="w-full text-sm">
           <tbody>
-            <tr v-for="p in t.prompts" :key="p.level + p.says" class="align-top">
+            <tr v-for="p in fewOfEach(t.prompts)" :key="p.level + p.says" class="align-top">
               <th
                 scope="row"
                 class="w-32 pr-2 text-left"

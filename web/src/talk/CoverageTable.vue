@@ -1,0 +1,70 @@
+<script setup lang="ts">
+/** Targets against children: asked, heard, or not in this session. No score: it shows what the plan brings to whom. */
+import { computed } from 'vue'
+import { coverage, targetOf } from '@lea/core'
+import Mat from '../parts/Mat.vue'
+import { useMats } from '../parts/useMats'
+import { useSession } from '../stores/session'
+import { useGlossary } from './useGlossary'
+
+const session = useSession()
+const { matOf } = useMats()
+const { glossary } = useGlossary()
+const rows = computed(() => (session.plan ? coverage(session.plan, glossary.value) : []))
+const children = computed(() => session.plan?.children.map((c) => c.id) ?? [])
+const MARKS = { asked: '●', heard: '○' } as const
+const uncovered = computed(() =>
+  (session.plan?.uncovered ?? []).map((u) => {
+    const who = u.child ? session.nameOf(u.child) : ''
+    const what = u.target ? (targetOf(u.target)?.says ?? u.target) : ''
+    return `${[who, what].filter((x) => x !== '').join(', ')}: ${u.why}.`
+  }),
+)
+</script>
+
+<template>
+  <section class="patch p-4" aria-labelledby="coverage">
+    <h2 id="coverage" class="text-xl">Who meets what</h2>
+    <p class="text-sm text-soft">
+      {{ MARKS.asked }} is asked, {{ MARKS.heard }} hears the word. It is a plan of questions, not a test:
+      saying nothing is a fine answer.
+    </p>
+    <div v-if="uncovered.length > 0" class="mt-2 border-l-4 border-moss pl-3">
+      <p class="font-semibold">Not covered this time</p>
+      <ul class="text-sm">
+        <li v-for="u in uncovered" :key="u">{{ u }}</li>
+      </ul>
+    </div>
+    <div class="mt-2 overflow-x-auto" tabindex="0" role="region" aria-labelledby="coverage">
+      <table class="min-w-full text-sm">
+        <thead>
+          <tr>
+            <th scope="col" class="min-w-56 p-1 text-left">Target</th>
+            <th v-for="c in children" :key="c" scope="col" class="p-1">
+              <Mat :name="session.nameOf(c)" :mat="matOf(c)" />
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="r in rows" :key="r.target" class="border-t border-line">
+            <th scope="row" class="p-1 text-left font-normal" :title="r.standards">
+              {{ r.says }}
+              <span v-if="r.week" class="rounded-sm bg-moss px-1 text-xs text-white">this week</span>
+            </th>
+            <td v-for="c in children" :key="c" class="p-1 text-center" :title="r.met[c]?.steps.join(', ')">
+              <span v-if="r.met[c]" aria-hidden="true">{{ MARKS[r.met[c].how] }}</span><span
+                class="sr-only"
+                >{{ r.met[c] ? `${r.met[c].how} in ${r.met[c].steps.join(', ')}` : 'not this time' }}</span
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="mt-2 text-xs text-soft">
+      Targets and ages are from memory, matched to England’s EYFS and national curriculum, Common Core and
+      Head Start; hold the pointer over a target for its codes. They help to choose a question; they say
+      nothing about a child.
+    </p>
+  </section>
+</template>
