@@ -14,6 +14,7 @@ const STARTS: [RegExp, string][] = [
   [/^kn/, 'n'],
   [/^wr/, 'r'],
   [/^ph/, 'f'],
+  [/^who/, 'h'],
   [/^wh/, 'w'],
   [/^qu/, 'kw'],
   [/^(ch|sh|th)/, '$1'],

@@ -237,7 +237,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
             </div>
           </template>
         </section>
-        <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)]">
+        <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.7fr)_minmax(0,1fr)]">
           <TableSay ref="say" :talk="talk" :now="saying" />
           <TableWatch
             :plan="plan"

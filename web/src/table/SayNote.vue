@@ -30,12 +30,12 @@ async function note(how: Answered): Promise<void> {
 </script>
 
 <template>
-  <div class="mt-2 grid grid-cols-2 gap-2" role="group" aria-label="How it was answered">
+  <div class="mt-2 grid grid-cols-4 gap-2" role="group" aria-label="How it was answered">
     <button
       v-for="a in ANSWERS"
       :key="a"
       type="button"
-      class="btn btn-table !px-1"
+      class="btn btn-table !px-0.5 text-sm !leading-tight"
       :class="noted?.how === a ? '!bg-indigo !text-white' : ''"
       :aria-pressed="noted?.how === a"
       @click="note(a)"

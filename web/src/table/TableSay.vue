@@ -63,20 +63,30 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
           <Volume2 class="size-5" aria-hidden="true" />
         </button>
       </p>
-      <div class="grid grid-cols-2 gap-2">
-        <button type="button" class="btn btn-table" :disabled="at === 0" @click="move(-1)">simpler</button>
-        <button type="button" class="btn btn-table" :disabled="at >= prompts.length - 1" @click="move(1)">
-          harder
+      <div class="grid grid-cols-3 gap-2">
+        <button type="button" class="btn btn-table !px-1" :disabled="at === 0" @click="move(-1)">
+          simpler
         </button>
         <button
           type="button"
-          class="btn btn-table col-span-2"
+          class="btn btn-table !px-1"
           :aria-expanded="showAnswer"
           @click="showAnswer = !showAnswer"
         >
-          <Amount :text="showAnswer ? prompt.answer : 'show the answer'" />
+          {{ showAnswer ? 'hide it' : 'answer' }}
+        </button>
+        <button
+          type="button"
+          class="btn btn-table !px-1"
+          :disabled="at >= prompts.length - 1"
+          @click="move(1)"
+        >
+          harder
         </button>
       </div>
+      <p v-if="showAnswer" class="mt-1 text-lg font-semibold" role="status">
+        <Amount :text="prompt.answer" />
+      </p>
       <SayNote v-if="now.child && prompt.target" :child="now.child" :prompt="prompt" :food="now.food" />
     </template>
     <p v-else class="text-lg">Name what you see and do.</p>

@@ -13,13 +13,15 @@ const { glossary } = useGlossary()
 const rows = computed(() => (session.plan ? coverage(session.plan, glossary.value) : []))
 const children = computed(() => session.plan?.children.map((c) => c.id) ?? [])
 const MARKS = { asked: '●', heard: '○' } as const
-const uncovered = computed(() =>
-  (session.plan?.uncovered ?? []).map((u) => {
+const inWords = (kind: 'due' | 'other'): string[] =>
+  (session.plan?.uncovered ?? []).flatMap((u) => {
+    if ((u.kind === 'due') !== (kind === 'due')) return []
     const who = u.child ? session.nameOf(u.child) : ''
     const what = u.target ? (targetOf(u.target)?.says ?? u.target) : ''
-    return `${[who, what].filter((x) => x !== '').join(', ')}: ${u.why}.`
-  }),
-)
+    return [`${[who, what].filter((x) => x !== '').join(', ')}: ${u.why}.`]
+  })
+const uncovered = computed(() => inWords('other'))
+const later = computed(() => inWords('due'))
 </script>
 
 <template>
@@ -35,6 +37,12 @@ const uncovered = computed(() =>
         <li v-for="u in uncovered" :key="u">{{ u }}</li>
       </ul>
     </div>
+    <details v-if="later.length > 0" class="mt-2 text-sm">
+      <summary>{{ later.length }} that were to come back and have no place today</summary>
+      <ul class="border-l-4 border-line pl-3">
+        <li v-for="u in later" :key="u">{{ u }}</li>
+      </ul>
+    </details>
     <div class="mt-2 overflow-x-auto" tabindex="0" role="region" aria-labelledby="coverage">
       <table class="min-w-full text-sm">
         <thead>

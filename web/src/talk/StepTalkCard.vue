@@ -54,7 +54,7 @@ function keepOwn(): void {
 
 <template>
   <article class="patch p-4" :aria-labelledby="`talk-${talk.step}`">
-    <div class="grid gap-4 md:grid-cols-[1fr_15rem]">
+    <div class="grid gap-2">
       <div class="min-w-0">
         <div class="flex flex-wrap items-baseline gap-x-3">
           <span class="numeral text-lg text-soft">{{ step?.at }}</span>
@@ -88,7 +88,10 @@ function keepOwn(): void {
           </li>
         </ul>
       </div>
-      <ul class="border-l-4 border-double border-indigo pl-3" aria-label="Words of this step">
+      <ul
+        class="grid gap-x-6 border-l-4 border-double border-indigo pl-3 sm:grid-cols-2"
+        aria-label="Words of this step"
+      >
         <li v-for="w in talk.words" :key="w.id" class="flex items-start gap-2 py-1">
           <WordPicture :word="w.id" :label="w.word" class="size-9 shrink-0" />
           <span

@@ -9,10 +9,10 @@ import type { Fact } from '../../learn/facts'
 import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from '../../learn/levels'
 import { levelFrom, RESTING, targetState, type TalkMark, type TargetState } from '../../learn/marks'
 import { largestNumber, sayingsOf } from '../../learn/prompts'
-import { suits, targetOf, type Target } from '../../learn/targets'
+import { suits, TARGETS, type Target } from '../../learn/targets'
 import type { Person } from '../draft'
 import type { AskReason } from '../plan'
-import type { TalkOption } from './choose'
+import type { TalkOption } from './problem'
 
 export interface Candidate extends TalkOption {
   prompt: FactPrompt
@@ -48,7 +48,8 @@ export function edgeOf(target: Target, months: number, state: TargetState): Edge
 /** A saying with its targets and the number of its level. */
 export interface Said {
   prompt: FactPrompt
-  targets: readonly string[]
+  /** By number in the list of targets. */
+  targets: readonly number[]
   level: number
 }
 
@@ -81,9 +82,10 @@ export class Sayings {
 }
 const saidOf = (prompt: FactPrompt): Said => ({
   prompt,
-  targets: [prompt.target, ...(prompt.also ?? [])],
+  targets: [prompt.target, ...(prompt.also ?? [])].flatMap((id) => NUMBER.get(id) ?? []),
   level: rank(prompt.level),
 })
+const NUMBER = new Map(TARGETS.map((t, i) => [t.id, i]))
 
 /** A target with one child: how near it is, and the level to begin with. Null where it does not suit the age. */
 type Stand = (Edge & { start: number }) | null
@@ -91,7 +93,7 @@ type Stand = (Edge & { start: number }) | null
 /** What is known of a child's talk, by target. */
 export class Heard {
   private readonly marks = new Map<string, TalkMark[]>()
-  private readonly stands = new Map<string, Stand>()
+  private readonly stands: (Stand | undefined)[] = []
   private readonly months: number
   private readonly today: string
   private readonly rule: TalkRule | undefined
@@ -102,17 +104,17 @@ export class Heard {
     for (const m of person.talk?.marks ?? [])
       this.marks.set(m.target, [...(this.marks.get(m.target) ?? []), m])
   }
-  stand(id: string): Stand {
-    const found = this.stands.get(id)
+  /** @param n of the list of targets */
+  stand(n: number): Stand {
+    const found = this.stands[n]
     if (found !== undefined) return found
-    const made = this.read(id)
-    this.stands.set(id, made)
+    const made = this.read(TARGETS[n])
+    this.stands[n] = made
     return made
   }
-  private read(id: string): Stand {
-    const target = targetOf(id)
+  private read(target: Target | undefined): Stand {
     if (!target || !suits(target, this.months)) return null
-    const marks = this.marks.get(id) ?? []
+    const marks = this.marks.get(target.id) ?? []
     const start = rank(levelFrom(this.months, marks, this.rule))
     // A target before its time is met by showing, or by a choice.
     const held = this.months < target.from ? Math.min(start, 1) : start
@@ -142,38 +144,29 @@ export function candidates(
   week: readonly string[],
 ): Candidate[] {
   const { index, months, heard } = child
-  const best: Candidate[] = []
+  const best: { n: number; cost: number; said: Said; stand: NonNullable<Stand> }[] = []
   const highest = rank(most)
-  for (const { prompt, targets, level } of said) {
-    if (months < prompt.fromMonths || months > prompt.toMonths) continue
-    for (const id of targets) {
-      const stand = heard.stand(id)
+  for (const one of said) {
+    if (months < one.prompt.fromMonths || months > one.prompt.toMonths) continue
+    for (const n of one.targets) {
+      const stand = heard.stand(n)
       if (stand === null) continue
       const top = Math.min(stand.start, highest)
-      const above = level - top
+      const above = one.level - top
       if (above > 1 || (above > 0 && top === highest)) continue
       const cost = 4 * stand.cost + (above > 0 ? 3 : -above)
-      const at = best.findIndex((o) => o.target === id)
-      if (at >= 0 && (best[at]?.cost ?? 0) <= cost) continue
-      const { edge, due, why } = stand
-      const touches = targets.length === 1 ? targets : targets.filter((t) => heard.stand(t) !== null)
-      const made: Candidate = {
-        child: index,
-        target: id,
-        touches,
-        says: prompt.says,
-        prompt,
-        why,
-        cost,
-        edge,
-        due,
-      }
-      if (at >= 0) best[at] = made
-      else best.push(made)
+      const known = best.find((b) => b.n === n)
+      if (!known) best.push({ n, cost, said: one, stand })
+      else if (cost < known.cost) Object.assign(known, { cost, said: one, stand })
     }
   }
-  if (best.length <= OPTIONS_KEPT) return best
-  const costs = best.map((o) => o.cost).sort((a, b) => a - b)
+  const costs = best.map((b) => b.cost).sort((a, b) => a - b)
   const far = costs[OPTIONS_KEPT - 1] ?? Infinity
-  return best.filter((o) => o.cost <= far || o.due || o.touches.some((t) => week.includes(t)))
+  return best.flatMap(({ n, cost, said: { prompt, targets }, stand }): Candidate[] => {
+    const touches = targets.filter((t) => heard.stand(t) !== null).map(targetId)
+    if (cost > far && !stand.due && !touches.some((t) => week.includes(t))) return []
+    const { edge, due, why } = stand
+    return [{ child: index, target: targetId(n), touches, says: prompt.says, prompt, why, cost, edge, due }]
+  })
 }
+const targetId = (n: number): string => TARGETS[n]?.id ?? ''

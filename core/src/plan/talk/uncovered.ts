@@ -4,7 +4,7 @@ import type { Person } from '../draft'
 import { targetOfWord } from '../../learn/words'
 import { glossaryRow } from '../../learn/glossary'
 import type { StepTalk, Uncovered } from '../plan'
-import type { TalkProblem } from './choose'
+import type { TalkProblem } from './problem'
 import { FIRST_MONTHS, type Heard } from './options'
 import type { TalkedStep } from './step-facts'
 

@@ -1,0 +1,100 @@
+/**
+ * Puts in questions that are worth much and have no place: what stands against one gives way, and the room is filled anew. Kept where
+ * the whole is better for it.
+ */
+import { bestPlace, lift, moveEach, put, type Place } from './places'
+import { less, type Dealt, type Opt, type Tally } from './tally'
+
+/** @returns whether anything got better */
+export function insertEach(tally: Tally, choice: Dealt[]): boolean {
+  let better = false
+  const attempt = (i: number, idea: number, o: Opt): void => {
+    if (tally.spent || !tally.isWanted(o)) return
+    if (insert(tally, choice, i, idea, o)) better = true
+  }
+  tally.steps.forEach((step, i) => {
+    if (step.most === 0) return
+    step.ideas.forEach((idea, k) => idea.options.forEach((o) => attempt(i, k, o)))
+    step.tell.forEach((o) => attempt(i, choice[i]?.idea ?? -1, o))
+  })
+  return better
+}
+
+function insert(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt): boolean {
+  const was = tally.score()
+  const before = choice.map((c) => ({ idea: c.idea, asks: [...c.asks] }))
+  if (place(tally, choice, i, idea, o)) {
+    refill(tally, choice)
+    if (moveEach(tally, choice)) refill(tally, choice)
+    if (less(tally.score(), was)) return true
+  }
+  choice.forEach((c, j) => lift(tally, j, c))
+  before.forEach((c, j) => {
+    choice[j] = c
+    put(tally, j, c)
+  })
+  return false
+}
+
+function refill(tally: Tally, choice: readonly Dealt[]): void {
+  for (let next = bestPlace(tally, choice, null); next; next = bestPlace(tally, choice, null)) {
+    const asks = choice[next.step]?.asks ?? []
+    tally.add(next.option, asks.length)
+    asks.push(next.option)
+  }
+}
+
+/** Clears the way for one question and asks it. @returns false where a question that a person pinned stands in the way */
+function place(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt): boolean {
+  const step = tally.steps[i]
+  let here = choice[i]
+  if (!step || !here) return false
+  if (here.idea !== idea) {
+    if (step.must.length > 0) return false
+    lift(tally, i, here)
+    here = { idea, asks: [] }
+    choice[i] = here
+    put(tally, i, here)
+  }
+  for (const [j, dealt] of choice.entries())
+    for (const a of [...dealt.asks]) {
+      const clash = a.word === o.word || a.met === o.met || (j === i && a.o.child === o.o.child)
+      if (clash && !remove(tally, choice, j, a)) return false
+    }
+  while (here.asks.length >= step.most) if (!removeWeakest(tally, choice, [i])) return false
+  while (tally.full) if (!removeWeakest(tally, choice, [...choice.keys()])) return false
+  tally.add(o, here.asks.length)
+  here.asks.push(o)
+  return true
+}
+
+function remove(tally: Tally, choice: readonly Dealt[], i: number, o: Opt): boolean {
+  const asks = choice[i]?.asks
+  if (!asks || tally.steps[i]?.must.includes(o.o.child)) return false
+  tally.drop(o, asks.length - 1)
+  asks.splice(asks.indexOf(o), 1)
+  return true
+}
+
+/** Takes out the question that is missed least. */
+function removeWeakest(tally: Tally, choice: readonly Dealt[], steps: readonly number[]): boolean {
+  const weakest: Place[] = []
+  let [gain, price] = [-Infinity, -Infinity]
+  for (const step of steps) {
+    const asks = choice[step]?.asks ?? []
+    for (const option of asks) {
+      if (tally.steps[step]?.must.includes(option.o.child)) continue
+      tally.drop(option, asks.length - 1)
+      const g = tally.gain(option)
+      const p = tally.price(option, asks.length - 1)
+      tally.add(option, asks.length - 1)
+      if (g > gain || (g === gain && p > price)) {
+        weakest[0] = { step, option }
+        gain = g
+        price = p
+      }
+    }
+  }
+  const [out] = weakest
+  return out !== undefined && remove(tally, choice, out.step, out.option)
+}

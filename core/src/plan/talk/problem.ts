@@ -1,0 +1,47 @@
+/** The choice of talk as a problem: what there is to ask of whom, in which step; definition at the head of choose.ts. */
+
+export interface TalkOption {
+  child: number
+  /** The target met, and all that the question touches. */
+  target: string
+  touches: readonly string[]
+  /** 0 and more: how far from the edge. */
+  cost: number
+  /** At the edge of what the child can do. */
+  edge: boolean
+  /** The target is due to come back to this child. */
+  due: boolean
+  /** The words: the same are not asked twice. */
+  says: string
+}
+export interface TalkIdea {
+  id: string
+  kind: string
+  /** 0 for what the step is most about. */
+  rank: number
+  options: readonly TalkOption[]
+}
+export interface TalkStep {
+  ideas: readonly TalkIdea[]
+  /** What there is to tell, beside whatever idea. */
+  tell: readonly TalkOption[]
+  /** At most so many questions. */
+  most: number
+  /** Children who must be asked here, where there is anything to ask them. */
+  must: readonly number[]
+}
+export interface TalkProblem {
+  children: readonly {
+    /** Questions that it was asked in each of its last sessions, on average, in twelfths. */
+    heard: number
+  }[]
+  week: readonly string[]
+  /** Questions in all, at most. */
+  most: number
+  steps: readonly TalkStep[]
+}
+export interface StepChoice {
+  /** Index of the idea; -1 where the step has none. */
+  idea: number
+  asks: TalkOption[]
+}

@@ -1,0 +1,183 @@
+/** What the chosen questions add up to, kept while they come and go: the two numbers that choose.ts minimises. */
+import type { TalkOption, TalkProblem } from './problem'
+
+/** z1 to z4, and z5 and z6, as two numbers, compared one after the other. */
+export type Score = readonly [number, number]
+export const less = (a: Score, b: Score): boolean => a[0] < b[0] || (a[0] === b[0] && a[1] < b[1])
+const W1 = 1e9
+const W2 = 1e7
+const W3 = 1e4
+const W5 = 1e6
+/** Two steps with one kind of idea are as bad as three steps from the edge. */
+const PAIR = 12
+/** The second question of a step, and each further one the more. */
+const LOAD = 6
+
+/** An option with its words and its meetings numbered, so that what is chosen is counted in plain arrays. */
+export interface Opt {
+  o: TalkOption
+  met: number
+  word: number
+  week: readonly number[]
+}
+export interface Idea {
+  id: number
+  rank: number
+  options: readonly Opt[]
+}
+export interface Step {
+  ideas: readonly Idea[]
+  tell: readonly Opt[]
+  most: number
+  must: readonly number[]
+}
+export interface Dealt {
+  idea: number
+  asks: Opt[]
+}
+
+/** So many questions are weighed at most before the search stops improving. */
+const WEIGHED_MOST = 20_000
+
+const NONE: readonly number[] = []
+
+/** Gives each different text a number. */
+class Numbers {
+  private readonly known = new Map<string, number>()
+  of(text: string): number {
+    const found = this.known.get(text)
+    if (found !== undefined) return found
+    this.known.set(text, this.known.size)
+    return this.known.size - 1
+  }
+  get size(): number {
+    return this.known.size
+  }
+}
+
+/** What the chosen questions add up to, kept while they come and go. */
+export class Tally {
+  readonly steps: readonly Step[]
+  private readonly most: number
+  private readonly heard: readonly number[]
+  private readonly asked: Int32Array
+  private readonly edges: Int32Array
+  private readonly met: Int32Array
+  private readonly words: Int32Array
+  private readonly kinds: Int32Array
+  private readonly week: Int32Array
+  private total = 0
+  private dues = 0
+  private voices = 0
+  private costs = 0
+  private weighed = 0
+  /** Of several questions in one step: the sum of 0, 1, 2 … for each. */
+  loads = 0
+
+  constructor(problem: TalkProblem) {
+    const [met, words, kinds] = [new Numbers(), new Numbers(), new Numbers()]
+    const weekOf = new Map(problem.week.map((t, i) => [t, i]))
+    const opt = (o: TalkOption): Opt => ({
+      o,
+      met: met.of(`${o.child} ${o.target}`),
+      word: words.of(o.says),
+      week: o.touches.some((t) => weekOf.has(t)) ? o.touches.flatMap((t) => weekOf.get(t) ?? []) : NONE,
+    })
+    this.steps = problem.steps.map((s) => ({
+      ideas: s.ideas.map((i) => ({ id: kinds.of(i.kind), rank: i.rank, options: i.options.map(opt) })),
+      tell: s.tell.map(opt),
+      most: s.most,
+      must: s.must,
+    }))
+    this.most = problem.most
+    this.heard = problem.children.map((c) => c.heard)
+    this.asked = new Int32Array(problem.children.length)
+    this.edges = new Int32Array(problem.children.length)
+    this.met = new Int32Array(met.size)
+    this.words = new Int32Array(words.size)
+    this.kinds = new Int32Array(kinds.size)
+    this.week = new Int32Array(problem.week.length)
+  }
+
+  get full(): boolean {
+    return this.total >= this.most
+  }
+  isMet(o: Opt): boolean {
+    return this.met[o.met] !== 0
+  }
+  fits(o: Opt): boolean {
+    return this.total < this.most && this.words[o.word] === 0 && this.met[o.met] === 0
+  }
+  /** Would it bring in a child or a target that is left out, or one that is due? */
+  isWanted(o: Opt): boolean {
+    return this.gain(o) <= -W3 && !this.isMet(o)
+  }
+  /** Enough was weighed: a bound on the time, by counting and not by the clock. */
+  get spent(): boolean {
+    return this.weighed > WEIGHED_MOST
+  }
+  /** What the first part of the score would change by. */
+  gain(o: Opt): number {
+    this.weighed += 1
+    let news = 0
+    for (const t of o.week) if (this.week[t] === 0) news++
+    const first = o.o.edge && this.edges[o.o.child] === 0
+    return (first ? -W1 : 0) - W2 * news - (o.o.due ? W3 : 0) - 1
+  }
+  /** And the second. @param n questions that the step has already */
+  price(o: Opt, n: number): number {
+    return W5 * this.voice(o.o.child) + o.o.cost + LOAD * n
+  }
+  /** (heard + n + 1)² - (heard + n)², in whole numbers. */
+  private voice(child: number): number {
+    return 2 * ((this.heard[child] ?? 0) + 12 * (this.asked[child] ?? 0)) + 12
+  }
+
+  /** Has this step a question that would bring in a child, or a target of the week, that is left out? */
+  helps(i: number): boolean {
+    const step = this.steps[i]
+    if (!step || step.most === 0) return false
+    const brings = (o: Opt): boolean => this.gain(o) <= -W2
+    return step.tell.some(brings) || step.ideas.some((idea) => idea.options.some(brings))
+  }
+
+  /** @param n questions that the step has beside it */
+  add(o: Opt, n: number): void {
+    this.voices += this.voice(o.o.child)
+    this.loads += n
+    this.change(o, 1)
+  }
+  drop(o: Opt, n: number): void {
+    this.change(o, -1)
+    this.loads -= n
+    this.voices -= this.voice(o.o.child)
+  }
+  private change({ o, met, word, week }: Opt, by: 1 | -1): void {
+    this.total += by
+    bump(this.asked, o.child, by)
+    if (o.edge) bump(this.edges, o.child, by)
+    if (o.due) this.dues += by
+    this.costs += by * o.cost
+    for (const t of week) bump(this.week, t, by)
+    bump(this.met, met, by)
+    bump(this.words, word, by)
+  }
+  take(idea: Idea | undefined, by: 1 | -1): void {
+    if (!idea) return
+    this.costs += by * idea.rank
+    bump(this.kinds, idea.id, by)
+  }
+
+  score(): Score {
+    const without = this.edges.filter((n) => n === 0).length
+    const uncovered = this.week.filter((n) => n === 0).length
+    const pairs = this.kinds.reduce((sum, n) => sum + (n * (n - 1)) / 2, 0)
+    return [
+      W1 * without + W2 * uncovered - W3 * this.dues - this.total,
+      W5 * this.voices + PAIR * pairs + LOAD * this.loads + this.costs,
+    ]
+  }
+}
+const bump = (counts: Int32Array, i: number, by: number): void => {
+  counts[i] = (counts[i] ?? 0) + by
+}
