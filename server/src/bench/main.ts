@@ -14,6 +14,7 @@ import { fairProblem } from './fair'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { startSolver } from './solver'
+import { benchTalk } from './talk'
 import { startingKit, startingRules } from '../starting'
 
 const SIZES = [4, 12, 30]
@@ -167,6 +168,8 @@ for (const n of SIZES) {
   process.stdout.write(`${cells.join(' ')}\n`)
 }
 await highs.end()
+
+await benchTalk(request)
 
 await benchSchedules()
 await benchPlans()

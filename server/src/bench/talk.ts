@@ -1,4 +1,5 @@
 /** The talk of a session alone: 12 children, 12 steps, with and without a record; beside the whole plan; and the choice beside HiGHS. */
+import highsLoader from 'highs'
 import { compile, SHIPPED_RECIPES, TARGETS, type PlanRequest, type Recipe } from '@lea/core'
 import { beforeTalk } from '../../../core/src/plan/compile'
 import { chooseTalk } from '../../../core/src/plan/talk/choose'
@@ -35,10 +36,8 @@ const noted = (request: PlanRequest): PlanRequest => ({
   })),
 })
 
-export function benchTalk(
-  requestOf: (children: number, recipe: Recipe) => PlanRequest,
-  highs: Parameters<typeof talkOptimum>[1],
-): void {
+export async function benchTalk(requestOf: (children: number, recipe: Recipe) => PlanRequest): Promise<void> {
+  const highs = (await highsLoader()) as Parameters<typeof talkOptimum>[1]
   out('\nTalk, 12 children and 12 steps (goal: under 20 ms median)')
   for (const [name, change] of [
     ['nothing noted yet', (r: PlanRequest) => r],

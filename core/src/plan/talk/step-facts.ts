@@ -129,7 +129,7 @@ function cutFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: Gat
     if (!t.cuts) return []
     const line = bowl.lines.find((l) => step.uses.some((u) => u.line === l.line))
     const task = own.find((o) => o.technique === t.technique)
-    const food = line?.name ?? 'piece'
+    const food = line?.name ?? draft.recipe.pieces?.from ?? 'food'
     return [
       {
         id: `cut:${t.technique}`,
@@ -140,7 +140,7 @@ function cutFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: Gat
   })
   for (const t of step.tasks)
     if (t.shape)
-      list.push({ id: `shape:${t.technique}`, fact: { kind: 'shape', food: 'piece', shape: t.shape } })
+      list.push({ id: `shape:${t.technique}`, fact: { kind: 'shape', food: 'food', shape: t.shape } })
   const { pieces } = draft.recipe
   const total = piecesMade(draft)
   if (pieces?.from && shares(own) && total === pieces.n)
