@@ -106,13 +106,15 @@ function keepOwn(): void {
         {{ more ? 'Less' : 'More words, by age, science' }}
       </button>
       <template v-if="canChange">
-        <label v-if="others.length > 0" class="text-sm"
-          ><span class="sr-only">Ask in {{ step?.title }} also</span>
-          <select class="field !w-auto !py-1" @change="alsoAsk">
-            <option value="">ask also …</option>
-            <option v-for="c in others" :key="c" :value="c">{{ session.nameOf(c) }}</option>
-          </select></label
+        <select
+          v-if="others.length > 0"
+          class="field !w-auto !py-1 text-sm"
+          :aria-label="`Ask in ${step?.title} also`"
+          @change="alsoAsk"
         >
+          <option value="">ask also …</option>
+          <option v-for="c in others" :key="c" :value="c">{{ session.nameOf(c) }}</option>
+        </select>
         <button
           type="button"
           class="btn !min-h-9 text-sm"
