@@ -3,7 +3,6 @@
 import { computed } from 'vue'
 import { SCIENCE_BANDS, stepMore, TELLING_AGES, yearsText, type StepTalk, type StepWord } from '@lea/core'
 import { useSession } from '../stores/session'
-import HomeWords from './HomeWords.vue'
 import { useGlossary } from './useGlossary'
 
 const props = defineProps<{ talk: StepTalk }>()
@@ -59,9 +58,7 @@ const groups = computed((): [string, StepWord[]][] => {
         <template v-for="[name, words] in groups" :key="name">
           <dt class="text-soft">{{ name }}</dt>
           <dd>
-            <span v-for="w in words" :key="w.id" class="mr-2"
-              ><strong>{{ w.word }}</strong> <HomeWords :home="w.home" :names="false"
-            /></span>
+            {{ words.map((w) => w.word).join(', ') }}
           </dd>
         </template>
         <template v-for="(words, sense) in more.senses" :key="sense">
