@@ -70,9 +70,12 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
         { ...plan, turns: dealt.turns },
       ),
     }),
-    talk: plan.talk.map((t) =>
-      t.child === child ? { ...t, child: askedInstead(t.step, mended, dealt.turns) } : t,
-    ),
+    talk: plan.talk.map((t) => ({
+      ...t,
+      ...(t.child === child && { child: askedInstead(t.step, mended, dealt.turns) }),
+      ...(t.asks && { asks: t.asks.filter((a) => a.child !== child) }),
+    })),
+    ...(plan.uncovered && { uncovered: plan.uncovered.filter((u) => u.child !== child) }),
     totals: { ...plan.totals, perChild: perChild(plan, mended, dealt.turns, child) },
   })
   return {

@@ -51,19 +51,19 @@ export interface WeaveColumn {
   /** The same, tasks of one name taken together: for a narrow column. */
   handsShort: HandsCell[]
   measure: MeasureCell[]
-  count: { says: string; answer: string; child: string | null } | null
+  /** What the children of this bowl are asked; where none of them is, what there is to find, for nobody by name. */
+  count: { says: string; answer: string; child: string | null }[]
   talk: StepTalk | null
   watch: WatchCell[]
 }
 
 /** The columns of the weave for one bowl. */
 export function weave(plan: Plan, bowl: string): WeaveColumn[] {
-  const lines = plan.bowls.find((b) => b.id === bowl)?.lines ?? []
+  const { lines = [], children: here = [] } = plan.bowls.find((b) => b.id === bowl) ?? {}
   return plan.schedule.map((s) => {
     const tasks = plan.tasks.filter((t) => t.step === s.step && t.bowl === bowl)
     const hands = tasks.filter((t) => t.mode !== 'WAIT').map((t) => handsCell(t, plan, lines))
     const talk = plan.talk.find((t) => t.step === s.step) ?? null
-    const prompt = talk?.prompts.find((p) => p.level === talk.start) ?? talk?.prompts[0]
     return {
       step: s.step,
       title: s.title,
@@ -76,11 +76,21 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
       hands,
       handsShort: together(hands),
       measure: tasks.flatMap((t) => measureCell(t, lines, plan)),
-      count: prompt && talk ? { says: prompt.says, answer: prompt.answer, child: talk.child } : null,
+      count: talk ? countCell(talk, here) : [],
       talk,
       watch: watchCells(plan, s.step, tasks, lines),
     }
   })
+}
+
+function countCell(talk: StepTalk, here: readonly string[]): WeaveColumn['count'] {
+  const own = (talk.asks ?? []).filter((a) => a.child === null || here.includes(a.child))
+  if (own.length > 0) return own.map(({ says, answer, child }) => ({ says, answer, child }))
+  const prompt = talk.prompts.find((p) => p.level === talk.start) ?? talk.prompts[0]
+  const { says, answer } = prompt ?? {}
+  // Plans of an earlier version have one child and no questions by name.
+  const child = talk.asks ? null : talk.child
+  return says !== undefined && answer !== undefined ? [{ says, answer, child }] : []
 }
 
 function together(hands: readonly HandsCell[]): HandsCell[] {

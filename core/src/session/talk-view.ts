@@ -166,8 +166,9 @@ export function stepMore(
     pair: topic.pair.filter((id) => glossary.has(id)).map((id) => glossary.word(id, languages)),
     sequence: words(topic.sequence),
     senses: topic.senses,
+    // Where it stands counts too: a fridge, a freezer.
     science: scienceOf(
-      techniques,
+      [...techniques, ...tasks.map((t) => t.place)],
       foods,
       lines.map((l) => l.food),
     ),

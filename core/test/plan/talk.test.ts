@@ -2,6 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import {
   answerFact,
+  childLeaves,
   compile,
   coverage,
   decide,
@@ -257,5 +258,18 @@ describe('what was noted', () => {
         .map((a) => a.target),
     ).toContain(ask?.target)
     expect(TARGETS.length).toBe(132)
+  })
+})
+
+describe('a child that leaves', () => {
+  it('is asked nothing any more, and nobody else is asked in its place by name', () => {
+    const plan = compile(request(mixed))
+    const gone = asksOf(plan)[0]?.child ?? ''
+    const mend = childLeaves(plan, new Set(), gone)
+    if (!('plan' in mend)) return expect.unreachable('nobody could leave')
+    const next = mend.plan
+    expect(asksOf(next).some((a) => a.child === gone)).toBe(false)
+    expect(asksOf(next).length).toBeLessThan(asksOf(plan).length)
+    expect(JSON.stringify(next.uncovered)).not.toContain(`"${gone}"`)
   })
 })

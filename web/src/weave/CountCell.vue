@@ -8,14 +8,14 @@ const session = useSession()
 </script>
 
 <template>
-  <template v-if="column.count">
-    <p :class="wide ? '' : 'line-clamp-2'">“<Amount :text="column.count.says" />”</p>
+  <div v-for="c in wide ? column.count : column.count.slice(0, 1)" :key="`${c.child} ${c.says}`" class="mb-1">
+    <p :class="wide ? '' : 'line-clamp-2'">“<Amount :text="c.says" />”</p>
     <p class="mt-0.5 text-xs text-soft">
-      <template v-if="column.count.child">{{ session.nameOf(column.count.child) }}</template>
+      <template v-if="c.child">{{ session.nameOf(c.child) }}</template>
       <template v-if="wide">
-        <template v-if="column.count.child"> · </template>answer: <Amount :text="column.count.answer" />
+        <template v-if="c.child"> · </template>answer: <Amount :text="c.answer" />
       </template>
     </p>
-  </template>
-  <span v-else class="text-soft">–</span>
+  </div>
+  <span v-if="column.count.length === 0" class="text-soft">–</span>
 </template>
