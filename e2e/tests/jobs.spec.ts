@@ -168,5 +168,5 @@ test('small groups one after another: a session of each, with everybody in one o
   await page.getByRole('button', { name: /Make these \d sessions/ }).click({ timeout: 20_000 })
   await expect(page.getByText(/2 sessions, this one with the first group/)).toBeVisible()
   await page.getByRole('link', { name: 'They are in the Diary.' }).click()
-  await expect(page.getByRole('link', { name: /Couscous/ })).toHaveCount(2)
+  await expect(page.getByRole('main').getByRole('link', { name: /Couscous/ })).toHaveCount(2)
 })

@@ -8,6 +8,7 @@ import { tellingsOf } from '../learn/tellings'
 import { targetOfWord, wordsOfTopic } from '../learn/words'
 import type { Ask, AskReason, Plan, StepTalk } from '../plan/plan'
 import { scoopsText } from '../plan/strip'
+import { TASTE_WORDS, TASTES, type Taste } from './event'
 
 export interface CoverageRow {
   target: string
@@ -79,6 +80,17 @@ export function ladderOf(plan: Plan, talk: StepTalk, ask: Ask): Prompt[] {
   const fact = talk.facts?.find((f) => f.bowl === bowl)?.fact ?? talk.fact
   const lists = [fact, talk.tell].flatMap((f) => (f ? [promptsFor(f, months, plan.locale)] : []))
   return lists.find((list) => list.some((p) => p.says === ask.says)) ?? lists[0] ?? []
+}
+
+/** What to ask of the tastes as they really are, for the middle age at the table; nothing while nobody chose. */
+export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): Prompt[] {
+  const options = Object.fromEntries(
+    TASTES.map((t) => [TASTE_WORDS[t], Object.values(tastes).filter((x) => x === t).length]),
+  )
+  const ages = plan.children.map((c) => c.months).sort((a, b) => a - b)
+  const middle = ages[Math.floor(ages.length / 2)]
+  if (middle === undefined || Object.keys(tastes).length === 0) return []
+  return fewOfEach(promptsFor({ kind: 'vote', options }, middle, plan.locale))
 }
 
 /** For paper: the first two of each level. */

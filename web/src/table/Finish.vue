@@ -2,7 +2,8 @@
 /** After the last step: taste tokens without pressure, three lines to remember. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { TASTE_WORDS, TASTES, type Taste } from '@lea/core'
+import { TASTE_WORDS, TASTES, TASTING_WORDS, voteTalk, type Taste } from '@lea/core'
+import Amount from '../parts/Amount.vue'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/useMats'
@@ -41,6 +42,7 @@ const tally = computed(() =>
       .map(([c]) => c),
   })),
 )
+const asks = computed(() => (plan.value ? voteTalk(plan.value, table.state.tastes) : []))
 const storage = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.storage ?? '') : ''))
 
 const taste = (child: string, choice: Taste): Promise<string> =>
@@ -111,6 +113,20 @@ async function finish(): Promise<void> {
               /></span>
               <span class="numeral text-2xl">{{ row.who.length }}</span>
             </div>
+            <ul v-if="asks.length > 0" class="mt-2" aria-label="What to ask of it">
+              <li v-for="a in asks" :key="a.says" class="py-0.5">
+                “<Amount :text="a.says" />” <span class="text-sm text-soft"><Amount :text="a.answer" /></span>
+              </li>
+            </ul>
+          </section>
+          <section class="patch p-4" aria-label="Words for how it was">
+            <h2 class="mb-1 text-xl">How was it?</h2>
+            <dl class="grid grid-cols-[5rem_1fr] text-sm">
+              <template v-for="(words, sense) in TASTING_WORDS" :key="sense">
+                <dt class="font-semibold">{{ sense }}</dt>
+                <dd>{{ words.join(', ') }}</dd>
+              </template>
+            </dl>
           </section>
           <section class="patch p-4">
             <h2 class="mb-2 text-xl">Three lines to remember</h2>

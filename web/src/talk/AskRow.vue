@@ -47,7 +47,7 @@ function togglePin(): void {
           ask.child ? session.nameOf(ask.child) : 'everybody'
         }}</span>
       </span>
-      <span class="min-w-56 flex-1">
+      <span class="min-w-0 flex-1 basis-56">
         “<Amount :text="ask.says" />” <span class="text-sm text-soft"><Amount :text="ask.answer" /></span>
         <span class="block text-xs text-soft">
           <template v-if="ask.target">{{ targetOf(ask.target)?.says }} · </template

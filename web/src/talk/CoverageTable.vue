@@ -43,7 +43,7 @@ const later = computed(() => inWords('due'))
         <li v-for="u in later" :key="u">{{ u }}</li>
       </ul>
     </details>
-    <div class="mt-2 overflow-x-auto" tabindex="0" role="region" aria-labelledby="coverage">
+    <div class="relative mt-2 overflow-x-auto" tabindex="0" role="region" aria-label="Targets by child">
       <table class="min-w-full text-sm">
         <thead>
           <tr>

@@ -54,15 +54,18 @@ function keepOwn(): void {
 
 <template>
   <article class="patch p-4" :aria-labelledby="`talk-${talk.step}`">
-    <div class="grid gap-2">
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-2">
       <div class="min-w-0">
         <div class="flex flex-wrap items-baseline gap-x-3">
           <span class="numeral text-lg text-soft">{{ step?.at }}</span>
           <h2 :id="`talk-${talk.step}`" class="text-xl">{{ step?.title }}</h2>
-          <label v-if="canChange && talk.ideas" class="ml-auto flex items-center gap-2 text-sm text-moss">
+          <label
+            v-if="canChange && talk.ideas"
+            class="flex min-w-0 items-center gap-2 text-sm text-moss sm:ml-auto"
+          >
             <span>to find</span>
             <select
-              class="field !w-auto !py-1 text-ink"
+              class="field !w-auto min-w-0 max-w-full !py-1 text-ink"
               :value="pinnedIdea ? talk.idea : ''"
               @change="changeIdea"
             >

@@ -11,7 +11,7 @@ const TURNS = ['my turn', 'your turn', 'after you', 'can I have … please?', 'n
 </script>
 
 <template>
-  <section v-if="session.plan" aria-label="Talk" class="grid gap-3">
+  <section v-if="session.plan" aria-label="Talk" class="grid grid-cols-[minmax(0,1fr)] gap-3">
     <div class="no-print flex flex-wrap items-center gap-2">
       <RouterLink class="btn" :to="`/session/${session.plan.session}/words`">Word cards</RouterLink>
       <RouterLink class="btn" :to="`/session/${session.plan.session}/talk-sheet`">Talk sheet</RouterLink>
