@@ -143,6 +143,7 @@ export const vote: ValuesOf = (_, d): Values => {
   return {
     counted: 'yes',
     most: tied ? `they are the same: ${text(d, 'most')}` : text(d, 'most'),
+    mostNames: text(d, 'most'),
     fewest: text(d, 'fewest'),
     total: text(d, 'total'),
     difference: when(text(d, 'difference') !== '0', text(d, 'difference')),

@@ -59,9 +59,15 @@ export interface FactSaid {
   largest: number
 }
 
+/**
+ * Sayings of facts, kept from plan to plan: a plan is derived anew at each change, and most of its facts are as they were.
+ * The same fact always gives the same; so many are kept at most.
+ */
+const KEPT = new Map<string, FactSaid>()
+const KEPT_MOST = 600
+
 /** Sayings are worked out once for each fact: bowls of one size and children of one table share them. */
 export class Sayings {
-  private readonly known = new Map<string, FactSaid>()
   private readonly ofFact = new Map<Fact, FactSaid>()
   private readonly locale: Locale
   constructor(locale: Locale) {
@@ -70,12 +76,13 @@ export class Sayings {
   of(fact: Fact): FactSaid {
     const found = this.ofFact.get(fact)
     if (found) return found
-    const key = JSON.stringify(fact)
-    const said = this.known.get(key) ?? {
+    const key = `${this.locale} ${JSON.stringify(fact)}`
+    const said = KEPT.get(key) ?? {
       all: sayingsOf(fact, this.locale).map(saidOf),
       largest: largestNumber(fact),
     }
-    this.known.set(key, said)
+    if (KEPT.size >= KEPT_MOST) KEPT.clear()
+    KEPT.set(key, said)
     this.ofFact.set(fact, said)
     return said
   }
