@@ -176,6 +176,32 @@ describe('./lea calc', () => {
     expect(out[1]).toEqual(out[0])
     expect(out[2]).toMatchObject({ error: { field: 'resources[0]' } })
   })
+  it('recipe: text or a page’s data into a recipe, with what could not be read', () => {
+    const { out } = calc('recipe', [
+      {
+        text: 'Dip\nServes 4\nIngredients\n200 g yoghurt\nsalt to taste\nMethod\nStir the yoghurt.\nThen dip and taste.',
+      },
+      {
+        jsonld: {
+          '@type': 'Recipe',
+          name: 'Dip',
+          recipeYield: 4,
+          recipeIngredient: ['200 g yoghurt'],
+          recipeInstructions: 'Stir the yoghurt.',
+        },
+      },
+      { text: '' },
+      { text: 'x', jsonld: {} },
+      { jsonld: '<html></html>' },
+    ])
+    expect(out[0]).toMatchObject({ title: 'Dip', serves: 4, schema: 1 })
+    const { unread } = out[0] as unknown as { unread: object[] }
+    expect(unread).toContainEqual(expect.objectContaining({ part: 'ingredient', text: 'salt to taste' }))
+    expect(out[1]).toMatchObject({ steps: [{ tasks: [{ technique: 'stir' }] }] })
+    expect(out[2]).toMatchObject({ error: { field: 'text' } })
+    expect(JSON.stringify(out[3])).toContain('one of them')
+    expect(out[4]).toMatchObject({ error: { field: 'jsonld' } })
+  })
   it('fact: what follows from it, what to say, and the field at fault', () => {
     const scoops = { kind: 'scoop', food: 'flour', unit: 'cup', target: '2 1/3', measure: '1/3', k: 3 }
     const { out } = calc('fact', [

@@ -30,6 +30,7 @@ import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
 import { count, number, type Calculation } from './fields'
 import { schedule, turns } from './jobs'
+import { recipe } from './recipe'
 import { fact } from './talk'
 
 const scaleSchema = yup
@@ -243,4 +244,5 @@ export const CALCULATIONS: Record<string, Calculation> = {
   turns,
   schedule,
   fact,
+  recipe,
 }

@@ -1,0 +1,46 @@
+/** A recipe of Lea as schema.org Recipe, with what Lea knows. Vocabulary: schema.org/Recipe, from memory. */
+import { amountText } from '../../amount/show'
+import { ratio } from '../../amount/ratio'
+import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
+import type { Recipe, RecipeLine } from '../recipe'
+
+/** ISO 8601: 5400 seconds are `PT1H30M`. @param seconds whole, 0 or more */
+export function isoDuration(seconds: number): string {
+  const minutes = Math.round(seconds / 60)
+  const [h, m] = [Math.floor(minutes / 60), minutes % 60]
+  return h === 0 && m === 0 ? 'PT0M' : `PT${h > 0 ? `${h}H` : ''}${m > 0 ? `${m}M` : ''}`
+}
+
+function lineText(line: RecipeLine, foods: FoodBook): string {
+  const food = foods.all.find((f) => f.id === line.food)
+  const name = food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' ')
+  const amount = amountText(ratio(line.amount), line.unit)
+  return `${amount} ${name}${line.prep ? `, ${line.prep}` : ''}`
+}
+
+/** @returns plain JSON-LD; waits count as cooking, the rest as preparation */
+export function toJsonLd(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): Record<string, unknown> {
+  const tasks = recipe.steps.flatMap((s) => s.tasks)
+  const seconds = (wait: boolean): number =>
+    tasks.filter((t) => (t.mode === 'WAIT') === wait).reduce((sum, t) => sum + t.seconds, 0)
+  return {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: recipe.title,
+    ...(recipe.about && { description: recipe.about }),
+    recipeYield: [
+      `${recipe.serves} servings`,
+      ...(recipe.pieces ? [`${recipe.pieces.n} ${recipe.pieces.what}`] : []),
+    ],
+    prepTime: isoDuration(seconds(false)),
+    cookTime: isoDuration(seconds(true)),
+    totalTime: isoDuration(seconds(false) + seconds(true)),
+    ...(recipe.themes.length > 0 && { keywords: recipe.themes.join(', ') }),
+    recipeIngredient: recipe.lines.map((l) => lineText(l, foods)),
+    recipeInstructions: recipe.steps.map((s) => ({
+      '@type': 'HowToStep',
+      name: s.title,
+      text: s.says ?? s.title,
+    })),
+  }
+}

@@ -1,0 +1,25 @@
+/** The calculation of a recipe: plain text or schema.org JSON-LD into Lea's, with what could not be read. Contract: calc.md `recipe`. */
+import { AmountError, readJsonLd, readRecipe, SYSTEMS, type System } from '@lea/core'
+import * as yup from 'yup'
+import type { Calculation } from './fields'
+
+const schema = yup
+  .object({
+    text: yup.string().typeError('text must be text'),
+    jsonld: yup.mixed(),
+    system: yup.string().oneOf(SYSTEMS, `system must be one of: ${SYSTEMS.join(', ')}`),
+  })
+  .test('one', 'give text or jsonld, one of them', (v) => (v.text === undefined) !== (v.jsonld === undefined))
+
+export const recipe: Calculation = (value) => {
+  const { text, jsonld, system } = schema.validateSync(value)
+  const name = text === undefined ? 'jsonld' : 'text'
+  try {
+    const read =
+      text === undefined ? readJsonLd(jsonld, system as System) : readRecipe(text, system as System)
+    return { ...read.recipe, unread: read.unread, notes: read.notes }
+  } catch (fault) {
+    if (fault instanceof AmountError) throw new yup.ValidationError(`${name}: ${fault.message}`, null, name)
+    throw fault
+  }
+}
