@@ -197,6 +197,32 @@ describe('texts of many kinds', () => {
   })
 })
 
+describe('what is in no line is asked, for it would be looked for in nobody’s allergies', () => {
+  const base =
+    'Buns\nServes 4\nIngredients\n200 g plain flour\n1 tbsp sunflower oil\nMethod\nMix the flour and oil.\n'
+  const asked = (more: string): string[] => {
+    const r = readRecipe(base + more)
+    return r.unread.filter((u) => u.part === 'ingredient').map((u) => u.why)
+  }
+  it('an egg, milk or seeds that only a step names', () => {
+    expect(asked('Brush the tops with beaten egg.').join()).toMatch(/egg/i)
+    expect(asked('Grease the tin with butter.').join()).toMatch(/milk/i)
+    expect(asked('Scatter with sesame seeds.').join()).toMatch(/sesame/i)
+    expect(asked('Stir in the peanut butter.').join()).toMatch(/peanut/i)
+  })
+  it('nothing where the lines have it', () => {
+    expect(asked('Sprinkle with flour and knead.')).toEqual([])
+  })
+  it('an alternative beside a line, and a food in its preparation', () => {
+    const r = readRecipe(
+      'Mix\nServes 2\nIngredients\n50 g sunflower oil or butter\n200 g couscous, tossed with almonds\nMethod\nStir it.',
+    )
+    const text = r.unread.map((u) => `${u.text} ${u.why}`).join(' | ')
+    expect(text).toMatch(/butter/)
+    expect(text).toMatch(/almond/)
+  })
+})
+
 describe('what is no recipe', () => {
   it('is refused in words: empty, too long', () => {
     expect(() => readRecipe(' \n ')).toThrow(AmountError)

@@ -8,6 +8,7 @@ import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import JobsByAge from './JobsByAge.vue'
+import ReadRecipe from './ReadRecipe.vue'
 import RecipeLines from './RecipeLines.vue'
 import RecipeSteps from './RecipeSteps.vue'
 import RecipeYield from './RecipeYield.vue'
@@ -21,6 +22,8 @@ const isNew = computed(() => id.value === 'new')
 const draft = ref<Recipe | null>(null)
 const fault = ref('')
 const saved = ref('')
+/** Ingredient lines of a pasted recipe that were not read and are not settled. */
+const open = ref<string[]>([])
 
 const blank = (): Recipe => ({
   schema: 1,
@@ -49,6 +52,10 @@ async function save(): Promise<void> {
   if (!draft.value) return
   fault.value = ''
   saved.value = ''
+  if (open.value.length > 0) {
+    fault.value = `Not in the recipe yet: ${open.value.join('; ')}. Add each below, or tick it where it is listed.`
+    return
+  }
   try {
     const recipe = (await recipeSchema.validate(toPlain(draft.value), { stripUnknown: true })) as Recipe
     const row = await house.saveRecipe(recipe, isNew.value ? undefined : id.value)
@@ -71,6 +78,11 @@ const equipment = computed({
   get: () => draft.value?.equipment.join(', ') ?? '',
   set: (v) => draft.value && (draft.value.equipment = list(v)),
 })
+const system = computed(() => (house.setting?.rules.country === 'us' ? 'us' : 'uk'))
+/** What was read stands in the form; the id stays the new recipe's own. */
+function take(read: Recipe): void {
+  if (draft.value) draft.value = { ...toPlain(read), id: draft.value.id }
+}
 const roles = [...ROLES]
 const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
 </script>
@@ -89,6 +101,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
       </div>
       <Notice v-if="fault" tone="fault" class="mb-3">{{ fault }} Nothing you wrote is lost.</Notice>
       <p v-if="saved" role="status" class="mb-3">{{ saved }}</p>
+      <ReadRecipe v-if="isNew && door.isLeader()" :system="system" @read="take" @open="open = $event" />
       <fieldset :disabled="!door.isLeader()">
         <div class="patch mb-5 grid gap-3 p-4 sm:grid-cols-6">
           <label class="font-semibold sm:col-span-4"
@@ -119,7 +132,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
           v-model="draft.lines"
           :roles="roles"
           :foods="house.foods"
-          :system="house.setting?.rules.country === 'us' ? 'us' : 'uk'"
+          :system="system"
           class="mb-5"
         />
         <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />

@@ -4,7 +4,9 @@
  */
 import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
+import { allergenName } from '../../food/allergens'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
+import { readLabel } from '../../food/label/read'
 import { lineFromText } from '../line-from-text'
 import type { Recipe, RecipeLine, RecipeStep, RecipeTask } from '../recipe'
 import { sectionsOf, type Sections } from './sections'
@@ -63,6 +65,7 @@ export function recipeOf(parts: Sections, system: System, foods: FoodBook = SHIP
   for (const line of giveUses(steps, texts, lines, foods))
     unread.push({ part: 'step', text: line.id, why: 'no step says where this line goes in' })
   for (const step of steps) measured(step, lines)
+  unread.push(...unlisted([...lines.map((l) => l.prep ?? ''), ...parts.steps, ...parts.other], lines, foods))
   for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
   const hot = steps.flatMap((s) => s.tasks.flatMap((t) => t.place ?? []))
   const equipment = ['oven', 'hob', 'fridge', 'freezer'].filter((e) => hot.some((p) => p === e))
@@ -101,6 +104,9 @@ function readLines(
       const taken = new Set(lines.map((l) => l.id))
       lines.push({ id: unique(slug(line.food.replace(/^own:/, '')) || 'line', taken), ...line })
       notes.push(...says.map((s) => `${text}: ${s}`))
+      // An alternative that is not taken over would be looked for in nobody's allergies.
+      const lost = says.find((s) => s.startsWith('not taken over'))
+      if (lost) unread.push({ part: 'ingredient', text, why: lost })
     } catch (fault) {
       if (!(fault instanceof AmountError)) throw fault
       unread.push({ part: 'ingredient', text, why: fault.message })
@@ -108,6 +114,24 @@ function readLines(
   }
   if (lines.length === 0) unread.push({ part: 'ingredient', text: '', why: 'no ingredient line was found' })
   return lines
+}
+
+/**
+ * Words of a step, a preparation or a note that name an allergen of no line: "brush with egg" where no egg is listed. What is in no line
+ * is looked for in nobody's allergies, so it is asked. The label reader finds the words.
+ */
+function unlisted(texts: readonly string[], lines: readonly RecipeLine[], foods: FoodBook): Unread[] {
+  const listed = new Set(lines.flatMap((l) => foods.all.find((f) => f.id === l.food)?.contains ?? []))
+  return texts.flatMap((text): Unread[] => {
+    if (text === '') return []
+    // Prose is not a label: only words as they stand, none that the reader mends ("your" is no yoghurt).
+    const exact = readLabel(text).words.filter((w) => w.why === 'listed')
+    const named = [...new Set(exact.map((w) => w.id))].filter((id) => !listed.has(id))
+    const words = named.map(allergenName).join(', ')
+    return named.length === 0
+      ? []
+      : [{ part: 'ingredient', text, why: `names ${words}, and no line of the recipe has it` }]
+  })
 }
 
 const SERVES =

@@ -101,7 +101,7 @@ export function readStep(text: string): StepRead {
       // A sentence of time or heat alone belongs to the task before it.
       if (tasks.length > 0 && (secondsIn(sentence) !== null || celsiusIn(sentence) !== null))
         refine(tasks, sentence)
-      else unread.push({ text: sentence, why: 'no action was read in it' })
+      else if (!AGAIN.test(sentence)) unread.push({ text: sentence, why: 'no action was read in it' })
     }
     if (AGAIN.test(sentence)) unread.push({ text: sentence, why: 'it is done again: how often?' })
   }
