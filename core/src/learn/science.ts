@@ -10,11 +10,8 @@ export interface Science {
   tryIt: string | null
 }
 
-/** Bands of the lines: from these months on. */
-export const SCIENCE_FROM = [0, 60, 96] as const
+/** Whom each line is for. */
 export const SCIENCE_BANDS = ['3 to 4 years', '5 to 7 years', '8 to 12 years'] as const
-export const lineFor = (science: Science, months: number): string =>
-  science.lines[SCIENCE_FROM.filter((from) => months >= from).length - 1] ?? ''
 
 /**
  * What a step shows: a topic needs one of its foods and one of its techniques, where it names them.

@@ -22,7 +22,6 @@ export interface Target {
 export const TARGETS = data.targets as readonly Target[]
 const BY_ID = new Map(TARGETS.map((t) => [t.id, t]))
 export const targetOf = (id: string): Target | undefined => BY_ID.get(id)
-export const isLanguage = (target: Target): boolean => target.strand === 'language'
 
 /** So many months before its window a target is met without anything being expected. Source: learning.md B1, age rule. */
 export const BEFORE = 12

@@ -20,6 +20,8 @@ export interface SayNow {
   food?: string
   /** To count together up to here: the scoop at hand, or all there is to count; 0 where nothing is counted. */
   countTo: number
+  /** While nobody has a turn: the others who are asked something in this step. */
+  others: Ask[]
 }
 
 /**
@@ -28,7 +30,7 @@ export interface SayNow {
  * begins with another one, so that neighbours are not asked the same. A step without turns says what the plan has for it.
  */
 export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof nextTurn>): SayNow {
-  if (!talk) return { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0 }
+  if (!talk) return { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] }
   const child = now ? now.turn.who : (talk.asks?.find((a) => a.child !== null)?.child ?? talk.child)
   const months = plan.children.find((c) => c.id === child)?.months
   const own = talk.asks?.filter((a) => a.why === 'own' && (a.child === null || a.child === child)) ?? []
@@ -36,7 +38,7 @@ export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof
   if (!talk.fact || months === undefined) {
     const prompts = withOwn(talk.prompts, own)
     const at = places(prompts, talk.start)[0] ?? 0
-    return { key, child, prompts, at, asked: own.length > 0, countTo: 0 }
+    return { key, child, prompts, at, asked: own.length > 0, countTo: 0, others: [] }
   }
   const fact = factNow(plan, talk, now)
   const ask = talk.asks?.find((a) => a.child === child && a.why !== 'own')
@@ -59,6 +61,7 @@ export function sayNow(plan: Plan, talk: StepTalk | null, now: ReturnType<typeof
     asked: ask !== undefined || own.length > 0,
     ...(food !== undefined && { food }),
     countTo: countTo(now),
+    others: now ? [] : (talk.asks ?? []).filter((a) => a.child !== null && a.child !== child),
   }
 }
 

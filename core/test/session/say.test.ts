@@ -85,6 +85,9 @@ describe('what to say now', () => {
       expect(said.child).toBe(talk.child)
       const ask = talk.asks?.find((a) => a.child === said.child)
       const begin = said.prompts[said.at]
+      // While nobody has a turn, everybody who is asked here is shown.
+      const shown = [said.child, ...said.others.map((a) => a.child)]
+      for (const a of talk.asks ?? []) expect(shown).toContain(a.child)
       expect(said.asked).toBe(ask !== undefined)
       if (ask) expect([begin?.target, ...(begin?.also ?? [])]).toContain(ask.target)
       else expect(SUPPORT_LEVELS.indexOf(begin?.level ?? 'open')).toBeLessThanOrEqual(2)

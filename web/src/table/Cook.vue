@@ -98,7 +98,7 @@ const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) 
 const saying = computed(() =>
   plan.value
     ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
-    : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0 },
+    : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] },
 )
 const wait = computed(() => tasks.value.find((t) => t.task.mode === 'WAIT')?.task ?? null)
 const pace = computed(() => {

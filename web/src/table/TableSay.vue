@@ -90,6 +90,12 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
       <SayNote v-if="now.child && prompt.target" :child="now.child" :prompt="prompt" :food="now.food" />
     </template>
     <p v-else class="text-lg">Name what you see and do.</p>
+    <ul v-if="now.others.length > 0" class="mt-2" aria-label="And ask">
+      <li v-for="a in now.others" :key="`${a.child} ${a.says}`" class="border-t border-line py-1">
+        <strong>{{ a.child ? session.nameOf(a.child) : '' }}:</strong> “<Amount :text="a.says" />”
+        <span class="text-sm text-soft"><Amount :text="a.answer" /></span>
+      </li>
+    </ul>
     <ul class="mt-2">
       <li v-for="w in talk?.words ?? []" :key="w.id" class="flex flex-wrap items-center gap-x-2 py-0.5">
         <WordPicture :word="w.id" :label="w.word" class="size-7 shrink-0" />

@@ -123,18 +123,3 @@ function deal(step: Step, idea: number, tally: Tally): Dealt {
   while (asks.length < step.most && takeBest());
   return { idea: chosen ? idea : -1, asks }
 }
-
-/** The two numbers that are minimised, of a choice: for tests and for comparing two choices. */
-export function talkScore(problem: TalkProblem, choice: readonly StepChoice[]): Score {
-  const tally = new Tally(problem)
-  choice.forEach((c, i) => {
-    const step = tally.steps[i]
-    const idea = step?.ideas[c.idea]
-    tally.take(idea, 1)
-    c.asks.forEach((ask, n) => {
-      const opt = [...(idea?.options ?? []), ...(step?.tell ?? [])].find((x) => x.o === ask)
-      if (opt) tally.add(opt, n)
-    })
-  })
-  return tally.score()
-}
