@@ -2,38 +2,28 @@
  * compile(request) -> Plan: pure and deterministic. Inputs and decisions in, the whole plan out; the nine passes in their
  * order, then the independent checker.
  */
-import { ageText, monthsOn } from '../craft/ages'
-import { foodBook } from '../food/foods'
+import { ageText } from '../craft/ages'
 import type { Level } from '../food/concerns'
 import { swapOf } from '../food/swaps'
 import { adapt } from './adapt'
+import { begin, PlanError } from './begin'
 import { APART } from './bowls'
 import { breaches } from './check'
 import { clock } from './clock'
-import { packetsOf, type Decision } from './decision'
+import type { Decision } from './decision'
 import { digest } from './digest'
-import type { Adapted, Gathered, Out, Person, Start, Talked } from './draft'
+import type { Gathered, Out, Person, Talked } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
 import { measuringOf } from './measuring'
 import type { Plan } from './plan'
 import { portion } from './portion'
-import { MAX_CHILDREN, type PlanRequest } from './request'
+import type { PlanRequest } from './request'
 import { scoop } from './scoop'
 import { shape } from './shape'
-import { withSittings } from './sittings'
 import { split } from './split'
 import { localeOf, talk } from './talk/talk'
 import { turns } from './turns'
-
-/** A request that no plan can be made from, with the field at fault. */
-export class PlanError extends Error {
-  readonly field: string
-  constructor(field: string, says: string) {
-    super(says)
-    this.field = field
-  }
-}
 
 /**
  * Compiles a request into a plan.
@@ -84,33 +74,6 @@ export function beforeTalk(request: PlanRequest): Out<Gathered> {
   const dealt = keep(turns(scooped, request))
   const clocked = keep(clock(dealt, request))
   return { draft: keep(gather(clocked, request)), findings }
-}
-
-/** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
-export const checkTable = (request: PlanRequest): Adapted => adapt(begin(request), request).draft
-
-function begin(request: PlanRequest): Start {
-  const { children, session } = request
-  const recipe = withSittings(request.recipe, request.decisions)
-  if (children.length === 0)
-    throw new PlanError('children', 'nobody is in this session yet: choose who comes')
-  if (children.length > MAX_CHILDREN) {
-    throw new PlanError('children', `${children.length} children: a session holds ${MAX_CHILDREN}`)
-  }
-  if (recipe.steps.length === 0)
-    throw new PlanError('recipe.steps', 'this recipe has no steps yet: add at least one')
-  const people = children.map((c): Person => ({
-    ...c,
-    age: c.birth ? monthsOn(c.birth, session.date) : (c.months ?? 0),
-  }))
-  return {
-    recipe,
-    people,
-    youngest: Math.min(...people.map((p) => p.age)),
-    foods: foodBook(request.foods),
-    diets: request.rules.diets ?? [],
-    packets: packetsOf(request.decisions),
-  }
 }
 
 function finish(draft: Talked, found: readonly Finding[], request: PlanRequest): Plan {

@@ -110,7 +110,8 @@ export interface PlanRequest {
   rules: HouseRules
   decisions: Decision[]
   seed: number
-  effort: 'draft' | 'refined'
+  /** A sketch is for setting many recipes beside each other: rules of priority only. */
+  effort: 'sketch' | 'draft' | 'refined'
   /** So many of the adults, the first, take the jobs that hold one; all where it is not said. A refined plan tries each. */
   holding?: number
 }

@@ -10,13 +10,14 @@ import { isUnknown } from '../food/foods'
 import { advise } from '../recipe/advice'
 import { isHot } from '../recipe/recipe'
 import { hygieneOf, rawKind } from './hygiene'
+import { choiceNotes, variantNotes } from './free-choice'
 import type { Adapted, Pass, Shaped } from './draft'
 import { finding, nameToken, type Finding, type Fix } from './finding'
 import type { WatchNote } from './plan'
 import type { PlanRequest } from './request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
-  draft: { ...draft, watch: [...rawNotes(draft), ...heatNotes(draft)], hygiene: hygieneOf(draft, request) },
+  draft: { ...draft, watch: [...rawNotes(draft), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)], hygiene: hygieneOf(draft, request) },
   findings: [
     ...shapeFindings(draft),
     ...objectFindings(draft),

@@ -35,7 +35,8 @@ export interface Shorter {
   decisions?: Decision[]
 }
 
-interface Try {
+/** One change of the catalogue: applied to a request, it is tried for real. */
+export interface Try {
   says: string
   effort: number
   apply: (r: PlanRequest) => PlanRequest
@@ -57,7 +58,8 @@ export function planFigures(plan: Plan): PlanFigures {
   }
 }
 
-function tries(r: PlanRequest, now: Plan): Try[] {
+/** The catalogue for a session as it stands. */
+export function tries(r: PlanRequest, now: Pick<Plan, 'tasks'>): Try[] {
   return [...ofGroups(r), ...ofKit(r), ...ofAdults(r), ...byAdult(now), ...inTwo(r)]
 }
 
@@ -144,7 +146,7 @@ function ofAdults({ adults }: PlanRequest): Try[] {
 }
 
 /** An adult does one of the longest shared jobs, in every bowl. */
-function byAdult({ tasks }: Plan): Try[] {
+function byAdult({ tasks }: Pick<Plan, 'tasks'>): Try[] {
   const jobs = new Map<string, Task[]>()
   for (const t of tasks) if (t.mode === 'TURNS') jobs.set(jobKey(t), [...(jobs.get(jobKey(t)) ?? []), t])
   const seconds = (list: readonly Task[]): number => list.reduce((n, t) => n + t.n * t.seconds, 0)

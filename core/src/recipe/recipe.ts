@@ -1,6 +1,6 @@
 /**
  * A recipe: lines with amounts and roles, and steps with what goes in and what hands do.
- * Own recipes of a setting and Lea's shipped ones have the same shape (`schema: 1`).
+ * Own recipes of a setting and Lea's shipped ones have the same shape (`schema: 2`; an older one is brought up by upgrade.ts).
  */
 import type { Tin } from '../amount/packs'
 import type { Ratio } from '../amount/ratio'
@@ -118,6 +118,8 @@ export interface RecipeStep {
   says?: string
   /** The step is done at a later sitting (after a night in the fridge). */
   nextSitting?: boolean
+  /** Children of some ages do it in another way: from and below, completed months. */
+  variants?: StepVariant[] | undefined
   /**
    * What the step before made (or the step `since`) must not stand longer than so many seconds before this one begins: a dough
    * with soda in it, a hot soup.
@@ -139,8 +141,58 @@ export interface Ahead {
   heat?: boolean | undefined
 }
 
+/** "Under 3 years: tear instead of snip." */
+export interface StepVariant {
+  from?: number | undefined
+  below?: number | undefined
+  says: string
+}
+
+/** What a recipe belongs to: several of a kind are fine. */
+export const THEME_KINDS = [
+  'season',
+  'festival',
+  'story',
+  'letter',
+  'colour',
+  'place',
+  'food group',
+  'other',
+] as const
+export type ThemeKind = (typeof THEME_KINDS)[number]
+export interface Theme {
+  kind: ThemeKind
+  name: string
+}
+
+/** Where each child chooses for itself among lines: toppings, fillings. How many are offered at once goes by age. */
+export interface FreeChoice {
+  id: string
+  /** "toppings" */
+  what: string
+  lines: string[]
+  /** As many as a child may take of them; one where it is not said. */
+  take?: number | undefined
+}
+
+export const NOTE_ABOUT = ['culture', 'foods', 'story', 'tip'] as const
+/** Where a dish or a food comes from, whose it is, what to tell. */
+export interface RecipeNote {
+  about: (typeof NOTE_ABOUT)[number]
+  says: string
+}
+
+export const KEPT_IN = ['room', 'fridge', 'freezer'] as const
+/** What is left keeps so many days after the session: 0 is the same day. */
+export interface Keeps {
+  where: (typeof KEPT_IN)[number]
+  days: number
+}
+
+export const RECIPE_SCHEMA = 2
+
 export interface Recipe {
-  schema: 1
+  schema: typeof RECIPE_SCHEMA
   id: string
   title: string
   about: string
@@ -164,9 +216,13 @@ export interface Recipe {
   batter?: Ratio | undefined
   /** The ready-made thing, for comparison: minor units for so many portions. */
   ready?: { price: number; portions: number } | undefined
-  themes: string[]
+  themes: Theme[]
   equipment: string[]
+  /** In words; `keeps` says it in days. */
   storage: string
+  keeps?: Keeps[] | undefined
+  choices?: FreeChoice[] | undefined
+  notes?: RecipeNote[] | undefined
   lines: RecipeLine[]
   steps: RecipeStep[]
   /** Beside the oven's heating up, which Lea knows by itself. */

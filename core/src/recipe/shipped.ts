@@ -9,6 +9,14 @@ import cornbread from '../../data/recipes/cornbread-squares.json'
 import dip from '../../data/recipes/beetroot-bean-dip.json'
 import crackers from '../../data/recipes/seeded-crackers.json'
 import hotpot from '../../data/recipes/embers-hot-pot.json'
+import crumble from '../../data/recipes/apple-oat-crumble-pots.json'
+import chapati from '../../data/recipes/chapati-dal.json'
+import fritters from '../../data/recipes/pea-fritters.json'
+import broth from '../../data/recipes/chicken-sweetcorn-broth.json'
+import jelly from '../../data/recipes/milk-jelly-berries.json'
+import flatbreads from '../../data/recipes/risen-flatbreads.json'
+import shortbread from '../../data/recipes/shortbread-shapes.json'
+import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
 import type { Recipe } from './recipe'
 
 export const SHIPPED_RECIPES: readonly Recipe[] = [
@@ -22,4 +30,12 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   dip,
   crackers,
   hotpot,
+  crumble,
+  chapati,
+  fritters,
+  broth,
+  jelly,
+  flatbreads,
+  shortbread,
+  riceBalls,
 ] as Recipe[]

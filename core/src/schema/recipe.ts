@@ -5,7 +5,17 @@ import { PREPARATIONS } from '../food/choking'
 import { TALK_RULES } from '../learn/levels'
 import { TARGETS } from '../learn/targets'
 import { LANGUAGE_RULES } from '../learn/glossary'
-import { FOOD_SHAPES, MODES, PLACES, ROLES } from '../recipe/recipe'
+import {
+  FOOD_SHAPES,
+  KEPT_IN,
+  MODES,
+  NOTE_ABOUT,
+  PLACES,
+  RECIPE_SCHEMA,
+  ROLES,
+  THEME_KINDS,
+} from '../recipe/recipe'
+import { upgradeRecipe } from '../recipe/upgrade'
 import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
@@ -52,6 +62,15 @@ const taskSchema = yup
   })
   .noUnknown()
 
+const variantSchema = yup
+  .object({
+    from: whole('From months', 0, 216).notRequired(),
+    below: whole('Below months', 1, 216).notRequired(),
+    says: required('What is done at that age', 200),
+  })
+  .noUnknown()
+  .test('ages', 'A way by age needs an age: from, or below', (v) => v.from != null || v.below != null)
+
 export const stepSchema = yup
   .object({
     id: id('Step id'),
@@ -62,6 +81,7 @@ export const stepSchema = yup
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
     nextSitting: yup.boolean().optional(),
+    variants: listOf(variantSchema, 'Ways by age', 6).optional().default(undefined),
     soon: yup
       .object({
         seconds,
@@ -93,11 +113,26 @@ const aheadSchema = yup
   })
   .noUnknown()
 
+const themeSchema = yup.object({ kind: oneOf(THEME_KINDS, 'Kind of theme'), name: required('Theme', 40) }).noUnknown()
+const choiceSchema = yup
+  .object({
+    id: id('Choice id'),
+    what: required('What is chosen', 40),
+    lines: listOf(id('Line'), 'Lines to choose from', 12, 2),
+    take: whole('How many a child takes', 1, 6).notRequired(),
+  })
+  .noUnknown()
+const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
+const keepsSchema = yup.object({ where: oneOf(KEPT_IN, 'Where it keeps'), days: whole('Days it keeps', 0, 90) }).noUnknown()
+
 const unique = (ids: (string | undefined)[]): boolean => new Set(ids).size === ids.length
 
 export const recipeSchema = yup
   .object({
-    schema: yup.number<1>().oneOf([1], 'This recipe is of a version that Lea does not read').required(),
+    schema: yup
+      .number<typeof RECIPE_SCHEMA>()
+      .oneOf([RECIPE_SCHEMA], 'This recipe is of a version that Lea does not read')
+      .required('The version of the recipe is missing: schema'),
     id: id('Recipe id'),
     title: required('Title', 80),
     about: line('About', 300),
@@ -123,9 +158,12 @@ export const recipeSchema = yup
       .noUnknown()
       .default(undefined)
       .optional(),
-    themes: listOf(required('Theme', 40), 'Themes', 12),
+    themes: listOf(themeSchema, 'Themes', 12),
     equipment: listOf(required('Equipment', 60), 'Equipment', 30),
     storage: line('Storage', 200),
+    keeps: listOf(keepsSchema, 'Keeps', 3).optional().default(undefined),
+    choices: listOf(choiceSchema, 'Free choices', 4).optional().default(undefined),
+    notes: listOf(noteSchema, 'Notes', 12).optional().default(undefined),
     lines: listOf(recipeLineSchema, 'Lines', 40).test('ids', 'Two lines have the same id', (l) =>
       unique((l ?? []).map((x) => x.id)),
     ),
@@ -135,6 +173,7 @@ export const recipeSchema = yup
     ahead: listOf(aheadSchema, 'Ahead', 8).optional().default(undefined),
   })
   .noUnknown()
+  .transform((_, original: unknown) => upgradeRecipe(original))
   .test('uses', '', (recipe, context) => {
     const known = new Set(recipe.lines.map((l) => l.id))
     for (const step of recipe.steps) {
@@ -146,6 +185,12 @@ export const recipeSchema = yup
         })
       }
     }
+    const offered = recipe.choices?.flatMap((c) => c.lines).find((l) => !known.has(l))
+    if (offered !== undefined)
+      return context.createError({
+        path: 'choices',
+        message: `A free choice offers a line that is not there: ${offered}`,
+      })
     const steps = new Set(recipe.steps.map((s) => s.id))
     const lost = recipe.ahead?.find((a) => !steps.has(a.step))
     if (lost)

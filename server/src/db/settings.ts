@@ -1,6 +1,15 @@
 /** A setting with its house rules, kit, own foods and recipes. */
-import type { FoodFact, HouseRules, Kit, Recipe, StoredSetting } from '@lea/core'
+import {
+  upgradeRecipe,
+  type FoodFact,
+  type HouseRules,
+  type Kit,
+  type MadeBefore,
+  type Recipe,
+  type StoredSetting,
+} from '@lea/core'
 import { listCupboard } from './cupboard'
+import { listMade } from './history'
 import { listWords } from './words'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
@@ -63,18 +72,26 @@ export async function saveFood(db: Db, setting: string, food: FoodFact): Promise
 export interface RecipeRow {
   id: string
   recipe: Recipe
+  /** What happened with it so far; not there where it was never made. */
+  made?: MadeBefore
 }
+/** A row may have been saved by an earlier version. */
+const asRecipe = (body: unknown): Recipe => upgradeRecipe(body) as Recipe
 
 export async function listRecipes(db: Db): Promise<RecipeRow[]> {
   const { rows } = await db.query<RecipeRow>(
     'select id, body as recipe from recipes order by lower(title), id',
   )
-  return rows
+  const made = await listMade(db)
+  return rows.map(({ id, recipe }) => {
+    const before = made.get(id)
+    return { id, recipe: asRecipe(recipe), ...(before && { made: before }) }
+  })
 }
 
 export async function getRecipe(db: Db, id: string): Promise<Recipe | null> {
   const { rows } = await db.query<{ body: Recipe }>('select body from recipes where id = $1', [id])
-  return rows[0]?.body ?? null
+  return rows[0] ? asRecipe(rows[0].body) : null
 }
 
 export async function saveRecipe(db: Db, setting: string, id: string, recipe: Recipe): Promise<void> {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The picture of a step, for those who do not read yet. Pictures ship with the application (MIT, Fluent emoji). */
 import alarm from '~icons/fluent-emoji-flat/alarm-clock'
+import apple from '~icons/fluent-emoji-flat/red-apple'
 import bowl from '~icons/fluent-emoji-flat/bowl-with-spoon'
 import bread from '~icons/fluent-emoji-flat/bread'
 import brush from '~icons/fluent-emoji-flat/paintbrush'
@@ -27,6 +28,7 @@ import type { Component } from 'vue'
 
 const PICTURES: Record<string, Component> = {
   alarm,
+  apple,
   bowl,
   bread,
   brush,

@@ -7,6 +7,7 @@ import {
   type FoodFact,
   type HouseRules,
   type Kit,
+  type MadeBefore,
   type OwnWord,
   type Recipe,
   type StoredAdult,
@@ -20,6 +21,8 @@ import { api, inWords } from '../api'
 export interface RecipeRow {
   id: string
   recipe: Recipe
+  /** What happened with it so far. */
+  made?: MadeBefore
 }
 export interface AdultRow extends StoredAdult {
   signIn: string | null

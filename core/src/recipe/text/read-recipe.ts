@@ -8,7 +8,7 @@ import { allergenName } from '../../food/allergens'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import { readLabel } from '../../food/label/read'
 import { lineFromText } from '../line-from-text'
-import type { Recipe, RecipeLine, RecipeStep, RecipeTask } from '../recipe'
+import { RECIPE_SCHEMA, type Recipe, type RecipeLine, type RecipeStep, type RecipeTask } from '../recipe'
 import { sectionsOf, type Sections } from './sections'
 import { readStep, secondsIn } from './step'
 import { giveUses } from './uses'
@@ -71,7 +71,7 @@ export function recipeOf(parts: Sections, system: System, foods: FoodBook = SHIP
   const equipment = ['oven', 'hob', 'fridge', 'freezer'].filter((e) => hot.some((p) => p === e))
   return {
     recipe: {
-      schema: 1,
+      schema: RECIPE_SCHEMA,
       id: slug(title) || 'recipe',
       title: title || 'A recipe without a title',
       about: '',

@@ -35,7 +35,7 @@ export function toJsonLd(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): Record
     prepTime: isoDuration(seconds(false)),
     cookTime: isoDuration(seconds(true)),
     totalTime: isoDuration(seconds(false) + seconds(true)),
-    ...(recipe.themes.length > 0 && { keywords: recipe.themes.join(', ') }),
+    ...(recipe.themes.length > 0 && { keywords: recipe.themes.map((t) => t.name).join(', ') }),
     recipeIngredient: recipe.lines.map((l) => lineText(l, foods)),
     recipeInstructions: recipe.steps.map((s) => ({
       '@type': 'HowToStep',

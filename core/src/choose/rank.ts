@@ -1,0 +1,21 @@
+/** A whole shelf ranked for a group, recipe by recipe, so that first answers stand while the rest is still being looked at. */
+import type { Recipe } from '../recipe/recipe'
+import { lookAt } from './look'
+import { byKey } from './order'
+import type { Look, MadeBefore, Wish } from './wish'
+
+export interface ShelfRow {
+  id: string
+  recipe: Recipe
+  made?: MadeBefore | undefined
+}
+
+/** @returns looks one after another, in the order of the rows */
+export function* looksAt(rows: readonly ShelfRow[], wish: Wish): Generator<Look> {
+  for (const { id, recipe, made } of rows) yield lookAt(id, recipe, wish, made)
+}
+
+export const ranked = (looks: readonly Look[]): Look[] => [...looks].sort(byKey)
+
+/** @returns the shelf, what fits best first */
+export const rank = (rows: readonly ShelfRow[], wish: Wish): Look[] => ranked([...looksAt(rows, wish)])

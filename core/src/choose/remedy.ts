@@ -1,0 +1,140 @@
+/**
+ * What would let a group make a recipe after all: a small catalogue of changes, each tried for real through the same passes, the least
+ * effort first; where no single one clears what stands against it, pairs of those that help most. Minimal only over this catalogue.
+ */
+import { clockAfter } from '../learn/facts'
+import { PlanError } from '../plan/begin'
+import { decide, type Decision } from '../plan/decision'
+import type { Finding } from '../plan/finding'
+import type { PlanRequest } from '../plan/request'
+import { tries, type Try } from '../plan/shorter'
+import { sketch } from '../plan/sketch'
+import type { Recipe } from '../recipe/recipe'
+import { seen } from './look'
+import { byKey } from './order'
+import { NEVER_MADE, type AgainstKind, type Look, type MadeBefore, type Wish } from './wish'
+
+export interface Remedy {
+  /** "one more adult, who may lead knives and heat" */
+  says: string
+  effort: number
+  /** Nothing stands against it any more. */
+  clears: boolean
+  /** What still does. */
+  left: AgainstKind[]
+  /** The look with the change. */
+  after: Look
+  /** Can be taken at once with the session; the others are for people to arrange. */
+  decisions?: Decision[]
+  start?: string
+}
+
+interface Change extends Try {
+  start?: string
+}
+
+const EFFORT = { fix: 1, start: 3 }
+/** So many of the best single changes are tried in pairs. */
+const PAIRED = 5
+/** Earlier by at most so many minutes: more is another day (common practice). */
+const EARLIER_MOST = 60
+
+/**
+ * @param look of this recipe with this wish, with something against it
+ * @returns the cheapest change that clears all of it, else the one that leaves least; null where none helps
+ */
+export function remedyFor(look: Look, recipe: Recipe, wish: Wish, made: MadeBefore = NEVER_MADE): Remedy | null {
+  if (look.against.length === 0 || look.against.some((a) => a.kind === 'plan')) return null
+  const request: PlanRequest = { ...wish.base, recipe, decisions: look.decisions }
+  const outline = sketch(request)
+  const changes = [
+    ...fixesOf(outline.findings, request),
+    ...earlier(look, request),
+    ...tries(request, outline.draft),
+  ].sort((a, b) => a.effort - b.effort)
+  const attempt = (c: Change): Remedy | null => tried(c, look, request, wish, made)
+  const singles: { change: Change; remedy: Remedy }[] = []
+  for (const change of changes) {
+    const remedy = attempt(change)
+    if (remedy?.clears) return remedy
+    if (remedy) singles.push({ change, remedy })
+  }
+  const best = singles.sort((a, b) => byKey(a.remedy.after, b.remedy.after) || a.change.effort - b.change.effort)
+  const pairs = best.slice(0, PAIRED).flatMap((a, i) =>
+    best.slice(i + 1, PAIRED).flatMap((b) => {
+      const remedy = attempt(both(a.change, b.change))
+      return remedy ? [remedy] : []
+    }),
+  )
+  const cleared = pairs.filter((m) => m.clears).sort((a, b) => a.effort - b.effort)[0]
+  return cleared ?? best[0]?.remedy ?? null
+}
+
+function both(a: Change, b: Change): Change {
+  const start = b.start ?? a.start
+  return {
+    says: `${a.says}; and ${b.says[0]?.toLowerCase() ?? ''}${b.says.slice(1)}`,
+    effort: a.effort + b.effort,
+    apply: (r) => b.apply(a.apply(r)),
+    ...(start !== undefined && { start }),
+    ...(a.decisions && b.decisions && { decisions: [...a.decisions, ...b.decisions] }),
+  }
+}
+
+/** Changes that a finding offers for itself: a shape prepared, an own bowl, a line left out. */
+function fixesOf(findings: readonly Finding[], request: PlanRequest): Change[] {
+  return findings
+    .filter((f) => f.grade === 'stop')
+    .flatMap((f) =>
+      f.fixes.flatMap((fix): Change[] => {
+        if (fix.action.do !== 'decide') return []
+        const { decision } = fix.action
+        return [
+          {
+            says: fix.label,
+            effort: EFFORT.fix + (decision.kind === 'apart' ? 3 : 0),
+            decisions: [decision],
+            apply: (r) => ({ ...r, decisions: decide(r.decisions, decision) }),
+          },
+        ]
+      }),
+    )
+    .filter((c, i, all) => all.findIndex((d) => d.says === c.says) === i)
+    .filter((c) => !request.decisions.some((d) => c.decisions?.includes(d)))
+}
+
+function earlier({ figures }: Look, { session }: PlanRequest): Change[] {
+  if (figures.late === 0) return []
+  const by = 5 * Math.ceil(figures.late / 5)
+  if (by > EARLIER_MOST) return []
+  const start = clockAfter(session.start, 24 * 60 - by)
+  return [
+    {
+      says: `Begin at ${start}, ${by} minutes earlier`,
+      effort: EFFORT.start,
+      start,
+      apply: (r) => ({ ...r, session: { ...r.session, start } }),
+    },
+  ]
+}
+
+function tried(change: Change, before: Look, request: PlanRequest, wish: Wish, made: MadeBefore): Remedy | null {
+  try {
+    const changed = change.apply(request)
+    const after = seen(before.recipe, changed, wish, made, { says: before.swapsSay, stuck: [] })
+    if (byKey(after, before) >= 0 || after.against.length >= before.against.length) return null
+    return {
+      says: change.says,
+      effort: change.effort,
+      clears: after.against.length === 0,
+      left: [...new Set(after.against.map((a) => a.kind))],
+      after,
+      ...(change.decisions && { decisions: changed.decisions }),
+      ...(change.start !== undefined && { start: change.start }),
+    }
+  } catch (fault) {
+    // What cannot be planned is no remedy.
+    if (fault instanceof PlanError) return null
+    throw fault
+  }
+}

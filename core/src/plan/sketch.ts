@@ -1,0 +1,34 @@
+/**
+ * A plan in outline, to set many recipes beside each other: the passes from adapt to gather without talk, without jobs for those who
+ * wait, and with a clock that tries rules of priority only. What is then chosen is compiled whole, and asked by the checker.
+ */
+import { adapt } from './adapt'
+import { setClock } from './clock'
+import { begin } from './begin'
+import type { Adapted, Gathered, Out } from './draft'
+import type { Finding } from './finding'
+import { gather } from './gather'
+import { portion } from './portion'
+import type { PlanRequest } from './request'
+import { scoop } from './scoop'
+import { shape } from './shape'
+import { split } from './split'
+import { turns } from './turns'
+
+/** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
+export const checkTable = (request: PlanRequest): Adapted => adapt(begin(request), request).draft
+
+/** @throws PlanError where there is nobody to plan for, or nothing to do */
+export function sketch(request: PlanRequest): Out<Gathered> {
+  const quick: PlanRequest = { ...request, effort: 'sketch' }
+  const findings: Finding[] = []
+  const keep = <D>(out: Out<D>): D => {
+    findings.push(...out.findings)
+    return out.draft
+  }
+  const parted = keep(split(keep(portion(keep(shape(keep(adapt(begin(quick), quick)), quick)), quick)), quick))
+  const dealt = keep(turns(keep(scoop(parted, quick)), quick))
+  const set = setClock({ ...dealt, steps: dealt.recipe.steps }, quick)
+  const timed = { ...dealt, ...set, fill: [], background: [] }
+  return { draft: keep(gather(timed, quick)), findings }
+}
