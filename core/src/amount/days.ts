@@ -18,7 +18,13 @@ export function dayAfter(date: IsoDate, days: number): IsoDate {
   let [y = 0, m = 1, d = 1] = date.split('-').map(Number)
   d += days
   const length = (): number =>
-    m === 2 ? (y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0) ? 29 : 28) : [4, 6, 9, 11].includes(m) ? 30 : 31
+    m === 2
+      ? y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0)
+        ? 29
+        : 28
+      : [4, 6, 9, 11].includes(m)
+        ? 30
+        : 31
   while (d > length()) {
     d -= length()
     m = m === 12 ? 1 : m + 1

@@ -1,6 +1,14 @@
 /** The shelf narrowed down: by words, theme, heat, minutes, cost, what it holds, what is in the cupboard, what was made lately. */
 import type { FoodBook } from '../food/foods'
-import { heatsOf, holdsOf, placesOf, searchText, takesANight, techniquesOf, type Heat } from '../recipe/features'
+import {
+  heatsOf,
+  holdsOf,
+  placesOf,
+  searchText,
+  takesANight,
+  techniquesOf,
+  type Heat,
+} from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
 import { isOfTheme } from './look'
 import { LATELY_DAYS } from './order'

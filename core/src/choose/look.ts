@@ -68,7 +68,8 @@ const isDanger = (f: Finding): boolean =>
   !['equipment', 'heat', 'blade', 'ratio'].includes(f.rule) &&
   !(f.rule === 'concern' && f.touches.every((t) => t.meeting !== 'lists'))
 const isAdults = (f: Finding): boolean =>
-  (f.rule === 'ratio' && f.grade === 'stop') || ((f.rule === 'heat' || f.rule === 'blade') && f.grade === 'stop')
+  (f.rule === 'ratio' && f.grade === 'stop') ||
+  ((f.rule === 'heat' || f.rule === 'blade') && f.grade === 'stop')
 const isPacket = (f: Finding): boolean => f.grade === 'stop' && f.rule === 'concern' && !isDanger(f)
 
 /** Children without a job of their own beside washing and eating. */
@@ -118,11 +119,15 @@ function againstOf(out: Out<Gathered>, f: Figures, wish: Wish): Against[] {
     .map((x): Against => ({ kind: 'danger', says: x.says }))
   const idle = without(out)
   if (idle.length > 0)
-    against.push({ kind: 'part', says: `No job for ${idle.map(nameToken).join(', ')} beside washing and eating.` })
+    against.push({
+      kind: 'part',
+      says: `No job for ${idle.map(nameToken).join(', ')} beside washing and eating.`,
+    })
   for (const x of out.findings.filter(isAdults)) against.push({ kind: 'adults', says: x.says })
   if (f.late > 0)
     against.push({ kind: 'clock', says: `Ends at ${f.endsAt}, ${minutes(f.late)} after the families come.` })
-  for (const x of out.findings.filter((y) => y.rule === 'equipment')) against.push({ kind: 'kit', says: x.says })
+  for (const x of out.findings.filter((y) => y.rule === 'equipment'))
+    against.push({ kind: 'kit', says: x.says })
   if (wish.budget !== undefined && f.cost > wish.budget)
     against.push({
       kind: 'budget',
@@ -142,10 +147,13 @@ function reasonsOf(f: Figures, people: number, swaps: readonly string[], request
   if (f.spare !== null && f.spare >= 0) list.push(`ends at ${f.endsAt}, ${minutes(f.spare)} in hand`)
   else if (f.spare === null) list.push(`takes ${minutes(f.minutes)}`)
   if (f.sittings > 1) list.push(`${f.sittings} sittings`)
-  if (f.cost > 0)
-    list.push(`${f.unpriced > 0 ? 'at least' : 'about'} ${money(f.cost, request)} a child`)
+  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least' : 'about'} ${money(f.cost, request)} a child`)
   if (f.mostTurns > 0)
-    list.push(f.leastTurns === f.mostTurns ? `${f.leastTurns} turns each` : `${f.leastTurns} to ${f.mostTurns} turns each`)
+    list.push(
+      f.leastTurns === f.mostTurns
+        ? `${f.leastTurns} turns each`
+        : `${f.leastTurns} to ${f.mostTurns} turns each`,
+    )
   for (const id of f.targets) list.push(`meets “${targetOf(id)?.says ?? id}”`)
   if (f.ofTheme) list.push('of the theme')
   if (f.since === null) list.push('not made here yet')
@@ -188,5 +196,13 @@ function noPlan(id: string, says: string, wish: Wish, made: MadeBefore): Look {
   const since = made.last === null ? null : daysBetween(made.last, wish.base.session.date)
   const figures = { ...NOTHING, since }
   const against: Against[] = [{ kind: 'plan', says: `No plan: ${says}.` }]
-  return { recipe: id, figures, against, reasons: [], decisions: [], swapsSay: [], key: keyOf(figures, against, wish) }
+  return {
+    recipe: id,
+    figures,
+    against,
+    reasons: [],
+    decisions: [],
+    swapsSay: [],
+    key: keyOf(figures, against, wish),
+  }
 }

@@ -43,7 +43,12 @@ const EARLIER_MOST = 60
  * @param look of this recipe with this wish, with something against it
  * @returns the cheapest change that clears all of it, else the one that leaves least; null where none helps
  */
-export function remedyFor(look: Look, recipe: Recipe, wish: Wish, made: MadeBefore = NEVER_MADE): Remedy | null {
+export function remedyFor(
+  look: Look,
+  recipe: Recipe,
+  wish: Wish,
+  made: MadeBefore = NEVER_MADE,
+): Remedy | null {
   if (look.against.length === 0 || look.against.some((a) => a.kind === 'plan')) return null
   const request: PlanRequest = { ...wish.base, recipe, decisions: look.decisions }
   const outline = sketch(request)
@@ -59,7 +64,9 @@ export function remedyFor(look: Look, recipe: Recipe, wish: Wish, made: MadeBefo
     if (remedy?.clears) return remedy
     if (remedy) singles.push({ change, remedy })
   }
-  const best = singles.sort((a, b) => byKey(a.remedy.after, b.remedy.after) || a.change.effort - b.change.effort)
+  const best = singles.sort(
+    (a, b) => byKey(a.remedy.after, b.remedy.after) || a.change.effort - b.change.effort,
+  )
   const pairs = best.slice(0, PAIRED).flatMap((a, i) =>
     best.slice(i + 1, PAIRED).flatMap((b) => {
       const remedy = attempt(both(a.change, b.change))
@@ -118,7 +125,13 @@ function earlier({ figures }: Look, { session }: PlanRequest): Change[] {
   ]
 }
 
-function tried(change: Change, before: Look, request: PlanRequest, wish: Wish, made: MadeBefore): Remedy | null {
+function tried(
+  change: Change,
+  before: Look,
+  request: PlanRequest,
+  wish: Wish,
+  made: MadeBefore,
+): Remedy | null {
   try {
     const changed = change.apply(request)
     const after = seen(before.recipe, changed, wish, made, { says: before.swapsSay, stuck: [] })

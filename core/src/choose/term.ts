@@ -16,7 +16,9 @@ const KICKS = 12
 /** @returns the term; days without any recipe to choose from stay empty */
 export function layTerm(problem: TermProblem, nameOf: (technique: string) => string = (t) => t): TermPlan {
   const term = new Term(problem)
-  const ids = [...problem.recipes].sort((a, b) => a.place - b.place || (a.id < b.id ? -1 : 1)).map((r) => r.id)
+  const ids = [...problem.recipes]
+    .sort((a, b) => a.place - b.place || (a.id < b.id ? -1 : 1))
+    .map((r) => r.id)
   let best: string[] = []
   let least = Infinity
   for (let start = 0; start < STARTS; start++) {

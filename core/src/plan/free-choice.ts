@@ -23,10 +23,19 @@ export function choiceNotes({ recipe, lines, people }: Adapted): WatchNote[] {
     const says = [
       `Free choice, ${choice.what}: ${listed(names)}. Offer ${all === names.length ? 'all' : all} at once; each takes ${take === 1 ? 'one' : `up to ${take}`}, or none.`,
       ...(fewer.length > 0
-        ? [`Hold up only ${Math.min(...fewer.map((p) => choicesAt(p.age).usual))} for ${listed(fewer.map((p) => nameToken(p.id)))}.`]
+        ? [
+            `Hold up only ${Math.min(...fewer.map((p) => choicesAt(p.age).usual))} for ${listed(fewer.map((p) => nameToken(p.id)))}.`,
+          ]
         : []),
     ]
-    return [{ step: step.id, grade: 'know', says: says.join(' '), source: 'common practice (choices by age), from memory' }]
+    return [
+      {
+        step: step.id,
+        grade: 'know',
+        says: says.join(' '),
+        source: 'common practice (choices by age), from memory',
+      },
+    ]
   })
 }
 

@@ -17,7 +17,11 @@ import type { WatchNote } from './plan'
 import type { PlanRequest } from './request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
-  draft: { ...draft, watch: [...rawNotes(draft), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)], hygiene: hygieneOf(draft, request) },
+  draft: {
+    ...draft,
+    watch: [...rawNotes(draft), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)],
+    hygiene: hygieneOf(draft, request),
+  },
   findings: [
     ...shapeFindings(draft),
     ...objectFindings(draft),

@@ -26,7 +26,9 @@ export function sketch(request: PlanRequest): Out<Gathered> {
     findings.push(...out.findings)
     return out.draft
   }
-  const parted = keep(split(keep(portion(keep(shape(keep(adapt(begin(quick), quick)), quick)), quick)), quick))
+  const parted = keep(
+    split(keep(portion(keep(shape(keep(adapt(begin(quick), quick)), quick)), quick)), quick),
+  )
   const dealt = keep(turns(keep(scoop(parted, quick)), quick))
   const set = setClock({ ...dealt, steps: dealt.recipe.steps }, quick)
   const timed = { ...dealt, ...set, fill: [], background: [] }

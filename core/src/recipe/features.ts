@@ -37,8 +37,7 @@ const AGES = [18, 24, 30, 36, 42, 48, 54, 60, 72, 84, 96, 120]
  */
 export function fromMonths(recipe: Recipe): number {
   const techniques = techniquesOf(recipe).flatMap((id) => techniqueOf(id) ?? [])
-  const can = (months: number): number =>
-    techniques.filter((t) => formFor(t, months).kind === 'do').length
+  const can = (months: number): number => techniques.filter((t) => formFor(t, months).kind === 'do').length
   return AGES.find((a) => 2 * can(a) >= techniques.length) ?? (AGES.at(-1) as number)
 }
 

@@ -39,3 +39,6 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   shortbread,
   riceBalls,
 ] as Recipe[]
+
+/** Lea's own recipe of an id, which a setting's may stand over. */
+export const shippedOf = (id: string): Recipe | undefined => SHIPPED_RECIPES.find((r) => r.id === id)

@@ -11,10 +11,19 @@ const KIND_WORDS: [ThemeKind, RegExp][] = [
   ['season', /^(spring|summer|autumn|fall|winter)$/i],
   ['letter', /^letters?( [a-z])?$/i],
   ['colour', /^(colou?rs?|red|orange|yellow|green|blue|purple|pink|white|brown|black)$/i],
-  ['festival', /^(new year|nowruz|eid|diwali|hanukkah|easter|christmas|harvest|midsummer|holi|lunar new year)$/i],
+  [
+    'festival',
+    /^(new year|nowruz|eid|diwali|hanukkah|easter|christmas|harvest|midsummer|holi|lunar new year)$/i,
+  ],
   ['story', /^(story|stories|tale)\b/i],
-  ['food group', /^(bread|baking|vegetables?|fruits?|herbs|seeds|soups?|dips|grains|pulses|dairy|eggs|fish|meat)$/i],
-  ['place', /^(india|wales|cymru|ireland|poland|portugal|ukraine|spain|france|north africa|west africa|the americas)$/i],
+  [
+    'food group',
+    /^(bread|baking|vegetables?|fruits?|herbs|seeds|soups?|dips|grains|pulses|dairy|eggs|fish|meat)$/i,
+  ],
+  [
+    'place',
+    /^(india|wales|cymru|ireland|poland|portugal|ukraine|spain|france|north africa|west africa|the americas)$/i,
+  ],
 ]
 
 /** The kind of a theme by its word; `other` where it says none. */

@@ -113,7 +113,9 @@ const aheadSchema = yup
   })
   .noUnknown()
 
-const themeSchema = yup.object({ kind: oneOf(THEME_KINDS, 'Kind of theme'), name: required('Theme', 40) }).noUnknown()
+const themeSchema = yup
+  .object({ kind: oneOf(THEME_KINDS, 'Kind of theme'), name: required('Theme', 40) })
+  .noUnknown()
 const choiceSchema = yup
   .object({
     id: id('Choice id'),
@@ -123,7 +125,9 @@ const choiceSchema = yup
   })
   .noUnknown()
 const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
-const keepsSchema = yup.object({ where: oneOf(KEPT_IN, 'Where it keeps'), days: whole('Days it keeps', 0, 90) }).noUnknown()
+const keepsSchema = yup
+  .object({ where: oneOf(KEPT_IN, 'Where it keeps'), days: whole('Days it keeps', 0, 90) })
+  .noUnknown()
 
 const unique = (ids: (string | undefined)[]): boolean => new Set(ids).size === ids.length
 
@@ -175,6 +179,8 @@ export const recipeSchema = yup
   .noUnknown()
   .transform((_, original: unknown) => upgradeRecipe(original))
   .test('uses', '', (recipe, context) => {
+    // What is not there is named by its own field.
+    if (!Array.isArray(recipe.lines) || !Array.isArray(recipe.steps)) return true
     const known = new Set(recipe.lines.map((l) => l.id))
     for (const step of recipe.steps) {
       const missing = step.uses.find((u) => !known.has(u.line))

@@ -18,7 +18,7 @@ export const required = (label: string, max: number): yup.StringSchema<string> =
   line(label, max).required(`${label} is missing: write at least one character`)
 
 export const id = (label: string): yup.StringSchema<string> =>
-  required(label, 120).matches(/^[\p{L}\p{N}:._>/#-]+$/u, `${label} is not an id`)
+  required(label, 120).matches(/^[\p{L}\p{N}:._>/#-]+$/u, { name: 'id', message: `${label} is not an id` })
 
 export const uuid = (label: string): yup.StringSchema<string> =>
   yup

@@ -27,7 +27,8 @@ describe('the ranked shelf', () => {
   it('has every recipe once, with what speaks for it or against it in words', () => {
     const shelf = rank(rows, wishFor(four()))
     expect(shelf.map((l) => l.recipe).sort()).toEqual(rows.map((r) => r.id).sort())
-    for (const look of shelf) expect(look.reasons.length + look.against.length, look.recipe).toBeGreaterThan(0)
+    for (const look of shelf)
+      expect(look.reasons.length + look.against.length, look.recipe).toBeGreaterThan(0)
   })
   it('nobody in danger comes before everything else', () => {
     const shelf = rank(rows, wishFor([...four(), child('zuri', 41, { concerns: [milk] })]))
@@ -35,7 +36,11 @@ describe('the ranked shelf', () => {
     expect(dangers).toEqual([...dangers].sort((a, b) => a - b))
   })
   it('the swaps that suit everyone are counted in, and named', () => {
-    const look = lookAt('bread', recipeOf('herb-soda-bread'), wishFor([...four(), child('z', 41, { concerns: [milk] })]))
+    const look = lookAt(
+      'bread',
+      recipeOf('herb-soda-bread'),
+      wishFor([...four(), child('z', 41, { concerns: [milk] })]),
+    )
     expect(look.figures).toMatchObject({ danger: 0, swaps: 1 })
     expect(look.reasons[0]).toMatch(/oat drink .*for buttermilk/)
   })
@@ -53,17 +58,24 @@ describe('the ranked shelf', () => {
         const listed = openStops(plan).filter(
           (f) => f.rule === 'shape' || f.touches.some((t) => t.meeting === 'lists'),
         )
-        if (listed.length > 0) expect(look.against.map((a) => a.kind), `${id} ${listed[0]?.says}`).toContain('danger')
+        if (listed.length > 0)
+          expect(
+            look.against.map((a) => a.kind),
+            `${id} ${listed[0]?.says}`,
+          ).toContain('danger')
         else expect(look.figures.danger, id).toBeLessThanOrEqual(openStops(plan).length)
       }
   })
   it('kit that is missing, a late end, too few adults and a budget stand against a recipe', () => {
-    const kinds = (id: string, wish: Wish): string[] => lookAt(id, recipeOf(id), wish).against.map((a) => a.kind)
+    const kinds = (id: string, wish: Wish): string[] =>
+      lookAt(id, recipeOf(id), wish).against.map((a) => a.kind)
     const bare = { ...request(four()).kit, equipment: ['fridge'] }
     expect(kinds('herb-soda-bread', wishFor(four(), { kit: bare }))).toContain('kit')
     const short = { id: 's', date: '2026-11-26', start: '10:15', until: '10:30' }
     expect(kinds('herb-soda-bread', wishFor(four(), { session: short }))).toContain('clock')
-    expect(kinds('herb-soda-bread', wishFor(four(), { adults: [{ id: 'gwenda', leads: [] }] }))).toContain('adults')
+    expect(kinds('herb-soda-bread', wishFor(four(), { adults: [{ id: 'gwenda', leads: [] }] }))).toContain(
+      'adults',
+    )
     const cupboard = [{ food: 'wheat-flour', packs: [{ size: '1', unit: 'kg', price: 5000 }] }]
     expect(kinds('herb-soda-bread', { ...wishFor(four(), { cupboard }), budget: 1 })).toContain('budget')
   })
@@ -95,7 +107,10 @@ describe('the ranked shelf', () => {
     const cupboard = ['oats-rolled', 'pear', 'milk-cow', 'cinnamon'].map((food) => ({
       food,
       packs: [],
-      have: { amount: food === 'pear' ? '20' : '9000', unit: food === 'pear' ? 'item' : food === 'milk-cow' ? 'mL' : 'g' },
+      have: {
+        amount: food === 'pear' ? '20' : '9000',
+        unit: food === 'pear' ? 'item' : food === 'milk-cow' ? 'mL' : 'g',
+      },
     }))
     const shelf = rank(rows, { ...wishFor(four(), { cupboard }), fromCupboard: true })
     const fine = shelf.filter((l) => l.against.length === 0)
@@ -105,7 +120,9 @@ describe('the ranked shelf', () => {
   })
   it('nobody at the table is said, not thrown', () => {
     const look = lookAt('x', recipeOf('herb-soda-bread'), wishFor([]))
-    expect(look.against).toEqual([{ kind: 'plan', says: expect.stringContaining('nobody is in this session') }])
+    expect(look.against).toEqual([
+      { kind: 'plan', says: expect.stringContaining('nobody is in this session') },
+    ])
   })
   it('a baby in arms is no child without a job', () => {
     const look = lookAt('x', recipeOf('cucumber-mint-raita'), wishFor([...four(), child('ondine', 11)]))

@@ -48,7 +48,9 @@ describe('a half term laid out', () => {
   it('what was made just before the term is not its first', () => {
     const first = layTerm(problem()).days[0]?.recipe ?? ''
     const again = layTerm(problem({ beside: [{ date: '2026-10-30', recipe: first }] }))
-    expect(again.days.filter((d) => daysBetween('2026-10-30', d.date) < 28).map((d) => d.recipe)).not.toContain(first)
+    expect(
+      again.days.filter((d) => daysBetween('2026-10-30', d.date) < 28).map((d) => d.recipe),
+    ).not.toContain(first)
   })
   it('a target that only one recipe meets gets it', () => {
     const one = recipes.map((r, i) => ({ ...r, targets: i === 7 ? ['rare'] : [] }))
@@ -65,7 +67,10 @@ describe('a half term laid out', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const few = recipes.filter((_, i) => (i * 7 + seed * 5) % 11 < 4).slice(0, 6)
       const p = problem({ days: weekly(4, dayAfter('2026-01-05', 6 * seed)), recipes: few })
-      const least = everyChoice(few.map((r) => r.id), 4).reduce((m, c) => Math.min(m, termCost(p, c)), Infinity)
+      const least = everyChoice(
+        few.map((r) => r.id),
+        4,
+      ).reduce((m, c) => Math.min(m, termCost(p, c)), Infinity)
       const { cost } = layTerm(p)
       expect(cost).toBeGreaterThanOrEqual(least)
       expect(cost - least).toBeLessThanOrEqual(0.03 * Math.abs(least))

@@ -6,7 +6,8 @@ import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import type { Sections } from './sections'
-import { recipeOf, type RecipeRead } from './read-recipe'
+import { recipeOf } from './read-recipe'
+import type { Answers, RecipeRead } from './understood'
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json }
 type Node = { [key: string]: Json }
@@ -21,13 +22,14 @@ export function readJsonLd(
   source: unknown,
   system: System = 'm',
   foods: FoodBook = SHIPPED_BOOK,
+  answers: Answers = {},
 ): RecipeRead {
   const found = (typeof source === 'string' ? parsed(source) : [source as Json]).flatMap((j) =>
     recipesIn(j, 0),
   )
   const [node] = found
   if (!node) throw new AmountError('holds no schema.org Recipe')
-  const read = recipeOf(sectionsFrom(node), system, foods)
+  const read = recipeOf(sectionsFrom(node), system, foods, answers)
   if (found.length > 1) read.notes.push(`${found.length} recipes were there: the first was read`)
   return read
 }

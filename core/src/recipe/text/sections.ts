@@ -3,6 +3,8 @@
  * Every line goes somewhere: what fits nowhere is handed on as `other`.
  */
 
+import { beginsAsStep } from './step'
+
 export interface Sections {
   title: string
   /** Lines that say how much it makes, how long it takes. */
@@ -60,7 +62,8 @@ export function sectionsOf(text: string): Sections {
 
 /** Without a heading: what lists an amount is an ingredient until the telling has begun. */
 function placeOf(line: string, bare: string, parts: Sections): 'ingredients' | 'steps' {
-  if (parts.steps.length > 0 || (NUMBERED.test(line) && !looksListed(bare))) return 'steps'
+  if (parts.steps.length > 0 || (!looksListed(bare) && (NUMBERED.test(line) || beginsAsStep(bare))))
+    return 'steps'
   return looksListed(bare) || (!SENTENCE.test(bare) && bare.length < 40 && parts.ingredients.length > 0)
     ? 'ingredients'
     : 'steps'

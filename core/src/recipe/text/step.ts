@@ -78,10 +78,10 @@ export function celsiusIn(text: string): number | null {
   return GAS_C[GAS.exec(text)?.[1] ?? ''] ?? null
 }
 
-export interface StepRead {
+export interface SentencesRead {
   tasks: RecipeTask[]
   /** Sentences in which no action was read, or that ask for something a task cannot say. */
-  unread: { text: string; why: string }[]
+  unread: { text: string; why: string; again?: true }[]
 }
 
 const sentencesOf = (text: string): string[] =>
@@ -91,9 +91,9 @@ const sentencesOf = (text: string): string[] =>
     .filter((s) => s !== '')
 
 /** @param text one step; every sentence is read for itself, so that a time belongs to what stands beside it */
-export function readStep(text: string): StepRead {
+export function readStep(text: string): SentencesRead {
   const tasks: RecipeTask[] = []
-  const unread: StepRead['unread'] = []
+  const unread: SentencesRead['unread'] = []
   for (const sentence of sentencesOf(text)) {
     const found = tasksIn(sentence)
     tasks.push(...found)
@@ -103,7 +103,8 @@ export function readStep(text: string): StepRead {
         refine(tasks, sentence)
       else if (!AGAIN.test(sentence)) unread.push({ text: sentence, why: 'no action was read in it' })
     }
-    if (AGAIN.test(sentence)) unread.push({ text: sentence, why: 'it is done again: how often?' })
+    if (AGAIN.test(sentence))
+      unread.push({ text: sentence, why: 'it is done again: how often?', again: true })
   }
   return { tasks, unread }
 }
@@ -146,11 +147,20 @@ function tasksIn(sentence: string): RecipeTask[] {
 const SUBJECT =
   /^(?:(?:each|every|one|another|the) (?:child|person|one|children)|every(?:one|body)|(?:an? |the )?(?:adult|grown-?up|leader|parent)|they|children)\b/i
 const STEMS = new Set(VERBS.flatMap((v) => v.words.match(/[a-z]{3,}/g) ?? []))
+const FIRST_WORDS = new RegExp(
+  `^(?:then |now |next,? |gently |carefully )?(?:${VERBS.map((v) => v.words).join('|')})(?! of\\b)`,
+  'i',
+)
+/** Does a line begin as steps do: with what is done, or with who does it? */
+export const beginsAsStep = (line: string): boolean => FIRST_WORDS.test(line) || SUBJECT.test(line)
+
 /** "Each child tears" is said as "tear": only where somebody is named who does it, for "slices" may be a thing. */
 function commanded(sentence: string): string {
   if (!SUBJECT.test(sentence)) return sentence
   return sentence.replace(/\p{L}+/gu, (word) => {
-    const stem = [word.slice(0, -1), word.slice(0, -2)].find((w) => STEMS.has(w.toLowerCase()))
+    const stem = [word.slice(0, -1), word.slice(0, -2), word.replace(/ies$/i, 'y')].find((w) =>
+      STEMS.has(w.toLowerCase()),
+    )
     return /s$/.test(word) && stem !== undefined ? stem : word
   })
 }

@@ -21,6 +21,12 @@ function namesOf(line: RecipeLine, foods: FoodBook): string[] {
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 
+/** The sentences in which a line's food is named. */
+export function sentencesNaming(line: RecipeLine, texts: readonly string[], foods: FoodBook): string[] {
+  const patterns = namesOf(line, foods).map((n) => new RegExp(`\\b${escaped(n)}(?:s|es)?\\b`, 'i'))
+  return texts.flatMap((t) => t.split(/(?<=[.!?;])\s+/)).filter((s) => patterns.some((p) => p.test(s)))
+}
+
 /** Gives each step its uses. @returns lines that no step names */
 export function giveUses(
   steps: RecipeStep[],

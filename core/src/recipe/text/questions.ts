@@ -1,0 +1,157 @@
+/** What is asked of the person who reads a recipe in: one short question for each thing that Lea is not sure of. */
+import { foodName, isUnknown, type FoodBook } from '../../food/foods'
+import { shapeBreach } from '../../food/choking'
+import type { Recipe, RecipeLine, Role } from '../recipe'
+import { MENTIONED, OUT } from './read-lines'
+import type { RoleGuess } from './roles'
+import type { Answers, ReadQuestion, Unread } from './understood'
+
+const ROLE_WORDS: Record<Role, string> = {
+  structure: 'it gives the body',
+  liquid: 'it wets the rest',
+  'acid-liquid': 'it is sour, and works with the soda',
+  raising: 'it raises',
+  binder: 'it holds together',
+  glaze: 'it is brushed on top',
+  fat: 'fat that is mixed in',
+  'fat-rubbed': 'fat that is rubbed in',
+  'fat-melted': 'fat that is melted',
+  frying: 'for the pan or the tin',
+  sweet: 'it sweetens',
+  salt: 'it salts',
+  seasoning: 'it gives taste',
+  topping: 'it goes on top',
+  savour: 'it gives a hearty taste',
+  moisture: 'it keeps moist',
+  dressing: 'it dresses',
+  main: 'it is the dish itself',
+}
+/** What a role means, in a few words. */
+export const roleWords = (role: Role): string => ROLE_WORDS[role]
+
+/** Under this age shapes matter: a food that has a rule at it is asked about. */
+const SHAPES_UNDER = 36
+
+export function questionsOf(
+  recipe: Recipe,
+  unread: readonly Unread[],
+  roles: ReadonlyMap<string, RoleGuess>,
+  foods: FoodBook,
+  answers: Answers,
+): ReadQuestion[] {
+  return [
+    ...unread.flatMap((u) => fromUnread(u, recipe)),
+    ...recipe.lines.flatMap((l) => roleQuestion(l, roles.get(l.id), foods, answers)),
+    ...recipe.lines.flatMap((l) => shapeQuestion(l, recipe, foods, answers)),
+  ]
+}
+
+function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
+  if (!u.key || !u.kind) return []
+  const base = { key: u.key, about: {}, text: u.text }
+  const near = (u.choices ?? []).map((answer) => ({ answer, says: answer }))
+  const out = { answer: OUT, says: 'Leave it out' }
+  switch (u.kind) {
+    case 'line':
+      return [
+        { ...base, asks: 'This line could not be read: it ' + u.why, choices: [out], free: true, must: true },
+      ]
+    case 'amount':
+      return [{ ...base, asks: 'How much of it?', choices: [...near, out], free: true, must: true }]
+    case 'range':
+      return [{ ...base, asks: 'Which of the two?', choices: near, free: true, must: true }]
+    case 'alternative':
+      return [{ ...base, asks: 'Which of them is it?', choices: near, free: true, must: true }]
+    case 'named':
+      return [
+        {
+          ...base,
+          asks: `It ${u.why}. Which line is missing?`,
+          choices: [{ answer: MENTIONED, says: 'It is only mentioned, nothing of it goes in' }],
+          free: true,
+          must: true,
+        },
+      ]
+    case 'yield':
+      return [
+        {
+          ...base,
+          asks: 'For how many children is it?',
+          choices: near,
+          free: false,
+          must: false,
+          taken: String(recipe.serves),
+        },
+      ]
+    case 'again':
+      return [
+        {
+          ...base,
+          about: { step: u.key.slice('again:'.length) },
+          asks: 'How often is it done in all?',
+          choices: near,
+          free: false,
+          must: false,
+          taken: '1',
+        },
+      ]
+    case 'unused':
+      return [
+        {
+          ...base,
+          about: { line: u.key.slice('unused:'.length) },
+          asks: 'In which step does it go in?',
+          choices: recipe.steps.map((s) => ({ answer: s.id, says: s.title })),
+          free: false,
+          must: false,
+        },
+      ]
+  }
+}
+
+function roleQuestion(
+  line: RecipeLine,
+  guess: RoleGuess | undefined,
+  foods: FoodBook,
+  answers: Answers,
+): ReadQuestion[] {
+  const key = `role:${line.id}`
+  if (!guess || guess.sure || answers[key] !== undefined) return []
+  return [
+    {
+      key,
+      about: { line: line.id },
+      text: foodName(foods.of(line.food)),
+      asks: `What does it do here? Lea takes it that ${ROLE_WORDS[guess.role]}: ${guess.because}.`,
+      choices: [guess.role, ...guess.others].map((r) => ({ answer: r, says: ROLE_WORDS[r] })),
+      free: false,
+      must: false,
+      taken: guess.role,
+    },
+  ]
+}
+
+/** A firm food that is cooked in this recipe: is it soft when it reaches the child? Not answered, it is taken as not. */
+function shapeQuestion(line: RecipeLine, recipe: Recipe, foods: FoodBook, answers: Answers): ReadQuestion[] {
+  const key = `shape:${line.id}`
+  const food = foods.of(line.food)
+  if (line.shape || isUnknown(food) || answers[key] !== undefined) return []
+  const breach = shapeBreach(food.shape, undefined, SHAPES_UNDER)
+  const cooked = recipe.steps.some((s) => s.tasks.some((t) => t.place === 'hob' || t.place === 'oven'))
+  if (!breach || !cooked || !breach.rule.unless.includes('COOKSOFT')) return []
+  return [
+    {
+      key,
+      about: { line: line.id },
+      text: food.name,
+      asks: 'Is it so soft that it squashes when it reaches the children?',
+      choices: [
+        { answer: 'COOKSOFT', says: 'Yes, it squashes' },
+        { answer: 'no', says: 'No, or not surely' },
+      ],
+      free: false,
+      must: false,
+      taken: 'no',
+    },
+  ]
+}

@@ -1,0 +1,69 @@
+/**
+ * A recipe from a file or from what was pasted: Lea's own JSON (of any version), schema.org JSON-LD alone or in a page, or plain text;
+ * known by its first character. And out again: Lea's JSON without loss.
+ */
+import { ValidationError } from 'yup'
+import { AmountError } from '../amount/ratio'
+import type { System } from '../amount/unit-words'
+import { SHIPPED_BOOK, type FoodBook } from '../food/foods'
+import type { Recipe } from '../recipe/recipe'
+import { readJsonLd } from '../recipe/text/json-ld'
+import { readRecipe } from '../recipe/text/read-recipe'
+import type { Answers, RecipeRead } from '../recipe/text/understood'
+import { recipeSchema } from './recipe'
+
+/** Where the JSON Schema of a recipe is published. */
+export const RECIPE_SCHEMA_PATH = '/recipe.schema.json'
+
+const isOwn = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' &&
+  value !== null &&
+  'schema' in value &&
+  typeof (value as { schema: unknown }).schema === 'number' &&
+  'lines' in value
+
+/**
+ * @param source at most 5 MB
+ * @param answers to questions of an earlier reading; Lea's own JSON asks none
+ * @throws AmountError that names the fault: too large, broken, a field that is not as it should be
+ */
+export function readRecipeFile(
+  source: string,
+  system: System = 'm',
+  foods: FoodBook = SHIPPED_BOOK,
+  answers: Answers = {},
+): RecipeRead {
+  if (!/^\s*[<{[]/.test(source)) return readRecipe(source, system, foods, answers)
+  if (/^\s*\{/.test(source) && source.length <= 5_000_000) {
+    const own = parsed(source)
+    if (isOwn(own)) return readOwn(own)
+  }
+  return readJsonLd(source, system, foods, answers)
+}
+
+/** Broken JSON is named by the reader of pages, which takes it next. */
+function parsed(source: string): unknown {
+  try {
+    return JSON.parse(source)
+  } catch {
+    return null
+  }
+}
+
+function readOwn(value: Record<string, unknown>): RecipeRead {
+  try {
+    const bare = Object.fromEntries(Object.entries(value).filter(([key]) => key !== '$schema'))
+    const recipe = recipeSchema.validateSync(bare) as Recipe
+    return { recipe, unread: [], notes: ['a recipe of Lea'], lines: [], steps: [], questions: [] }
+  } catch (fault) {
+    if (fault instanceof ValidationError)
+      throw new AmountError(
+        `is a recipe of Lea, but not whole: ${fault.message}${fault.path ? ` (${fault.path})` : ''}`,
+      )
+    throw fault
+  }
+}
+
+/** The recipe as a file: readable again without loss, with the address of its schema. */
+export const recipeToJson = (recipe: Recipe): string =>
+  `${JSON.stringify({ $schema: RECIPE_SCHEMA_PATH, ...recipe }, null, 2)}\n`

@@ -1,0 +1,213 @@
+/** Questions that a reading leaves, and what an answer does; roles guessed with their reason. */
+import { describe, expect, it } from 'vitest'
+import { MENTIONED, OUT, readRecipe, type Answers, type RecipeRead } from '../../src/index'
+
+const TEXT = `Pear batter cups
+Ingredients
+150 g plain flour
+1 tsp baking powder
+1 egg
+200 ml milk or oat drink
+2-3 pears
+salt, to taste
+Method
+Grate the pears.
+Whisk the egg and milk. Stir in the flour and baking powder.
+Brush the cups with melted butter.
+Bake for 20 minutes at 180 C.`
+const read = (answers: Answers = {}): RecipeRead => readRecipe(TEXT, 'm', undefined, answers)
+const ask = (r: RecipeRead, start: string) => r.questions.find((q) => q.text.startsWith(start))
+
+describe('what Lea asks of a messy recipe', () => {
+  const first = read()
+  it('one question for each thing it is not sure of; what could hurt must be settled', () => {
+    expect(first.questions.filter((q) => q.must).map((q) => q.text)).toEqual([
+      '200 ml milk or oat drink',
+      '2-3 pears',
+      'salt, to taste',
+    ])
+    expect(first.questions.filter((q) => !q.must).map((q) => q.key)).toContain('yield')
+  })
+  it('an alternative: both are offered with the amount, the one that is chosen stands', () => {
+    const q = ask(first, '200 ml milk')
+    expect(q?.choices.map((c) => c.answer)).toEqual(['200 ml milk', '200 ml oat drink'])
+    const after = read({ [q?.key ?? '']: '200 ml oat drink' })
+    expect(after.recipe.lines.map((l) => l.food)).toContain('oat-drink')
+    expect(after.recipe.lines.map((l) => l.food)).not.toContain('milk-cow')
+    expect(ask(after, '200 ml milk')).toBeUndefined()
+  })
+  it('a range: one of the two numbers', () => {
+    const q = ask(first, '2-3 pears')
+    expect(q?.choices.map((c) => c.answer)).toEqual(['2 pears', '3 pears'])
+    expect(read({ [q?.key ?? '']: '3 pears' }).recipe.lines.find((l) => l.food === 'pear')?.amount).toBe('3')
+  })
+  it('no amount: an amount, or left out and said so', () => {
+    const q = ask(first, 'salt')
+    const out = read({ [q?.key ?? '']: OUT })
+    expect(out.recipe.lines.map((l) => l.food)).not.toContain('salt')
+    expect(out.notes).toContain('left out: salt, to taste')
+    expect(
+      read({ [q?.key ?? '']: '1 pinch salt' }).recipe.lines.find((l) => l.food === 'salt'),
+    ).toMatchObject({ amount: '1', unit: 'pinch' })
+  })
+  it('an answer that cannot be read either is asked again, with its own words', () => {
+    const q = ask(first, 'salt')
+    const after = read({ [q?.key ?? '']: 'just some' })
+    expect(after.questions.find((x) => x.key === q?.key)?.text).toBe('just some')
+  })
+  it('what only a step names: a line more, or only mentioned', () => {
+    // While there is milk in a line, butter brings nothing that is not looked for; without it, it does.
+    const oat = { 'line:3': '200 ml oat drink' }
+    const q = ask(read(oat), 'Brush the cups')
+    expect(q?.asks).toMatch(/names milk/)
+    const more = read({ ...oat, [q?.key ?? '']: '15 g butter' })
+    expect(more.recipe.lines.at(-1)).toMatchObject({ food: 'butter', amount: '15' })
+    expect(ask(more, 'Brush the cups')).toBeUndefined()
+    expect(ask(read({ ...oat, [q?.key ?? '']: MENTIONED }), 'Brush the cups')).toBeUndefined()
+  })
+  it('for how many; and an answer that is taken back is as if it had never been given', () => {
+    expect(read({ yield: '8' }).recipe.serves).toBe(8)
+    expect(read({})).toEqual(first)
+  })
+  it('with all answered, nothing must be settled', () => {
+    const answers = { 'line:3': '200 ml milk', 'line:4': '2 pears', 'line:5': OUT }
+    expect(read(answers).questions.filter((q) => q.must)).toEqual([])
+  })
+  it('done again: as often as it is said', () => {
+    const text =
+      'Jars\nServes 4\nIngredients\n200 g oats\n200 g plain yoghurt\nMethod\nSpread the oats. Arrange the yoghurt. Repeat.'
+    const q = readRecipe(text).questions.find((x) => x.key.startsWith('again:'))
+    const tasks = (n: string): number =>
+      readRecipe(text, 'm', undefined, { [q?.key ?? '']: n }).recipe.steps[0]?.tasks.length ?? 0
+    expect(tasks('2')).toBe(2 * tasks('1'))
+  })
+  it('a line that no step uses goes into the step that is named', () => {
+    const text =
+      'Dip\nServes 4\nIngredients\n200 g plain yoghurt\n2 tbsp chives\nMethod\nStir the yoghurt. Taste.'
+    const q = readRecipe(text).questions.find((x) => x.key.startsWith('unused:'))
+    const step = q?.choices[0]?.answer ?? ''
+    const after = readRecipe(text, 'm', undefined, { [q?.key ?? '']: step })
+    expect(after.recipe.steps[0]?.uses.map((u) => u.line)).toContain('chives')
+  })
+})
+
+describe('roles, by the other lines and by what the steps say (common practice, from memory)', () => {
+  const CASES: [string, string[], string, string, string][] = [
+    [
+      'egg brushed on',
+      ['200 g plain flour', '1 egg'],
+      'Knead the flour. Brush with the egg.',
+      'egg-hen',
+      'glaze',
+    ],
+    [
+      'egg that holds a mash',
+      ['400 g potatoes', '1 egg'],
+      'Mash the potatoes with the egg. Shape cakes.',
+      'egg-hen',
+      'binder',
+    ],
+    [
+      'egg beside flour and baking powder',
+      ['300 g plain flour', '2 tsp baking powder', '1 egg', '200 ml milk'],
+      'Stir the egg, milk and flour.',
+      'egg-hen',
+      'binder',
+    ],
+    [
+      'egg as the dish itself',
+      ['6 eggs', '50 g spinach'],
+      'Whisk the eggs. Cook for 5 minutes.',
+      'egg-hen',
+      'main',
+    ],
+    [
+      'milk that wets flour',
+      ['300 g plain flour', '200 ml milk'],
+      'Pour the milk into the flour.',
+      'milk-cow',
+      'liquid',
+    ],
+    [
+      'milk that sets',
+      ['600 ml milk', '3 tsp gelatine'],
+      'Sprinkle the gelatine over the milk. Chill until set.',
+      'milk-cow',
+      'main',
+    ],
+    [
+      'butter rubbed in',
+      ['200 g plain flour', '100 g butter'],
+      'Rub the butter into the flour.',
+      'butter',
+      'fat-rubbed',
+    ],
+    [
+      'butter melted',
+      ['200 g rolled oats', '100 g butter'],
+      'Melt the butter. Stir in the oats.',
+      'butter',
+      'fat-melted',
+    ],
+    [
+      'oil for the pan',
+      ['300 g potatoes', '2 tbsp sunflower oil'],
+      'Fry the potatoes in the oil.',
+      'sunflower-oil',
+      'frying',
+    ],
+    [
+      'yoghurt on top',
+      ['200 g red lentils', '50 g plain yoghurt'],
+      'Serve the lentils topped with yoghurt.',
+      'yoghurt-plain',
+      'topping',
+    ],
+    [
+      'yoghurt as the dish',
+      ['300 g plain yoghurt', '1 cucumber'],
+      'Stir the yoghurt and cucumber.',
+      'yoghurt-plain',
+      'main',
+    ],
+    [
+      'cheese on top',
+      ['400 g potatoes', '50 g cheddar'],
+      'Mash the potatoes. Sprinkle the cheddar over.',
+      'cheddar',
+      'topping',
+    ],
+    [
+      'seeds as a coat',
+      ['300 g white rice', '3 tbsp sesame seeds'],
+      'Cook the rice. Coat with the sesame seeds.',
+      'sesame-seeds',
+      'topping',
+    ],
+  ]
+  it.each(CASES)('%s', (_, lines, method, food, role) => {
+    const r = readRecipe(`Dish\nServes 4\nIngredients\n${lines.join('\n')}\nMethod\n${method}`)
+    expect(r.recipe.lines.find((l) => l.food === food)?.role).toBe(role)
+  })
+  it('unsure: asked with the reason, and the answer stands', () => {
+    const text =
+      'Buns\nServes 4\nIngredients\n200 g plain flour\n3 eggs\n100 g caster sugar\nMethod\nWhisk the eggs and sugar. Fold in the flour. Bake for 15 minutes.'
+    const q = readRecipe(text).questions.find((x) => x.key.startsWith('role:'))
+    expect(q?.asks).toMatch(/flour, and nothing else that raises/)
+    const role = (a: Answers): string | undefined =>
+      readRecipe(text, 'm', undefined, a).recipe.lines.find((l) => l.food === 'egg-hen')?.role
+    expect(role({})).toBe('raising')
+    expect(role({ [q?.key ?? '']: 'structure' })).toBe('structure')
+    expect(role({ [q?.key ?? '']: 'hero' })).toBe('raising')
+  })
+  it('a firm food that is cooked: soft only where it is said so', () => {
+    const text =
+      'Soup\nServes 4\nIngredients\n2 carrots\n1 l water\nMethod\nSimmer the carrots in the water for 20 minutes.'
+    const q = readRecipe(text).questions.find((x) => x.key.startsWith('shape:'))
+    expect(q?.taken).toBe('no')
+    const shape = (a: Answers): string | undefined =>
+      readRecipe(text, 'm', undefined, a).recipe.lines[0]?.shape
+    expect(shape({})).toBeUndefined()
+    expect(shape({ [q?.key ?? '']: 'COOKSOFT' })).toBe('COOKSOFT')
+  })
+})
