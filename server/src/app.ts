@@ -6,14 +6,18 @@ import helmet from 'helmet'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
+import { RECIPE_SCHEMA_PATH, recipeJsonSchema } from '@lea/core'
 import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
+import { archiveRoutes } from './routes/archive'
+import { calendarRoutes } from './routes/calendar'
 import { mendRoutes } from './routes/mend'
 import { rotationRoutes } from './routes/rotation'
 import { packetRoutes } from './routes/packets'
 import { paperRoutes } from './routes/papers'
 import { recordRoutes } from './routes/record'
+import { rosterRoutes } from './routes/roster'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
@@ -64,6 +68,9 @@ export function makeApp(house: House): Express {
     await house.pool.query('select 1')
     res.json({ ok: true })
   })
+  app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
+    res.type('application/schema+json').json(recipeJsonSchema())
+  })
   app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(house), api(house))
   if (house.pages && existsSync(house.pages)) servePages(app, house.pages)
   app.use(unknownRoute)
@@ -96,6 +103,9 @@ function api(house: House): express.Router {
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use('/words', wordRoutes(house))
+  router.use(calendarRoutes(house))
+  router.use(rosterRoutes(house))
+  router.use(archiveRoutes(house))
   router.use(settingRoutes(house))
   router.use(unknownRoute)
   return router

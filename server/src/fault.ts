@@ -36,11 +36,13 @@ interface KnownError {
   code?: string
   constraint?: string
   message?: string
+  limit?: number
 }
 
 /** Faults of the body parser and the database in plain words. */
 function inWords(fault: KnownError): Fault | null {
-  if (fault.type === 'entity.too.large') return new Fault(413, 'the request is too large: at most 1 MB')
+  if (fault.type === 'entity.too.large')
+    return new Fault(413, `the request is too large: at most ${Math.round((fault.limit ?? 0) / 1e6)} MB`)
   if (fault.type === 'entity.parse.failed') return new Fault(400, 'the body is not valid JSON')
   if (fault.type === 'encoding.unsupported' || fault.type === 'charset.unsupported') {
     return new Fault(415, 'the body must be JSON in UTF-8')

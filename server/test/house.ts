@@ -28,6 +28,8 @@ export interface Visitor {
   get(path: string): Promise<Answer>
   send(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
   signIn(name: string, password: string): Promise<Answer>
+  /** Bytes in, bytes out. */
+  raw(method: string, path: string, body?: Buffer): Promise<{ status: number; body: Buffer }>
 }
 
 export async function openHouse(options: { signInsAllowed?: number } = {}) {
@@ -58,6 +60,14 @@ export async function openHouse(options: { signInsAllowed?: number } = {}) {
     ownerUrl,
     base,
     visitor: () => visitor(base),
+    /** As the owner of the database, within a setting: to set up what the application would not. */
+    async sql(text: string, setting: string) {
+      const client = new pg.Client({ connectionString: ownerUrl })
+      await client.connect()
+      await client.query("select set_config('app.setting_id', $1, false)", [setting])
+      await client.query(text)
+      await client.end()
+    },
     async close() {
       server.closeAllConnections()
       await new Promise((done) => server.close(done))
@@ -104,6 +114,14 @@ export function visitor(base: string): Visitor {
     get: (path) => ask('GET', path),
     send: ask,
     signIn: (signIn, password) => ask('POST', '/api/sign-in', { signIn, password }),
+    raw: async (method, path, body) => {
+      const response = await fetch(`${base}${path}`, {
+        method,
+        headers: { origin: base, 'content-type': 'application/zip', ...(cookie && { cookie }) },
+        ...(body && { body: new Uint8Array(body) }),
+      })
+      return { status: response.status, body: Buffer.from(await response.arrayBuffer()) }
+    },
   }
 }
 

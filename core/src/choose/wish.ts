@@ -1,6 +1,31 @@
 /** What a leader starts from: who, when, how long, with what; and what is known of each recipe from before. */
+import { assemble, type StoredSession } from '../plan/assemble'
 import type { Decision } from '../plan/decision'
 import type { PlanRequest } from '../plan/request'
+import { RECIPE_SCHEMA, type Recipe } from '../recipe/recipe'
+
+/** From what a setting stores and a session that is only thought of. */
+export function wishFor(
+  session: StoredSession,
+  stored: Omit<Parameters<typeof assemble>[1], 'recipe'>,
+  more: Omit<Wish, 'base'> = {},
+): Wish {
+  const request = assemble(session, { ...stored, recipe: NOTHING })
+  const { recipe: _, ...base } = request
+  return { base, ...more }
+}
+const NOTHING: Recipe = {
+  schema: RECIPE_SCHEMA,
+  id: 'none',
+  title: '',
+  about: '',
+  serves: 1,
+  themes: [],
+  equipment: [],
+  storage: '',
+  lines: [],
+  steps: [],
+}
 
 /** A request without its recipe, and what is wished beside. */
 export interface Wish {

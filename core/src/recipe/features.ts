@@ -1,7 +1,10 @@
 /** What a recipe is like, for finding it on the shelf: heat, the age it begins at, foods by group, techniques, words to search. */
+import { dayAfter, type IsoDate } from '../amount/days'
+import { ratio } from '../amount/ratio'
+import { amountText } from '../amount/show'
 import { formFor, techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
-import { isByChildren, type Place, type Recipe } from './recipe'
+import { isByChildren, type Keeps, type Place, type Recipe, type RecipeStep } from './recipe'
 
 export const HEATS = ['none', 'hob', 'oven', 'fire'] as const
 export type Heat = (typeof HEATS)[number]
@@ -58,4 +61,75 @@ export function searchText(recipe: Recipe, foods: FoodBook): string {
   const names = recipe.lines.map((l) => foodName(foods.of(l.food)))
   const themes = recipe.themes.map((t) => t.name)
   return [recipe.title, recipe.about, ...themes, ...names].join(' · ').toLowerCase()
+}
+
+const HEAT_WORDS: Record<Heat, string> = {
+  none: 'nothing gets hot',
+  hob: 'hob',
+  oven: 'oven',
+  fire: 'open fire',
+}
+/** "hob and oven", "nothing gets hot, a night in the fridge". */
+export function heatWords(recipe: Recipe): string {
+  const heats = heatsOf(recipe)
+    .map((h) => HEAT_WORDS[h])
+    .join(' and ')
+  const places = placesOf(recipe)
+  const cold = (['fridge', 'freezer'] as const).filter((p) => places.has(p))
+  const night = takesANight(recipe) ? 'a night in the ' : ''
+  return cold.length > 0 ? `${heats}, ${night}${cold.join(' and ')}` : heats
+}
+export const heatWord = (heat: Heat): string => HEAT_WORDS[heat]
+
+const KEPT_WORDS: Record<Keeps['where'], string> = {
+  room: 'in a closed tin',
+  fridge: 'in the fridge',
+  freezer: 'in the freezer',
+}
+/** Until when what is left keeps, by place. @param made the day of the session */
+export const keepsUntil = (
+  recipe: Recipe,
+  made: IsoDate,
+): { where: string; days: number; until: IsoDate }[] =>
+  (recipe.keeps ?? []).map(({ where, days }) => ({
+    where: KEPT_WORDS[where],
+    days,
+    until: dayAfter(made, days),
+  }))
+
+/** The ingredient list at another size, each line in words; what is written stays exact. */
+export function linesFor(
+  recipe: Recipe,
+  serves: number,
+  foods: FoodBook,
+): { id: string; amount: string; name: string; prep: string; optional: boolean }[] {
+  const factor = ratio(serves).div(recipe.serves)
+  return recipe.lines.map((l) => {
+    const amount = ratio(l.amount).mul(factor)
+    const many = l.unit === 'item' && amount.compare(1) > 0
+    return {
+      id: l.id,
+      amount: amountText(amount, l.unit),
+      name: foodName(foods.of(l.food), many),
+      prep: l.prep ?? '',
+      optional: l.optional ?? false,
+    }
+  })
+}
+
+/** What hands do in a step, and for how long it waits: "tear · stir · an adult at the oven · 25 minutes". */
+export function stepWork(step: RecipeStep): { says: string; by: 'children' | 'adult' | 'wait' }[] {
+  return step.tasks.map((t) => {
+    const name = techniqueOf(t.technique)?.name ?? t.technique
+    if (t.mode === 'WAIT') return { says: waitWords(t.seconds, t.place, t.celsius), by: 'wait' }
+    const count = t.counts ? `, ${t.counts.n} ${t.counts.what}` : ''
+    return { says: `${name}${count}`, by: t.mode === 'ADULT' ? 'adult' : 'children' }
+  })
+}
+function waitWords(seconds: number, place: Place | undefined, celsius: number | undefined): string {
+  const minutes = Math.round(seconds / 60)
+  const hours = Math.round(minutes / 60)
+  const time = minutes >= 180 ? `${hours} hours` : `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
+  const at = place && place !== 'table' ? ` in or on the ${place}` : ''
+  return `${time}${at.replace('in or on the oven', 'in the oven').replace('in or on the hob', 'on the hob').replace('in or on the f', 'in the f')}${celsius !== undefined ? `, ${celsius} °C` : ''}`
 }

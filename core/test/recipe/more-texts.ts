@@ -233,8 +233,8 @@ export const PAGES: { name: string; text: string }[] = [
       '@graph': [
         { '@type': 'WebPage', name: 'No recipe' },
         {
-          '@type': ['Thing', 'Recipe'],
-          ...{ ...node, '@type': ['Recipe', 'NewsArticle'] },
+          ...node,
+          '@type': ['NewsArticle', 'Recipe'],
           recipeInstructions: steps.map((text) => ({ '@type': 'HowToStep', text })),
         },
       ],

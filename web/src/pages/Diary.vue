@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Sessions by day, with what is still to settle; a new one in under a minute. */
+import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { StoredSession } from '@lea/core'
@@ -8,13 +9,15 @@ import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../words'
-import NewSession from './NewSession.vue'
+import CopySession from '../shelf/CopySession.vue'
 
 const door = useDoor()
 const house = useHouse()
 const upcoming = useUpcoming()
 const router = useRouter()
-const making = ref(false)
+const copying = ref<StoredSession | null>(null)
+/** The zone of this device, so that the calendar shows the hours as they are meant here. */
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 onMounted(() => void house.load())
 
@@ -47,7 +50,7 @@ const left = (s: StoredSession): string => {
 }
 
 async function made(id: string): Promise<void> {
-  making.value = false
+  copying.value = null
   await router.push(`/session/${id}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
 }
 </script>
@@ -56,15 +59,13 @@ async function made(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Diary</h1>
-      <button
-        v-if="door.isLeader()"
-        type="button"
-        class="btn btn-main"
-        :disabled="!house.loaded"
-        @click="making = true"
-      >
-        New session
-      </button>
+      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+        <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
+          >For your calendar</a
+        >
+        <RouterLink class="btn" to="/diary/term">A half term</RouterLink>
+        <RouterLink class="btn btn-main" to="/diary/new">New session</RouterLink>
+      </span>
     </div>
     <Notice v-if="house.fault" tone="fault">
       {{ house.fault }} <button type="button" class="underline" @click="house.load()">Try again</button>
@@ -87,10 +88,10 @@ async function made(id: string): Promise<void> {
           >
             <h3 class="text-lg">{{ dayText(day) }}</h3>
             <ul class="grid gap-2">
-              <li v-for="s in list" :key="s.id">
+              <li v-for="s in list" :key="s.id" class="flex items-stretch gap-2">
                 <RouterLink
                   :to="`/session/${s.id}/weave`"
-                  class="patch flex flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
+                  class="patch flex flex-1 flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
                 >
                   <span class="numeral text-lg">{{ s.start }}</span>
                   <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
@@ -105,6 +106,15 @@ async function made(id: string): Promise<void> {
                     >{{ left(s) }}</span
                   >
                 </RouterLink>
+                <button
+                  v-if="door.isLeader()"
+                  type="button"
+                  class="btn"
+                  :aria-label="`Copy ${titleOf(s)}, ${dayText(s.date)}`"
+                  @click="copying = s"
+                >
+                  <Copy class="size-4" aria-hidden="true" />
+                </button>
               </li>
             </ul>
           </li>
@@ -120,7 +130,7 @@ async function made(id: string): Promise<void> {
           >
             <h3 class="font-sans text-base font-normal">{{ dayText(day) }}</h3>
             <ul>
-              <li v-for="s in list" :key="s.id">
+              <li v-for="s in list" :key="s.id" class="flex flex-wrap items-center gap-x-4">
                 <RouterLink
                   :to="s.state === 'finished' ? `/record/sessions/${s.id}` : `/session/${s.id}/weave`"
                   class="flex flex-wrap gap-x-4 underline-offset-4 hover:underline"
@@ -131,12 +141,27 @@ async function made(id: string): Promise<void> {
                     s.state === 'planned' ? 'was not cooked' : 'was not closed'
                   }}</span>
                 </RouterLink>
+                <button
+                  v-if="door.isLeader()"
+                  type="button"
+                  class="text-sm text-soft underline"
+                  :aria-label="`Make ${titleOf(s)} of ${dayText(s.date)} again`"
+                  @click="copying = s"
+                >
+                  make it again
+                </button>
               </li>
             </ul>
           </li>
         </ol>
       </section>
     </template>
-    <NewSession v-if="making" @close="making = false" @made="made" />
+    <CopySession
+      v-if="copying"
+      :session="copying"
+      :title="titleOf(copying)"
+      @close="copying = null"
+      @made="made"
+    />
   </main>
 </template>

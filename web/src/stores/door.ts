@@ -1,3 +1,4 @@
+import { forgetDrafts } from '../recipe/useDraft'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { PersonRole } from '@lea/core'
@@ -44,6 +45,7 @@ export const useDoor = defineStore('door', () => {
   async function signOut(): Promise<void> {
     await api('POST', '/sign-out')
     await forgetTables()
+    forgetDrafts()
     person.value = null
     looked = false
     // A fresh page holds nothing of the setting.

@@ -4,6 +4,7 @@ import {
   digest,
   foodBook,
   type CupboardItem,
+  type Decision,
   type FoodFact,
   type HouseRules,
   type Kit,
@@ -141,8 +142,13 @@ export const useHouse = defineStore('house', () => {
     await api('DELETE', `/words/${encodeURIComponent(id)}`)
     await load()
   }
-  const addSession = async (input: object): Promise<string> => {
+  /** @param decisions swaps that were chosen with the recipe */
+  const addSession = async (input: object, decisions: readonly Decision[] = []): Promise<string> => {
     const session = await api<StoredSession>('POST', '/sessions', input)
+    if (decisions.length > 0) {
+      await api('PUT', `/sessions/${session.id}/decisions`, { decisions })
+      session.decisions = [...decisions]
+    }
     sessions.value = [...sessions.value, session]
     return session.id
   }

@@ -1,0 +1,227 @@
+/**
+ * A whole setting as one archive: a ZIP of JSON files, in the shapes of core. Passwords and sign-in names stay where they are, and so does
+ * the audit log: it speaks of another house. Reading it back checks every part by its schema, and names the file and the row at fault.
+ */
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { randomUUID } from 'node:crypto'
+import * as yup from 'yup'
+import {
+  childSchema,
+  cupboardSchema,
+  decisionSchema,
+  digest,
+  eventSchema,
+  foodSchema,
+  kitSchema,
+  ownWordSchema,
+  recipeSchema,
+  rulesSchema,
+  sessionSchema,
+  upgradePlan,
+  type CupboardItem,
+  type Decision,
+  type FoodFact,
+  type HouseRules,
+  type Kit,
+  type OwnWord,
+  type Plan,
+  type Plan1,
+  type Recipe,
+  type SessionInput,
+  type StoredAdult,
+  type StoredChild,
+  type StoredPacket,
+  type TableEvent,
+} from '@lea/core'
+import { Fault } from '../fault'
+
+export interface ArchivedSession {
+  id: string
+  state: 'planned' | 'cooking' | 'finished'
+  input: SessionInput
+  decisions: Decision[]
+  plan: Plan | null
+  events: TableEvent[]
+}
+export interface Archive {
+  setting: { name: string; rules: HouseRules; kit: Kit }
+  adults: StoredAdult[]
+  children: StoredChild[]
+  recipes: { id: string; recipe: Recipe }[]
+  foods: FoodFact[]
+  cupboard: CupboardItem[]
+  words: OwnWord[]
+  packets: StoredPacket[]
+  sessions: ArchivedSession[]
+}
+const FORMAT = 'lea-archive'
+const VERSION = 1
+const PARTS = [
+  'setting',
+  'adults',
+  'children',
+  'recipes',
+  'foods',
+  'cupboard',
+  'words',
+  'packets',
+  'sessions',
+] as const
+/** Unpacked: enough for many years of a nursery, and no more than memory bears. */
+const MOST_BYTES = 400_000_000
+
+export function packArchive(archive: Archive, at: string): Uint8Array {
+  const head = { format: FORMAT, version: VERSION, exportedAt: at, setting: archive.setting.name }
+  const file = (value: unknown): Uint8Array => strToU8(JSON.stringify(value, null, 1))
+  return zipSync(
+    {
+      'archive.json': file(head),
+      ...Object.fromEntries(PARTS.map((p) => [`${p}.json`, file(archive[p])])),
+    },
+    { level: 6 },
+  )
+}
+
+/** @throws Fault 400 that names what is wrong with the archive. @param today for ages, `YYYY-MM-DD` */
+export function unpackArchive(bytes: Uint8Array, today: string): Archive {
+  const texts = unzipped(bytes)
+  const head = parsed(texts, 'archive') as { format?: unknown; version?: unknown }
+  if (head.format !== FORMAT) throw new Fault(400, 'this is no archive of Lea')
+  if (head.version !== VERSION) throw new Fault(400, 'this archive is of a version that Lea does not read')
+  const part = (name: string): unknown => parsed(texts, name)
+  return {
+    setting: one('setting.json', settingSchema, part('setting')),
+    adults: rows('adults', archivedAdult, part('adults')) as StoredAdult[],
+    children: rows('children', archivedChild(today), part('children')) as unknown as StoredChild[],
+    recipes: rows('recipes', archivedRecipe, part('recipes')) as Archive['recipes'],
+    foods: rows('foods', foodSchema, part('foods')) as FoodFact[],
+    cupboard: rows('cupboard', cupboardSchema, part('cupboard')) as CupboardItem[],
+    words: rows('words', ownWordSchema, part('words')) as OwnWord[],
+    packets: rows('packets', archivedPacket, part('packets')) as StoredPacket[],
+    sessions: (rows('sessions', archivedSession, part('sessions')) as unknown as ArchivedSession[]).map(
+      (s) => ({
+        ...s,
+        plan: s.plan ? upgradePlan(s.plan as Plan | Plan1) : null,
+      }),
+    ),
+  }
+}
+
+function unzipped(bytes: Uint8Array): Record<string, string> {
+  let sum = 0
+  try {
+    const files = unzipSync(bytes, {
+      filter: (f) => {
+        sum += f.originalSize
+        if (sum > MOST_BYTES) throw new Fault(413, 'the archive is too large when it is unpacked')
+        return f.name.endsWith('.json')
+      },
+    })
+    return Object.fromEntries(Object.entries(files).map(([name, data]) => [name, strFromU8(data)]))
+  } catch (fault) {
+    if (fault instanceof Fault) throw fault
+    throw new Fault(400, 'this is no ZIP archive, or it is damaged')
+  }
+}
+function parsed(texts: Record<string, string>, name: string): unknown {
+  const text = texts[`${name}.json`]
+  if (text === undefined) throw new Fault(400, `the archive has no ${name}.json`)
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new Fault(400, `${name}.json is not valid JSON`)
+  }
+}
+
+function one<T>(name: string, schema: yup.Schema<unknown>, value: unknown): T {
+  try {
+    return schema.validateSync(value, { abortEarly: true }) as T
+  } catch (fault) {
+    if (fault instanceof yup.ValidationError) throw new Fault(400, `${name}: ${fault.message}`)
+    throw fault
+  }
+}
+function rows(name: string, schema: yup.Schema<unknown>, value: unknown): unknown[] {
+  if (!Array.isArray(value)) throw new Fault(400, `${name}.json must hold a list`)
+  return value.map((row, i) => one(`${name}.json, row ${i + 1}`, schema, row))
+}
+
+const uuid = yup.string().uuid('an id is not an id').required('an id is missing')
+const settingSchema = yup.object({
+  name: yup.string().max(60).required('Name of the setting is missing'),
+  rules: rulesSchema.required(),
+  kit: kitSchema.required(),
+})
+const archivedAdult = yup.object({
+  id: uuid,
+  name: yup.string().max(60).required('Name is missing'),
+  leads: yup
+    .array()
+    .of(yup.string().oneOf(['knives', 'heat']).required())
+    .required(),
+  role: yup.string().oneOf(['owner', 'leader', 'helper']).optional(),
+})
+/** What was seen of a child comes from its sessions, and is worked out from them again. */
+const archivedChild = (today: string) => childSchema(today).concat(yup.object({ id: uuid }))
+const archivedRecipe = yup.object({ id: uuid, recipe: recipeSchema.required() })
+const archivedPacket = yup.object({
+  id: uuid,
+  food: yup.string().max(120).required(),
+  name: yup.string().max(120).required(),
+  code: yup.string().max(60).nullable(),
+  label: yup.string().max(20_000).defined(),
+  simulated: yup.boolean().required(),
+  changedAt: yup.string().optional(),
+  reading: yup
+    .object({
+      readBy: yup.array().of(yup.string().required()).required(),
+      at: yup.string().required(),
+      digest: yup.string().required(),
+    })
+    .nullable()
+    .default(undefined),
+})
+const archivedEvent = eventSchema.concat(yup.object({ by: yup.string().nullable() }))
+const archivedSession = yup.object({
+  id: uuid,
+  state: yup.string().oneOf(['planned', 'cooking', 'finished']).required(),
+  input: sessionSchema.required(),
+  decisions: yup
+    .array()
+    .of(decisionSchema as unknown as yup.Schema<Decision>)
+    .max(400)
+    .required(),
+  plan: yup
+    .mixed()
+    .nullable()
+    .test(
+      'plan',
+      'a plan is not one of Lea',
+      (p) => p == null || (typeof p === 'object' && 'version' in p && 'turns' in p),
+    ),
+  events: yup.array().of(archivedEvent).required(),
+})
+
+const UUID = /\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/gi
+
+/**
+ * The same archive with new ids throughout, where the house has those of the old ones already; what hangs together still does. A frozen
+ * plan gets its digest anew.
+ */
+export function withNewIds(archive: Archive): Archive {
+  const fresh = new Map<string, string>()
+  const text = JSON.stringify(archive).replace(UUID, (old) => {
+    const known = fresh.get(old)
+    if (known) return known
+    const next = randomUUID()
+    fresh.set(old, next)
+    return next
+  })
+  const copy = JSON.parse(text) as Archive
+  for (const s of copy.sessions)
+    if (s.plan) {
+      const { digest: _, ...rest } = s.plan
+      s.plan.digest = digest(rest)
+    }
+  return copy
+}

@@ -1,0 +1,28 @@
+import { Router } from 'express'
+import { listSessions } from '../db/sessions'
+import { inSetting } from '../db/pool'
+import { getSetting, listRecipes } from '../db/settings'
+import { atLeast, personOf } from '../door'
+import { Fault } from '../fault'
+import { calendarOf, isZone } from '../files/calendar'
+import type { House } from '../house'
+
+/** The Diary as a file for calendars. */
+export function calendarRoutes({ pool }: House): Router {
+  const router = Router()
+  router.get('/calendar.ics', atLeast('leader'), async (req, res) => {
+    const zone = String(req.query['zone'] ?? 'Europe/London')
+    if (!isZone(zone))
+      throw new Fault(400, `'${zone.slice(0, 60)}' is no time zone, such as Europe/London`, 'zone')
+    const file = await inSetting(pool, personOf(req).settingId, async (db) => {
+      const titles = new Map((await listRecipes(db)).map((r) => [r.id, r.recipe.title]))
+      const entries = (await listSessions(db)).map((session) => ({
+        session,
+        title: titles.get(session.recipe) ?? 'a recipe that is gone',
+      }))
+      return calendarOf((await getSetting(db)).name, entries, zone, new Date())
+    })
+    res.attachment('diary.ics').type('text/calendar').send(file)
+  })
+  return router
+}

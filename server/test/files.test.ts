@@ -1,0 +1,250 @@
+/** Rosters, the whole setting as an archive, and the published schema, against a real server and database. */
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import Papa from 'papaparse'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import {
+  digest,
+  readRoster,
+  rosterColumns,
+  SHIPPED_RECIPES,
+  type StoredChild,
+  type StoredSession,
+} from '@lea/core'
+import { Ajv2020 } from 'ajv/dist/2020'
+import { loadDemo } from '../src/demo/load'
+import { DEMO_PASSWORD } from '../src/demo/people'
+import { today } from '../src/words'
+import { openHouse, type TestHouse, type Visitor } from './house'
+
+let house: TestHouse
+let other: TestHouse
+const signedIn = async (name: string, at = house): Promise<Visitor> => {
+  const visitor = at.visitor()
+  expect((await visitor.signIn(name, DEMO_PASSWORD)).status).toBe(200)
+  return visitor
+}
+const childrenOf = async (v: Visitor): Promise<StoredChild[]> =>
+  (await v.get('/api/children')).body as StoredChild[]
+
+const settingOf = async (v: Visitor): Promise<string> =>
+  ((await v.get('/api/me')).body as { person: { settingId: string } }).person.settingId
+
+beforeAll(async () => {
+  house = await openHouse()
+  await loadDemo(house.pool, today())
+  other = await openHouse()
+})
+afterAll(async () => {
+  await house.close()
+  await other.close()
+})
+
+describe('the roster as a table', () => {
+  it('goes out by RFC 4180 and is read back as it was', async () => {
+    const petra = await signedIn('petra')
+    const file = await petra.get('/api/children/roster.csv')
+    expect(file.headers.get('content-type')).toContain('text/csv')
+    const text = String(file.body).replace(/^\uFEFF/, '')
+    expect(text).toContain('\r\n')
+    const [heading = [], ...rows] = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data
+    const there = await childrenOf(petra)
+    const read = readRoster(
+      rows.map((cells, i) => ({ line: i + 2, cells })),
+      rosterColumns(heading),
+      today(),
+      there,
+    )
+    expect(read.map((r) => r.fault).join('')).toBe('')
+    expect(read.map((r) => r.known)).toEqual(there.map((c) => c.id))
+    for (const [i, r] of read.entries()) expect(r.child?.concerns).toEqual(there[i]?.concerns)
+  })
+  it('takes all rows or none, keeps what was seen, and never takes an allergy away', async () => {
+    const petra = await signedIn('petra')
+    const before = await childrenOf(petra)
+    const wren = before.find((c) => c.nickname === 'Wren') as StoredChild
+    const child = { nickname: 'Dilwyn', birth: '2022-05', concerns: [], diets: [], languages: [], needs: [] }
+    const bad = await petra.send('POST', '/api/children/roster', {
+      children: [{ child }, { child: { ...child, birth: '2050-01' } }],
+    })
+    expect(bad.status).toBe(400)
+    expect(await childrenOf(petra)).toEqual(before)
+    const bare = {
+      nickname: wren.nickname,
+      birth: wren.birth,
+      concerns: [],
+      diets: [],
+      languages: [],
+      needs: [],
+    }
+    expect(
+      (await petra.send('POST', '/api/children/roster', { children: [{ known: wren.id, child: bare }] }))
+        .status,
+    ).toBe(409)
+    const fine = await petra.send('POST', '/api/children/roster', {
+      children: [
+        { child },
+        { known: wren.id, child: { ...bare, concerns: wren.concerns, languages: ['pl'] } },
+      ],
+    })
+    expect(fine.body).toEqual({ added: 1, changed: 1 })
+    const after = await childrenOf(petra)
+    expect(after.find((c) => c.id === wren.id)).toMatchObject({
+      languages: ['pl'],
+      skills: wren.skills,
+      mat: wren.mat,
+    })
+    expect(after.length).toBe(before.length + 1)
+  })
+  it('is for leaders, and stays in its setting', async () => {
+    expect((await (await signedIn('gwenda')).get('/api/children/roster.csv')).status).toBe(403)
+    const petra = await signedIn('petra')
+    const wren = (await childrenOf(petra))[0] as StoredChild
+    const alder = await signedIn('alder')
+    const child = { nickname: 'X', birth: '2022-05', concerns: [], diets: [], languages: [], needs: [] }
+    expect(
+      (await alder.send('POST', '/api/children/roster', { children: [{ known: wren.id, child }] })).status,
+    ).toBe(404)
+  })
+})
+
+describe('the whole setting as one archive', () => {
+  const firstVisit = {
+    setting: 'Empty House',
+    kind: 'nursery',
+    country: 'uk',
+    owner: 'Farida Quill',
+    signIn: 'farida',
+    password: DEMO_PASSWORD,
+    recipes: true,
+  }
+  let zip: Buffer
+  it('goes out with everything but passwords and sign-ins', async () => {
+    const petra = await signedIn('petra')
+    const answer = await petra.raw('GET', '/api/archive')
+    expect(answer.status).toBe(200)
+    zip = answer.body
+    const files = unzipSync(zip)
+    expect(Object.keys(files).sort()).toEqual(
+      [
+        'adults',
+        'archive',
+        'children',
+        'cupboard',
+        'foods',
+        'packets',
+        'recipes',
+        'sessions',
+        'setting',
+        'words',
+      ].map((n) => `${n}.json`),
+    )
+    const all = Object.values(files)
+      .map((f) => strFromU8(f))
+      .join()
+    expect(all).not.toMatch(/argon2|password|signIn/)
+    expect(all).toContain('Zuri')
+  })
+  it('comes into an empty house: children, sessions, plans and events as they were', async () => {
+    const owner = other.visitor()
+    expect((await owner.send('POST', '/api/first-visit', firstVisit)).status).toBe(201)
+    const put = await owner.raw('POST', '/api/archive', zip)
+    expect(put.status).toBe(201)
+    const petra = await signedIn('petra')
+    const bare = (c: StoredChild) => ({ ...c, skills: undefined, lately: undefined, talk: undefined })
+    expect((await childrenOf(owner)).map(bare)).toEqual((await childrenOf(petra)).map(bare))
+    const sessions = (await petra.get('/api/sessions')).body as StoredSession[]
+    expect(((await owner.get('/api/sessions')).body as StoredSession[]).length).toBe(sessions.length)
+    const past = sessions.find((s) => s.state === 'finished') as StoredSession
+    expect((await owner.get(`/api/sessions/${past.id}`)).body).toEqual(
+      (await petra.get(`/api/sessions/${past.id}`)).body,
+    )
+    const events = async (v: Visitor) =>
+      ((await v.get(`/api/sessions/${past.id}/events`)).body as { events: { id: string }[] }).events
+        .map((e) => e.id)
+        .sort()
+    expect(await events(owner)).toEqual(await events(petra))
+    // What was seen of a child is worked out from its sessions again.
+    const child = (await childrenOf(petra)).find((c) => Object.keys(c.skills ?? {}).length > 0) as StoredChild
+    expect((await childrenOf(owner)).find((c) => c.id === child.id)?.skills).toEqual(child.skills)
+    expect(((await owner.get('/api/recipes')).body as unknown[]).length).toBe(SHIPPED_RECIPES.length)
+  })
+  it('never into one that has children, and nothing is changed by a bad one', async () => {
+    const petra = await signedIn('petra')
+    const before = await childrenOf(petra)
+    expect((await petra.raw('POST', '/api/archive', zip)).status).toBe(409)
+    expect(await childrenOf(petra)).toEqual(before)
+    const alder = await signedIn('alder')
+    expect((await alder.raw('POST', '/api/archive', Buffer.from('no zip'))).status).toBe(400)
+  })
+  it('names the file and the row at fault', async () => {
+    const third = await openHouse()
+    const owner = third.visitor()
+    await owner.send('POST', '/api/first-visit', firstVisit)
+    const spoilt = (name: string, change: (value: unknown) => unknown): Buffer => {
+      const files = unzipSync(zip)
+      files[`${name}.json`] = strToU8(
+        JSON.stringify(change(JSON.parse(strFromU8(files[`${name}.json`] as Uint8Array)))),
+      )
+      return Buffer.from(zipSync(files))
+    }
+    const says = async (body: Buffer): Promise<string> =>
+      (
+        JSON.parse((await owner.raw('POST', '/api/archive', body)).body.toString()) as {
+          error: { says: string }
+        }
+      ).error.says
+    expect(
+      await says(
+        spoilt('children', (v) =>
+          (v as StoredChild[]).map((c, i) => (i === 1 ? { ...c, birth: 'soon' } : c)),
+        ),
+      ),
+    ).toMatch(/children.json, row 2: Birth month/)
+    expect(await says(spoilt('archive', () => ({ format: 'other' })))).toMatch(/no archive of Lea/)
+    expect(await says(spoilt('recipes', () => ({})))).toMatch(/recipes.json must hold a list/)
+    expect((await owner.get('/api/children')).body).toEqual([])
+    await third.close()
+  })
+  it('into the same house beside the first: new ids throughout, plans with their digest', async () => {
+    // Another setting of this house, empty but for its owner.
+    const alder = await signedIn('alder')
+    for (const c of await childrenOf(alder)) await alder.send('DELETE', `/api/children/${c.id}`)
+    await house.sql('delete from sessions', await settingOf(alder))
+    const put = await alder.raw('POST', '/api/archive', zip)
+    expect(put.status).toBe(201)
+    const sessions = (await alder.get('/api/sessions')).body as StoredSession[]
+    const past = sessions.find((s) => s.state === 'finished') as StoredSession
+    const { plan } = (await alder.get(`/api/sessions/${past.id}`)).body as { plan: { digest: string } }
+    const { digest: own, ...rest } = plan
+    expect(digest(rest)).toBe(own)
+    const petras = new Set((await childrenOf(await signedIn('petra'))).map((c) => c.id))
+    expect((await childrenOf(alder)).some((c) => petras.has(c.id))).toBe(false)
+  })
+  it('is for the owner', async () => {
+    expect((await (await signedIn('seun')).raw('GET', '/api/archive')).status).toBe(403)
+  })
+})
+
+describe('the schema of a recipe', () => {
+  it('is published, and takes what the recipes of a setting go out as', async () => {
+    const petra = await signedIn('petra')
+    const schema = (await petra.get('/recipe.schema.json')).body as object
+    const check = new Ajv2020({ strict: false }).compile(schema)
+    for (const { recipe } of (await petra.get('/api/recipes')).body as { recipe: unknown }[])
+      expect(check(recipe)).toBe(true)
+  })
+  it('a recipe that an earlier version saved is brought up when it is read', async () => {
+    const petra = await signedIn('petra')
+    await house.sql(
+      `update recipes set body = body || '{"schema": 1, "themes": ["autumn"]}' where title = 'Herb soda bread'`,
+      await settingOf(petra),
+    )
+    const rows = (await petra.get('/api/recipes')).body as {
+      recipe: { title: string; schema: number; themes: unknown }
+    }[]
+    expect(rows.find((r) => r.recipe.title === 'Herb soda bread')?.recipe).toMatchObject({
+      schema: 2,
+      themes: [{ kind: 'season', name: 'autumn' }],
+    })
+  })
+})

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+/** Four short questions, each with near answers to tap. */
+import { computed } from 'vue'
+import { dayAfter, HEATS, heatWord, seasonOf, weekdayOf, type Heat, type StoredGuest } from '@lea/core'
+import { useHouse } from '../stores/house'
+import { dayText, todayText } from '../words'
+
+export interface Answers {
+  children: string[]
+  guests: StoredGuest[]
+  adults: string[]
+  date: string
+  start: string
+  minutes: number
+  theme: string
+  heat: Heat | ''
+  budget: string
+  fromCupboard: boolean
+}
+const props = defineProps<{
+  until: string
+  themes: { name: string; kind: string; n: number }[]
+  budgetFault: string
+}>()
+const emit = defineEmits<{ guest: [] }>()
+const a = defineModel<Answers>({ required: true })
+const house = useHouse()
+
+const toggle = (list: string[], id: string): void => {
+  const at = list.indexOf(id)
+  if (at < 0) list.push(id)
+  else list.splice(at, 1)
+}
+const chip = (on: boolean): string =>
+  `rounded-patch border px-2.5 py-1 ${on ? 'border-ink bg-ink text-white' : 'border-line bg-white'}`
+/** The next days on which one cooks: tomorrow, and the weekdays after. */
+const days = computed(() => {
+  const today = todayText()
+  const isOpen = (d: string): boolean => house.setting?.rules.kind !== 'nursery' || weekdayOf(d) < 5
+  return Array.from({ length: 9 }, (_, i) => dayAfter(today, i))
+    .filter(isOpen)
+    .slice(0, 5)
+})
+const LENGTHS = [30, 45, 60, 75, 90]
+const near = computed(() => {
+  const season = seasonOf(a.value.date)
+  const some = props.themes.filter((t) => t.name === season || t.kind !== 'season').slice(0, 8)
+  return props.themes.filter((t) => t.name === season).concat(some.filter((t) => t.name !== season))
+})
+const allIn = computed(() => a.value.children.length === house.children.length)
+</script>
+
+<template>
+  <form class="grid gap-3 md:grid-cols-2" @submit.prevent>
+    <fieldset class="patch p-4">
+      <legend class="px-1 font-title text-lg font-bold">Who cooks?</legend>
+      <div class="flex flex-wrap gap-1.5">
+        <button
+          v-for="c in house.children"
+          :key="c.id"
+          type="button"
+          :class="chip(a.children.includes(c.id))"
+          :aria-pressed="a.children.includes(c.id)"
+          @click="toggle(a.children, c.id)"
+        >
+          {{ c.nickname }}
+        </button>
+        <button
+          v-for="g in a.guests"
+          :key="g.id"
+          type="button"
+          :class="chip(true)"
+          :aria-label="`${g.nickname}, a guest: take out`"
+          @click="a.guests = a.guests.filter((x) => x !== g)"
+        >
+          {{ g.nickname }} ×
+        </button>
+        <button
+          v-if="house.children.length > 0"
+          type="button"
+          class="px-2 py-1 underline"
+          @click="a.children = allIn ? [] : house.children.map((c) => c.id)"
+        >
+          {{ allIn ? 'none of them' : 'all of them' }}
+        </button>
+        <button type="button" class="px-2 py-1 underline" @click="emit('guest')">and a guest</button>
+      </div>
+      <div class="mt-2 flex flex-wrap items-center gap-1.5">
+        <span class="text-sm text-soft">with</span>
+        <button
+          v-for="adult in house.adults"
+          :key="adult.id"
+          type="button"
+          :class="chip(a.adults.includes(adult.id))"
+          :aria-pressed="a.adults.includes(adult.id)"
+          @click="toggle(a.adults, adult.id)"
+        >
+          {{ adult.name }}
+        </button>
+      </div>
+    </fieldset>
+    <fieldset class="patch p-4">
+      <legend class="px-1 font-title text-lg font-bold">When?</legend>
+      <div class="flex flex-wrap gap-1.5">
+        <button
+          v-for="d in days"
+          :key="d"
+          type="button"
+          :class="chip(a.date === d)"
+          :aria-pressed="a.date === d"
+          @click="a.date = d"
+        >
+          {{ dayText(d) }}
+        </button>
+      </div>
+      <div class="mt-2 flex flex-wrap gap-3">
+        <label class="text-sm font-semibold"
+          >another day<input v-model="a.date" type="date" class="field mt-1 font-normal"
+        /></label>
+        <label class="text-sm font-semibold"
+          >begins at<input v-model="a.start" type="time" class="field mt-1 font-normal"
+        /></label>
+      </div>
+    </fieldset>
+    <fieldset class="patch p-4">
+      <legend class="px-1 font-title text-lg font-bold">How long?</legend>
+      <div class="flex flex-wrap items-center gap-1.5">
+        <button
+          v-for="n in LENGTHS"
+          :key="n"
+          type="button"
+          :class="chip(a.minutes === n)"
+          :aria-pressed="a.minutes === n"
+          @click="a.minutes = n"
+        >
+          {{ n }} minutes
+        </button>
+        <label class="flex items-center gap-1.5 text-sm font-semibold"
+          >or<input
+            v-model.number.lazy="a.minutes"
+            type="number"
+            min="10"
+            max="240"
+            aria-label="Minutes"
+            class="field w-20 font-normal"
+        /></label>
+      </div>
+      <p class="mt-2 text-soft">The families come at {{ until }}.</p>
+    </fieldset>
+    <fieldset class="patch p-4">
+      <legend class="px-1 font-title text-lg font-bold">What kind?</legend>
+      <div class="flex flex-wrap gap-1.5">
+        <button type="button" :class="chip(!a.theme)" :aria-pressed="!a.theme" @click="a.theme = ''">
+          any
+        </button>
+        <button
+          v-for="t in near"
+          :key="t.name"
+          type="button"
+          :class="chip(a.theme === t.name)"
+          :aria-pressed="a.theme === t.name"
+          @click="a.theme = a.theme === t.name ? '' : t.name"
+        >
+          {{ t.name }}
+        </button>
+      </div>
+      <div class="mt-2 flex flex-wrap items-end gap-3 text-sm">
+        <label class="font-semibold"
+          >heat<select v-model="a.heat" aria-label="Heat" class="field mt-1 font-normal">
+            <option value="">any</option>
+            <option v-for="h in HEATS" :key="h" :value="h">{{ heatWord(h) }}</option>
+          </select></label
+        >
+        <label class="font-semibold"
+          >at most, a child<input
+            v-model.lazy="a.budget"
+            class="field mt-1 w-28 font-normal"
+            placeholder="85p"
+            :aria-invalid="budgetFault ? 'true' : undefined"
+        /></label>
+        <label class="flex items-center gap-1.5 pb-2"
+          ><input v-model="a.fromCupboard" type="checkbox" class="size-5" />from the cupboard first</label
+        >
+      </div>
+      <p v-if="budgetFault" role="alert" class="mt-1 text-sm font-semibold text-paprika">{{ budgetFault }}</p>
+    </fieldset>
+  </form>
+</template>

@@ -1,0 +1,24 @@
+/** Looks at recipes with a group, a few at a time; tries remedies; lays out a term. Beside the planner, so that nobody waits for it. */
+import { expose } from 'comlink'
+import {
+  layTerm,
+  lookAt,
+  remedyFor,
+  techniqueOf,
+  type Look,
+  type Remedy,
+  type ShelfRow,
+  type TermPlan,
+  type TermProblem,
+  type Wish,
+} from '@lea/core'
+
+const shelf = {
+  looks: (rows: ShelfRow[], wish: Wish): Look[] => rows.map((r) => lookAt(r.id, r.recipe, wish, r.made)),
+  remedy: (look: Look, row: ShelfRow, wish: Wish): Remedy | null =>
+    remedyFor(look, row.recipe, wish, row.made),
+  term: (problem: TermProblem): TermPlan => layTerm(problem, (t) => techniqueOf(t)?.name ?? t),
+}
+export type ShelfWorker = typeof shelf
+
+expose(shelf)
