@@ -27,6 +27,8 @@ export default ts.config(
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       'vue/multi-word-component-names': 'off',
       'vue/require-default-prop': 'off',
+      // A field taken out so that the rest goes on without it.
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true }],
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/no-explicit-any': 'error',
     },

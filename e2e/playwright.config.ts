@@ -5,8 +5,8 @@ export default defineConfig({
   outputDir: '../.lea/test-results',
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  // Each file has a server and a database of its own; two cores bear one browser at a time well.
-  workers: 1,
+  // Each file has a server and a database of its own; while one browser waits for its page the other works.
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   use: {

@@ -54,6 +54,9 @@ for (const [path, name] of [
   ['/diary', 'Diary'],
   ['/recipes', 'Recipes'],
   ['/recipes/new', 'New recipe'],
+  ['/recipes/read', 'Read a recipe in'],
+  ['/diary/new', 'What shall we make?'],
+  ['/diary/term', 'A half term laid out'],
   ['/children', 'Children'],
   ['/cupboard', 'Cupboard'],
   ['/record', 'Record'],
@@ -119,9 +122,16 @@ test('the dialogs', async () => {
   await page.getByRole('button', { name: 'Edit Zuri' }).click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight()
+  await page.goto(`${house.address}/children`)
+  await page.getByRole('button', { name: 'From a table' }).click()
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
+  await looksRight()
   await page.goto(`${house.address}/diary`)
-  await page.getByRole('button', { name: 'New session' }).click()
-  await expect(page.getByRole('radio').first()).toBeVisible()
+  await page
+    .getByRole('button', { name: /^Copy / })
+    .first()
+    .click()
+  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight()
 })
 

@@ -34,6 +34,25 @@ export async function api<T>(
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')
   }
+  return answerOf<T>(response)
+}
+
+/** A file as it is, for what is no JSON. */
+export async function apiBytes<T>(path: string, file: Blob): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/zip' },
+      body: file,
+    })
+  } catch {
+    throw new ApiFault(0, 'the server does not answer: nothing was changed')
+  }
+  return answerOf<T>(response)
+}
+
+async function answerOf<T>(response: Response): Promise<T> {
   if (response.status === 204) return undefined as T
   const data: unknown = await response.json().catch(() => null)
   if (response.ok) return data as T

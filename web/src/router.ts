@@ -4,6 +4,7 @@ import { useDoor } from './stores/door'
 export function makeRouter(): Router {
   const router = createRouter({
     history: createWebHistory(),
+    scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? undefined : { top: 0 }),
     routes: [
       { path: '/', redirect: '/diary' },
       {

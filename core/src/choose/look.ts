@@ -154,7 +154,13 @@ function reasonsOf(f: Figures, people: number, swaps: readonly string[], request
         ? `${f.leastTurns} turns each`
         : `${f.leastTurns} to ${f.mostTurns} turns each`,
     )
-  for (const id of f.targets) list.push(`meets “${targetOf(id)?.says ?? id}”`)
+  const [target, ...more] = f.targets
+  if (target !== undefined)
+    list.push(
+      more.length > 0
+        ? `meets ${f.targets.length} targets of the week`
+        : `meets “${targetOf(target)?.says ?? target}”`,
+    )
   if (f.ofTheme) list.push('of the theme')
   if (f.since === null) list.push('not made here yet')
   else if (f.since > 0) list.push(`last made ${f.since === 1 ? 'yesterday' : `${f.since} days ago`}`)

@@ -5,7 +5,7 @@
  */
 import { foodName } from '../food/foods'
 import { swapOf, swapsFor, type Swap } from '../food/swaps'
-import type { RecipeLine } from '../recipe/recipe'
+import type { Recipe, RecipeLine } from '../recipe/recipe'
 import type { Decision } from './decision'
 import type { Start } from './draft'
 import { hardOf, type Met } from './meetings'
@@ -33,7 +33,7 @@ export function smallestSet(
   if (hard.length === 0) return null
   const fixed = start.recipe.lines.filter((l) => !hard.includes(l)).flatMap((l) => toRead([l.food], meetings))
   const best = search(
-    hard.map((l) => optionsFor(l, meetings)),
+    hard.map((l) => optionsFor(l, start.recipe, meetings)),
     new Set(fixed),
   )
   const name = (id: string): string => foodName(start.foods.of(id))
@@ -59,8 +59,16 @@ const toRead = (foods: readonly string[], meetings: (food: string) => Met[]): st
 export const clearSwaps = (line: RecipeLine, stops: (food: string) => boolean): Swap[] =>
   swapsFor(line.food, line.role, line.unit).filter((s) => !s.parts.some((p) => stops(p.food)))
 
-function optionsFor(line: RecipeLine, meetings: (food: string) => Met[]): Option[] {
-  const swaps = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0).map((swap): Option => ({
+/** What is not for savoury dishes is offered in one only where nothing else is. */
+function fitting(swaps: readonly Swap[], recipe: Recipe): readonly Swap[] {
+  if (recipe.lines.some((l) => l.role === 'sweet')) return swaps
+  const fit = swaps.filter((s) => !/\bsavoury\b/.test(s.notFor))
+  return fit.length > 0 ? fit : swaps
+}
+
+function optionsFor(line: RecipeLine, recipe: Recipe, meetings: (food: string) => Met[]): Option[] {
+  const clear = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0)
+  const swaps = fitting(clear, recipe).map((swap): Option => ({
     decision: { kind: 'swap', line: line.id, swap: swap.id },
     stuck: false,
     packets: toRead(

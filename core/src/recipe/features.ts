@@ -56,6 +56,12 @@ export function holdsOf(recipe: Recipe, foods: FoodBook): { lists: string[]; unk
   return { lists: [...lists], unknown }
 }
 
+const PLAIN_PICTURES = new Set(['soap', 'bowl', 'yum', 'oven', 'pot', 'fridge', 'alarm', 'jug'])
+/** The picture that says most of it: of the first step that has one of its own. */
+export const pictureOf = (recipe: Recipe): string =>
+  (recipe.steps.find((s) => !PLAIN_PICTURES.has(s.picture)) ?? recipe.steps.find((s) => s.picture !== 'soap'))
+    ?.picture ?? 'bowl'
+
 /** All words by which it is found, in small letters. */
 export function searchText(recipe: Recipe, foods: FoodBook): string {
   const names = recipe.lines.map((l) => foodName(foods.of(l.food)))

@@ -142,15 +142,15 @@ const parts = (text: string): string[] =>
 /** "milk: allergy, no traces; egg" in both ways: a comma inside a level's own words does not part it. */
 function concernParts(text: string): string[] {
   // Nor does one in brackets.
-  let rest = text.replace(/\([^)]*\)/g, (inside) => inside.replace(/[;,|\n]/g, '\u0002'))
+  let rest = text.replace(/\([^)]*\)/g, (inside) => inside.replace(/[;,|\n]/g, '\ue002'))
   const kept: string[] = []
   const words = LEVELS.map((l) => LEVEL_WORDS[l]).filter((w) => w.includes(','))
   words.forEach((w, i) => {
-    rest = rest.replaceAll(w, `\u0001${i}\u0001`)
+    rest = rest.replaceAll(w, `\ue001${i}\ue001`)
   })
   for (const p of parts(rest))
     kept.push(
-      p.replace(/\u0001(\d+)\u0001/g, (_, i: string) => words[Number(i)] ?? '').replaceAll('\u0002', ','),
+      p.replace(/\ue001(\d+)\ue001/g, (_, i: string) => words[Number(i)] ?? '').replaceAll('\ue002', ','),
     )
   return kept
 }

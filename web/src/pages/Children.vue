@@ -9,6 +9,7 @@ import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { monthText } from '../words'
 import ChildForm from './ChildForm.vue'
+import RosterIn from './RosterIn.vue'
 
 const house = useHouse()
 const door = useDoor()
@@ -16,6 +17,8 @@ const { matOf } = useMats()
 const editing = ref<StoredChild | 'new' | null>(null)
 const erasing = ref<string | null>(null)
 const fault = ref('')
+const reading = ref(false)
+const says = ref('')
 onMounted(() => void house.load())
 
 async function erase(id: string): Promise<void> {
@@ -33,11 +36,16 @@ async function erase(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Children</h1>
-      <button v-if="door.isLeader()" type="button" class="btn btn-main" @click="editing = 'new'">
-        Add a child
-      </button>
+      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+        <a v-if="house.children.length > 0" class="btn" href="/api/children/roster.csv" download
+          >Save as a table</a
+        >
+        <button type="button" class="btn" @click="reading = true">From a table</button>
+        <button type="button" class="btn btn-main" @click="editing = 'new'">Add a child</button>
+      </span>
     </div>
     <Notice v-if="house.fault || fault" tone="fault" class="mb-3">{{ house.fault || fault }}</Notice>
+    <p v-if="says" role="status" class="mb-3 font-semibold">{{ says }}</p>
     <p v-if="!house.loaded && !house.fault" role="status">Opening the roster …</p>
     <Notice v-else-if="house.children.length === 0">
       Nobody yet. A nickname, a birth month, and what the family told you about allergies is enough; no full
@@ -98,6 +106,16 @@ async function erase(id: string): Promise<void> {
         </span>
       </li>
     </ul>
+    <RosterIn
+      v-if="reading"
+      @close="reading = false"
+      @done="
+        (text: string) => {
+          says = text
+          reading = false
+        }
+      "
+    />
     <ChildForm v-if="editing" :child="editing === 'new' ? null : editing" @close="editing = null" />
   </main>
 </template>

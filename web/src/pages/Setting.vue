@@ -6,6 +6,7 @@ import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
 import SettingRules from './SettingRules.vue'
+import SettingArchive from './SettingArchive.vue'
 import SettingTargets from './SettingTargets.vue'
 import SettingTechniques from './SettingTechniques.vue'
 import SettingWords from './SettingWords.vue'
@@ -174,6 +175,7 @@ const removeDiet = (id: string): Promise<void> =>
       @save="keepRules"
     />
     <SettingWords v-if="house.setting && door.isLeader()" />
+    <SettingArchive v-if="house.setting && door.isOwner()" />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
       <p class="mb-2 text-sm text-soft">

@@ -2,7 +2,7 @@
 /** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { changesIn, linesFor, recipeToJson, stepWork, toJsonLd, variantsOf } from '@lea/core'
+import { changesIn, linesFor, pictureOf, recipeToJson, stepWork, toJsonLd, variantsOf } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import Amount from '../parts/Amount.vue'
@@ -53,7 +53,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
     <article v-else>
       <div class="mb-4 flex flex-wrap items-start justify-between gap-3">
         <div class="flex items-start gap-4">
-          <Picture :name="recipe.steps[1]?.picture ?? 'bowl'" class="size-16 shrink-0" />
+          <Picture :name="pictureOf(recipe)" class="size-16 shrink-0" />
           <div>
             <h1 class="text-3xl">{{ recipe.title }}</h1>
             <p class="text-lg">{{ recipe.about }}</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The weave of what is being written, live: what a change does to the clock, the turns, the cost and what is to settle. */
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useDebounceFn } from '@vueuse/core'
 import {
   assemble,
@@ -25,9 +25,9 @@ const props = defineProps<{ recipe: Recipe }>()
 const house = useHouse()
 const shelf = useShelf()
 const group = useGroup()
-const plan = ref<Plan | null>(null)
-const look = ref<Look | null>(null)
-const remedy = ref<Remedy | null>()
+const plan = shallowRef<Plan | null>(null)
+const look = shallowRef<Look | null>(null)
+const remedy = shallowRef<Remedy | null>()
 const fault = ref('')
 let round = 0
 

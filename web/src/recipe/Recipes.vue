@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
 import { computed, onMounted, ref, watch } from 'vue'
-import { isWanted, lookMinutes, type ShelfFilter } from '@lea/core'
+import { isWanted, pictureOf, lookMinutes, type ShelfFilter } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import FitLine from '../shelf/FitLine.vue'
@@ -82,7 +82,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
       </Notice>
       <ul class="grid gap-3 lg:grid-cols-2">
         <li v-for="r in rows" :key="r.id" class="patch relative flex items-start gap-3 p-4">
-          <Picture :name="r.recipe.steps[1]?.picture ?? 'bowl'" class="size-14 shrink-0" />
+          <Picture :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
           <div class="min-w-0">
             <h2 class="text-xl leading-tight">
               <RouterLink :to="`/recipes/${r.id}`" class="underline-offset-4 hover:underline">{{

@@ -23,15 +23,9 @@ const fit = computed(() => fitWords(props.standing.look, props.standing.remedy))
     <p v-else-if="standing.look.against.length > 0 && standing.remedy === undefined" class="text-soft">
       Trying what would help …
     </p>
-    <ul v-if="standing.look.reasons.length > 0" class="flex flex-wrap gap-x-2 text-soft">
-      <li
-        v-for="(r, i) in standing.look.reasons"
-        :key="r"
-        :class="i < standing.look.reasons.length - 1 ? 'after:ml-2 after:content-[\'·\']' : ''"
-      >
-        {{ say(r) }}
-      </li>
-    </ul>
+    <p v-if="standing.look.reasons.length > 0" class="text-soft">
+      {{ say(standing.look.reasons.join(' · ')) }}
+    </p>
     <details v-if="standing.look.against.length > 1" class="mt-1">
       <summary class="cursor-pointer">All that stands against it</summary>
       <ul class="border-l-4 border-slate pl-3">

@@ -32,7 +32,7 @@ const toggle = (list: string[], id: string): void => {
   else list.splice(at, 1)
 }
 const chip = (on: boolean): string =>
-  `rounded-patch border px-2.5 py-1 ${on ? 'border-ink bg-ink text-white' : 'border-line bg-white'}`
+  `rounded-patch border px-2 py-0.5 ${on ? 'border-ink bg-ink text-white' : 'border-line bg-white'}`
 /** The next days on which one cooks: tomorrow, and the weekdays after. */
 const days = computed(() => {
   const today = todayText()
@@ -51,8 +51,8 @@ const allIn = computed(() => a.value.children.length === house.children.length)
 </script>
 
 <template>
-  <form class="grid gap-3 md:grid-cols-2" @submit.prevent>
-    <fieldset class="patch p-4">
+  <form class="grid gap-2 md:grid-cols-2 lg:grid-cols-1" @submit.prevent>
+    <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">Who cooks?</legend>
       <div class="flex flex-wrap gap-1.5">
         <button
@@ -99,7 +99,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
         </button>
       </div>
     </fieldset>
-    <fieldset class="patch p-4">
+    <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">When?</legend>
       <div class="flex flex-wrap gap-1.5">
         <button
@@ -113,7 +113,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
           {{ dayText(d) }}
         </button>
       </div>
-      <div class="mt-2 flex flex-wrap gap-3">
+      <div class="mt-2 grid grid-cols-2 gap-3">
         <label class="text-sm font-semibold"
           >another day<input v-model="a.date" type="date" class="field mt-1 font-normal"
         /></label>
@@ -122,7 +122,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
         /></label>
       </div>
     </fieldset>
-    <fieldset class="patch p-4">
+    <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">How long?</legend>
       <div class="flex flex-wrap items-center gap-1.5">
         <button
@@ -133,21 +133,22 @@ const allIn = computed(() => a.value.children.length === house.children.length)
           :aria-pressed="a.minutes === n"
           @click="a.minutes = n"
         >
-          {{ n }} minutes
+          {{ n }}
         </button>
-        <label class="flex items-center gap-1.5 text-sm font-semibold"
-          >or<input
+        <label class="flex items-center gap-1.5 text-sm"
+          ><input
             v-model.number.lazy="a.minutes"
             type="number"
             min="10"
             max="240"
             aria-label="Minutes"
-            class="field w-20 font-normal"
-        /></label>
+            class="field !w-20"
+          />minutes</label
+        >
       </div>
       <p class="mt-2 text-soft">The families come at {{ until }}.</p>
     </fieldset>
-    <fieldset class="patch p-4">
+    <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">What kind?</legend>
       <div class="flex flex-wrap gap-1.5">
         <button type="button" :class="chip(!a.theme)" :aria-pressed="!a.theme" @click="a.theme = ''">
@@ -165,16 +166,16 @@ const allIn = computed(() => a.value.children.length === house.children.length)
         </button>
       </div>
       <div class="mt-2 flex flex-wrap items-end gap-3 text-sm">
-        <label class="font-semibold"
-          >heat<select v-model="a.heat" aria-label="Heat" class="field mt-1 font-normal">
+        <label class="block font-semibold"
+          >heat<select v-model="a.heat" aria-label="Heat" class="field mt-1 block !w-36 font-normal">
             <option value="">any</option>
             <option v-for="h in HEATS" :key="h" :value="h">{{ heatWord(h) }}</option>
           </select></label
         >
-        <label class="font-semibold"
+        <label class="block font-semibold"
           >at most, a child<input
             v-model.lazy="a.budget"
-            class="field mt-1 w-28 font-normal"
+            class="field mt-1 block !w-28 font-normal"
             placeholder="85p"
             :aria-invalid="budgetFault ? 'true' : undefined"
         /></label>

@@ -5,6 +5,8 @@ import { ArrowDown, ArrowUp, Pin } from '@lucide/vue'
 import {
   clockAfter,
   dayAfter,
+  inputsOf,
+  pictureOf,
   targetOf,
   techniqueOf,
   termRecipe,
@@ -109,7 +111,10 @@ async function work(): Promise<void> {
   plan.value = await termInWorker(JSON.parse(JSON.stringify(problem.value)) as TermProblem)
 }
 const titleOf = (id: string): string => house.recipe(id)?.title ?? ''
-const pictureOf = (id: string): string => house.recipe(id)?.steps[1]?.picture ?? 'bowl'
+const pictureFor = (id: string): string => {
+  const recipe = house.recipe(id)
+  return recipe ? pictureOf(recipe) : 'bowl'
+}
 
 /** What a person moves is set, and stays when the rest is laid out anew. */
 async function set(changes: Record<string, string>): Promise<void> {
@@ -133,7 +138,7 @@ async function send(): Promise<void> {
   try {
     for (const day of plan.value?.days ?? []) {
       if (!day.recipe || taken.value.has(day.date)) continue
-      const { id: _, decisions: __, state: ___, ...inputs } = session(day.date)
+      const inputs = inputsOf(session(day.date))
       await house.addSession({ ...inputs, recipe: day.recipe }, swaps.get(day.recipe) ?? [])
       sent.value += 1
     }
@@ -169,13 +174,13 @@ const missing = computed(() => {
         <label class="text-sm font-semibold"
           >From<input v-model="input.from" type="date" class="field mt-1 font-normal"
         /></label>
-        <label class="text-sm font-semibold"
+        <label class="block text-sm font-semibold"
           >Weeks<input
             v-model.number="input.weeks"
             type="number"
             min="1"
             max="20"
-            class="field mt-1 w-20 font-normal"
+            class="field mt-1 block !w-20 font-normal"
         /></label>
         <fieldset>
           <legend class="text-sm font-semibold">On</legend>
@@ -194,7 +199,7 @@ const missing = computed(() => {
             type="number"
             min="10"
             max="240"
-            class="field mt-1 w-20 font-normal"
+            class="field mt-1 block !w-20 font-normal"
         /></label>
         <button
           type="submit"
@@ -232,7 +237,7 @@ const missing = computed(() => {
               @dragstart="dragged = i"
               @dragend="dragged = -1"
             >
-              <Picture :name="pictureOf(day.recipe)" class="size-9 shrink-0" />
+              <Picture :name="pictureFor(day.recipe)" class="size-9 shrink-0" />
               <div class="min-w-0 flex-1">
                 <p class="font-title text-lg font-bold leading-tight">
                   {{ titleOf(day.recipe) || 'nothing fits' }}

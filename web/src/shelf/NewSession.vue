@@ -6,8 +6,10 @@ import { useDebounceFn } from '@vueuse/core'
 import {
   clockAfter,
   dayAfter,
+  inputsOf,
   isWanted,
   lookMinutes,
+  pictureOf,
   readMoney,
   themesOn,
   type Heat,
@@ -116,7 +118,7 @@ const looking = computed(() => shelf.done < shelf.of)
 async function layOut(s: Standing, remedied: boolean): Promise<void> {
   fault.value = ''
   saving.value = true
-  const { id: _, decisions: __, state: ___, ...input } = session.value
+  const input = inputsOf(session.value)
   const start = (remedied && s.remedy?.start) || input.start
   const decisions = remedied && s.remedy?.decisions ? s.remedy.decisions : s.look.decisions
   try {
@@ -136,11 +138,11 @@ function addGuest(guest: StoredGuest): void {
 </script>
 
 <template>
-  <main id="main" class="mx-auto max-w-6xl px-5 py-4">
+  <main id="main" class="mx-auto max-w-[88rem] px-5 py-4">
     <h1 class="mb-3 text-3xl">What shall we make?</h1>
     <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
     <p v-else-if="!ready" role="status">Opening your lists …</p>
-    <template v-else>
+    <div v-else class="grid items-start gap-5 lg:grid-cols-[25rem_minmax(0,1fr)]">
       <FourAnswers
         v-model="answers"
         :until="until"
@@ -148,7 +150,7 @@ function addGuest(guest: StoredGuest): void {
         :budget-fault="budgetFault"
         @guest="addingGuest = true"
       />
-      <section aria-labelledby="the-shelf" class="mt-5">
+      <section aria-labelledby="the-shelf">
         <div class="mb-2 flex flex-wrap items-end justify-between gap-2 border-b border-ink pb-1">
           <h2 id="the-shelf" class="text-2xl">The shelf for {{ dayText(answers.date) }}</h2>
           <p role="status" class="text-sm text-soft">
@@ -173,11 +175,11 @@ function addGuest(guest: StoredGuest): void {
         >
         <ol class="grid gap-3">
           <li
-            v-for="s in nobody ? [] : list"
+            v-for="(s, i) in nobody ? [] : list"
             :key="s.row.id"
             class="patch grid gap-3 p-4 sm:grid-cols-[3.5rem_1fr_auto]"
           >
-            <Picture :name="s.row.recipe.steps[1]?.picture ?? 'bowl'" class="size-12" />
+            <Picture :name="pictureOf(s.row.recipe)" class="size-12" />
             <div class="min-w-0">
               <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
               <RecipeFacts :recipe="s.row.recipe" :foods="house.foods" :minutes="lookMinutes(s.look)" />
@@ -187,11 +189,16 @@ function addGuest(guest: StoredGuest): void {
               <button
                 type="button"
                 class="btn"
-                :class="s.look.against.length === 0 ? 'btn-main' : ''"
+                :class="i === 0 && s.look.against.length === 0 ? 'btn-main' : ''"
                 :disabled="saving"
                 @click="layOut(s, false)"
               >
-                {{ s.look.swapsSay.length > 0 ? 'Lay it out with the swap' : 'Lay it out'
+                {{
+                  s.look.swapsSay.length > 1
+                    ? 'Lay it out with the swaps'
+                    : s.look.swapsSay.length === 1
+                      ? 'Lay it out with the swap'
+                      : 'Lay it out'
                 }}<span class="sr-only">: {{ s.row.recipe.title }}</span>
               </button>
               <button
@@ -208,6 +215,6 @@ function addGuest(guest: StoredGuest): void {
         </ol>
       </section>
       <GuestForm v-if="addingGuest" @add="addGuest" @close="addingGuest = false" />
-    </template>
+    </div>
   </main>
 </template>

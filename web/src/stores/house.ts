@@ -76,6 +76,13 @@ export const useHouse = defineStore('house', () => {
     await api(id ? 'PUT' : 'POST', id ? `/children/${id}` : '/children', input)
     await load()
   }
+  const saveRoster = async (rows: object[]): Promise<{ added: number; changed: number }> => {
+    const answer = await api<{ added: number; changed: number }>('POST', '/children/roster', {
+      children: rows,
+    })
+    await load()
+    return answer
+  }
   const eraseChild = async (id: string): Promise<void> => {
     await api('DELETE', `/children/${id}`)
     await load()
@@ -166,6 +173,7 @@ export const useHouse = defineStore('house', () => {
     load,
     recipe,
     saveChild,
+    saveRoster,
     eraseChild,
     saveAdult,
     saveRecipe,

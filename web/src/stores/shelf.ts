@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, toRaw } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import {
   ranked,
   wishFor,
@@ -43,7 +43,9 @@ export const useShelf = defineStore('shelf', () => {
   function wishOf(session: StoredSession, more: Omit<Wish, 'base'> = {}): Wish | null {
     if (!house.setting) return null
     const { setting, children, adults } = house
-    return wishFor(toRaw(session), { setting, children, adults }, more)
+    // Plain all through: it goes to a worker.
+    const plain = JSON.parse(JSON.stringify(session)) as StoredSession
+    return wishFor(plain, { setting, children, adults }, more)
   }
 
   async function look(wish: Wish): Promise<void> {
@@ -64,15 +66,21 @@ export const useShelf = defineStore('shelf', () => {
         },
         wanted,
       )
-      for (const l of ranked([...looks.value.values()])) {
-        const row = rows.find((r) => r.id === l.recipe)
-        if (!wanted()) return
-        if (!row || l.against.length === 0) continue
-        const remedy = await remedyInWorker(l, row, wish)
-        if (wanted()) remedies.value = new Map([...remedies.value, [l.recipe, remedy]])
-      }
     } catch (e) {
       if (wanted()) fault.value = inWords(e)
+      return
+    }
+    // The order stands; what would help comes by and by.
+    void help(rows, wish, wanted)
+  }
+
+  async function help(rows: readonly ShelfRow[], wish: Wish, wanted: () => boolean): Promise<void> {
+    for (const l of ranked([...looks.value.values()])) {
+      const row = rows.find((r) => r.id === l.recipe)
+      if (!wanted()) return
+      if (!row || l.against.length === 0) continue
+      const remedy = await remedyInWorker(l, row, wish).catch(() => null)
+      if (wanted()) remedies.value = new Map([...remedies.value, [l.recipe, remedy]])
     }
   }
 

@@ -112,28 +112,30 @@ const withNumber = (text: string, n: string): string =>
 /**
  * Words of a step, a preparation or a note that name an allergen of no line: "brush with egg" where no egg is listed. What is in no line
  * is looked for in nobody's allergies, so it is asked. The label reader finds the words.
- * @param open lines that are still to be settled
+ * @param settled words of lines that are asked about, or that were answered otherwise than they stand
  */
 export function unlisted(
   texts: readonly string[],
   lines: readonly RecipeLine[],
   foods: FoodBook,
   answers: Answers,
-  open: readonly Unread[] = [],
+  settled = '',
 ): Unread[] {
-  // What a line has that is still to be settled is asked there.
-  const asked = open.flatMap((u) => (u.part === 'ingredient' ? readLabel(u.text).words.map((w) => w.id) : []))
-  const listed = new Set([
-    ...asked,
-    ...lines.flatMap((l) => {
+  const listed = new Set(
+    lines.flatMap((l) => {
       const food = foods.all.find((f) => f.id === l.food)
       return food ? [...food.contains, ...food.extras] : []
     }),
-  ])
+  )
+  // A word of a line that is still to be settled is asked there; one of a line that was settled otherwise means what stands there now.
+  const spoken = settled.toLowerCase()
+  const isSettled = (word: string): boolean => spoken.includes(word.toLowerCase().replace(/(es|s)$/, ''))
   return texts.flatMap((text, i): Unread[] => {
     if (text === '' || answers[`add:${i}`] === MENTIONED) return []
     // Prose is not a label: only words as they stand, none that the reader mends ("your" is no yoghurt).
-    const exact = readLabel(text).words.filter((w) => w.why === 'listed')
+    const exact = readLabel(text).words.filter(
+      (w) => w.why === 'listed' && !isSettled(text.slice(w.start, w.end)),
+    )
     const named = [...new Set(exact.map((w) => w.id))].filter((id) => !listed.has(id))
     const words = named.map(allergenName).join(', ')
     return named.length === 0

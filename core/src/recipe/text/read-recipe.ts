@@ -14,7 +14,7 @@ import { readLines, unlisted } from './read-lines'
 import { measured, readSteps } from './read-steps'
 import { guessRole, type RoleGuess } from './roles'
 import { sectionsOf, type Sections } from './sections'
-import type { Answers, RecipeRead, Unread } from './understood'
+import type { Answers, RecipeRead } from './understood'
 import { giveUses } from './uses'
 import { yieldOf } from './yield'
 
@@ -43,7 +43,7 @@ export function recipeOf(
   answers: Answers = {},
 ): RecipeRead {
   const { lines, read, unread, notes } = readLines(parts.ingredients, system, foods, answers)
-  const title = parts.title.slice(0, 80)
+  const title = calm(parts.title).slice(0, 80)
   if (title === '') unread.push({ part: 'title', text: '', why: 'no title was found' })
   const made = yieldOf(parts, unread, answers)
   const method = readSteps(parts.steps, answers)
@@ -64,13 +64,17 @@ export function recipeOf(
   }
   const roles = rolesOf(lines, texts, foods, answers)
   for (const step of steps) measured(step, lines)
+  const settled = read
+    .filter((l) => l.answer !== undefined || (l.line === null && !l.out))
+    .map((l) => l.text)
+    .join(' | ')
   unread.push(
     ...unlisted(
       [...lines.map((l) => l.prep ?? ''), ...parts.steps, ...parts.other],
       lines,
       foods,
       answers,
-      unread,
+      settled,
     ),
   )
   for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
@@ -99,6 +103,14 @@ export function recipeOf(
     steps: method.read,
     questions: questionsOf(recipe, unread, roles, foods, answers),
   }
+}
+
+/** A title in capitals is said in a calm voice: PEAR CUPS is "Pear cups". What stands in small letters stays. */
+function calm(title: string): string {
+  const words = title.replace(/\([^)]*\)/g, '')
+  if (words !== words.toUpperCase() || words === words.toLowerCase()) return title
+  const small = title.replace(/[\p{L}'’]+/gu, (w) => (w === w.toUpperCase() ? w.toLowerCase() : w))
+  return small.charAt(0).toUpperCase() + small.slice(1)
 }
 
 /** Sets what each food does here, as answered or as guessed; and a shape that was answered. */
