@@ -8,6 +8,7 @@ await build({
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
     'highs-worker': 'src/bench/highs-worker.ts',
+    'shelf-thread': 'src/bench/shelf-thread.ts',
   },
   outdir: 'dist',
   bundle: true,
