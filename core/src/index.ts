@@ -113,7 +113,9 @@ export * from './choose/rank'
 export * from './choose/season'
 export * from './choose/term'
 export {
+  termDays,
   termRecipe,
+  termRecipes,
   type TermDay,
   type TermPlan,
   type TermProblem,

@@ -1,52 +1,28 @@
-/** Every main view: axe finds nothing, nothing is wider than a phone, the console is quiet, nothing comes from outside. */
-import AxeBuilder from '@axe-core/playwright'
+/** Every place: as e2e/looks.ts asks. */
 import { expect, test, type Page } from '@playwright/test'
-import { House, openBread, signIn, swapTheMilk } from '../house'
+import { House, signIn } from '../house'
+import { looksRight, watchedPage } from '../looks'
 
 let house: House
 let page: Page
-const complaints: string[] = []
-let session = ''
+let complaints: string[] = []
 
 test.beforeAll(async ({ browser }) => {
   house = await House.open()
-  page = await (await browser.newContext()).newPage()
-  page.on('console', (m) => {
-    if (m.type() === 'error' || m.type() === 'warning') complaints.push(m.text())
-  })
-  page.on('pageerror', (e) => complaints.push(e.message))
-  page.on('request', (r) => {
-    if (!r.url().startsWith(house.address) && !/^(data|blob):/.test(r.url()))
-      complaints.push(`from outside: ${r.url()}`)
-  })
+  ;({ page, complaints } = await watchedPage(browser, house))
 })
 test.afterAll(async () => {
   await page.close()
   await house.close()
 })
 
-async function looksRight(): Promise<void> {
-  const found = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-    .analyze()
-  expect
-    .soft(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`))
-    .toEqual([])
-  await page.setViewportSize({ width: 390, height: 844 })
-  const wide = await page.evaluate(
-    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-  )
-  expect.soft(wide).toBeLessThanOrEqual(0)
-  await page.setViewportSize({ width: 1280, height: 800 })
-}
-
 test('sign-in and emergency', async () => {
   await page.goto(`${house.address}/emergency`)
   await expect(page.getByText(/adrenaline auto-injector first/)).toBeVisible()
-  await looksRight()
+  await looksRight(page)
   await page.goto(`${house.address}/sign-in`)
   await expect(page.getByLabel('Password')).toBeVisible()
-  await looksRight()
+  await looksRight(page)
   complaints.length = 0
 })
 
@@ -68,120 +44,32 @@ for (const [path, name] of [
     await page.goto(`${house.address}${path}`)
     await expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
     if (name === 'Diary') await expect(page.getByRole('link', { name: /1 stop to settle/ })).toBeVisible()
-    await looksRight()
+    await looksRight(page)
   })
 }
 
-test('the views of a session', async () => {
-  await page.goto(`${house.address}/diary`)
-  await openBread(page)
-  session = page.url().replace('/weave', '')
-  for (const view of ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']) {
-    await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click()
-    await expect(page.getByRole('complementary')).toBeVisible()
-    await looksRight()
-  }
-})
-
-test('the sheets for the wall and the table, and a packet', async () => {
-  await page.goto(`${session}/sheet`)
-  await expect(page.getByRole('table')).toBeVisible()
-  await looksRight()
-  for (const sheet of ['words', 'talk-sheet']) {
-    await page.goto(`${session}/${sheet}`)
-    await expect(page.getByRole('button', { name: /^Print/ })).toBeVisible()
-    await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible()
-    await looksRight()
-  }
-  await page.goto(`${session}/run`)
-  await expect(page.getByRole('table')).toBeVisible()
-  await looksRight()
-  await page.goto(`${session}/cards`)
-  await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible()
-  await looksRight()
-  await page.goto(`${house.address}/cupboard`)
-  await page.getByRole('button', { name: /^Words of Kuchnia/ }).click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-})
-
-test('the dialogs', async () => {
-  await page.goto(`${session}/weave`)
+test('a recipe to cook from, its editor, a reading with questions, a shelf that is ranked', async () => {
+  await page.goto(`${house.address}/recipes`)
+  await page.getByRole('link', { name: 'Chapati and dal' }).click()
+  await expect(page.getByRole('heading', { name: 'Goes in' })).toBeVisible()
+  await looksRight(page)
+  await page.getByRole('link', { name: 'Change it' }).click()
+  await expect(page.getByText(/minutes, to/)).toBeVisible()
+  await looksRight(page)
+  await page.goto(`${house.address}/recipes/read`)
   await page
-    .getByRole('button', { name: /Go on, with a written reason/ })
-    .first()
-    .click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-  await page.keyboard.press('Escape')
-  await page.goto(`${session}/who`)
-  await page.getByRole('button', { name: 'Add a guest' }).click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-  await page.goto(`${house.address}/children`)
-  await page.getByRole('button', { name: 'Edit Zuri' }).click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-  await page.goto(`${house.address}/children`)
-  await page.getByRole('button', { name: 'From a table' }).click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-  await page.goto(`${house.address}/diary`)
-  await page
-    .getByRole('button', { name: /^Copy / })
-    .first()
-    .click()
-  await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
-  await looksRight()
-})
-
-test('the table, the finish and the records', async () => {
-  await page.goto(`${session}/weave`)
-  await swapTheMilk(page)
-  await page.getByRole('button', { name: 'Cook' }).click()
-  await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
-  await looksRight()
-  await page.setViewportSize({ width: 1024, height: 640 })
-  const tall = await page.evaluate(
-    () => document.documentElement.scrollHeight - document.documentElement.clientHeight,
-  )
-  expect(tall).toBeLessThanOrEqual(0)
-  await page.setViewportSize({ width: 1280, height: 800 })
-  await page.getByRole('button', { name: 'emergency' }).click()
-  await expect(
-    page
-      .getByRole('dialog')
-      .getByText(/Two injectors in the red bag/)
-      .first(),
-  ).toBeVisible()
-  await looksRight()
-  await page.goto(`${session}/finish`)
-  await expect(page.getByRole('group', { name: 'How was it for Zuri' })).toBeVisible()
-  await looksRight()
-  await page.goto(`${house.address}/record`)
-  await page.getByRole('link', { name: /Cheese and leek scones/ }).click()
-  await expect(page.getByRole('heading', { level: 1, name: /Cheese and leek scones/ })).toBeVisible()
-  await expect(page.getByText(/Cold butter from the fridge/)).toBeVisible()
-  await looksRight()
-  await page.getByRole('link', { name: 'Zuri', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'Zuri' })).toBeVisible()
-  await looksRight()
-})
-
-test('the buttons of the table are 56 px or more', async () => {
-  await page.goto(`${session}/cook`)
-  await expect(page.getByRole('button', { name: /^done:/ })).toBeVisible()
-  const small = await page
-    .getByRole('main')
-    .getByRole('button')
-    .evaluateAll((all) =>
-      all.flatMap((b) => {
-        const { height, width } = b.getBoundingClientRect()
-        const isInline = b.closest('section[aria-label="Say"] ul') !== null
-        return !isInline && (height < 55.5 || width < 55.5) ? [`${b.textContent} ${width}x${height}`] : []
-      }),
-    )
-  expect(small).toEqual([])
+    .getByLabel('The recipe', { exact: true })
+    .fill('Oats\nServes 4\n200 g oats\n2-3 pears\nsalt, to taste\nGrate the pears. Brush with egg.')
+  await page.getByRole('button', { name: 'Read the recipe' }).click()
+  await expect(page.getByText(/questions to answer/)).toBeVisible()
+  await looksRight(page)
+  await page.goto(`${house.address}/diary/new`)
+  await expect(page.getByText(/recipes, what fits best first/)).toBeVisible()
+  await looksRight(page)
+  await page.goto(`${house.address}/diary/term`)
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await expect(page.getByRole('button', { name: /to the Diary/ })).toBeVisible()
+  await looksRight(page)
 })
 
 test('and the console was quiet, nothing came from outside', () => {

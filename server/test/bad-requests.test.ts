@@ -87,7 +87,7 @@ describe('SQL and script in every text field', () => {
       title: nasty,
       about: nasty,
       storage: nasty,
-      themes: [nasty],
+      themes: [{ kind: 'other', name: nasty }],
       equipment: [nasty],
     }
     expect((await alder.send('POST', '/api/recipes', recipe)).body.recipe.title).toBe(nasty)

@@ -194,7 +194,7 @@ describe('./lea calc', () => {
       { text: 'x', jsonld: {} },
       { jsonld: '<html></html>' },
     ])
-    expect(out[0]).toMatchObject({ title: 'Dip', serves: 4, schema: 1 })
+    expect(out[0]).toMatchObject({ title: 'Dip', serves: 4, schema: 2 })
     const { unread } = out[0] as unknown as { unread: object[] }
     expect(unread).toContainEqual(expect.objectContaining({ part: 'ingredient', text: 'salt to taste' }))
     expect(out[1]).toMatchObject({ steps: [{ tasks: [{ technique: 'stir' }] }] })

@@ -8,7 +8,7 @@
  *
  * Spacing: what is learned is met again after one to four weeks. Source: common practice (spaced practice, learning.md F3), from memory.
  */
-import { daysBetween, type IsoDate } from '../amount/days'
+import { dayAfter, daysBetween, weekdayOf, type IsoDate } from '../amount/days'
 import { heatsOf, techniquesOf, type Heat } from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
 import { seasonOf } from './season'
@@ -210,3 +210,17 @@ export interface Why {
   season: string | null
 }
 const FAR = -100_000
+
+/** A ranked shelf as what may be laid out, each with its place. @param shelf what fits best first */
+export const termRecipes = (
+  shelf: readonly { id: string; recipe: Recipe; targets: readonly string[] }[],
+): TermRecipe[] =>
+  shelf.map((s, i) => termRecipe(s.id, s.recipe, Math.floor((9 * i) / shelf.length), s.targets))
+
+/** The days of so many weeks that fall on these weekdays (0 is Monday). @param weeks 1 to 20 */
+export function termDays(from: IsoDate, weeks: number, weekdays: readonly number[]): IsoDate[] {
+  const days = 7 * Math.min(20, Math.max(1, Math.round(weeks) || 1))
+  return Array.from({ length: days }, (_, i) => dayAfter(from, i)).filter((d) =>
+    weekdays.includes(weekdayOf(d)),
+  )
+}

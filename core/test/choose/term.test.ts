@@ -8,7 +8,9 @@ import {
   SHIPPED_RECIPES,
   techniqueOf,
   termCost,
+  termDays,
   termRecipe,
+  termRecipes,
   weekdayOf,
   type TermProblem,
   type TermRecipe,
@@ -83,6 +85,23 @@ describe('a half term laid out', () => {
 function everyChoice(ids: readonly string[], n: number): string[][] {
   return n === 0 ? [[]] : everyChoice(ids, n - 1).flatMap((c) => ids.map((id) => [...c, id]))
 }
+
+describe('the days and the shelf of a term', () => {
+  it('are the weekdays that are wanted, at most twenty weeks of them', () => {
+    expect(termDays('2026-11-26', 2, [3])).toEqual(['2026-11-26', '2026-12-03'])
+    expect(termDays('2026-11-27', 1, [3, 0])).toEqual(['2026-11-30', '2026-12-03'])
+    expect(termDays('2026-11-26', 500, [3]).length).toBe(20)
+    expect(termDays('2026-11-26', Number.NaN, [])).toEqual([])
+  })
+  it('give each recipe its place, the first 0', () => {
+    const places = termRecipes(SHIPPED_RECIPES.map((recipe) => ({ id: recipe.id, recipe, targets: [] }))).map(
+      (r) => r.place,
+    )
+    expect(places[0]).toBe(0)
+    expect(places).toEqual([...places].sort((a, b) => a - b))
+    expect(Math.max(...places)).toBeLessThanOrEqual(9)
+  })
+})
 
 describe('days of the calendar, against the platform’s own', () => {
   const date = fc.date({ min: new Date('1990-01-01'), max: new Date('2090-12-31'), noInvalidDate: true })

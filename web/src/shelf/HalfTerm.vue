@@ -9,7 +9,8 @@ import {
   pictureOf,
   targetOf,
   techniqueOf,
-  termRecipe,
+  termDays,
+  termRecipes,
   weekdayOf,
   type StoredSession,
   type TermPlan,
@@ -51,11 +52,7 @@ onMounted(async () => {
 })
 
 const taken = computed(() => new Set(house.sessions.map((s) => s.date)))
-const dates = computed(() =>
-  Array.from({ length: Math.min(20, Math.max(1, input.weeks || 1)) * 7 }, (_, i) =>
-    dayAfter(input.from, i),
-  ).filter((d) => input.weekdays.includes(weekdayOf(d))),
-)
+const dates = computed(() => termDays(input.from, input.weeks, input.weekdays))
 /** Days that have a session already stay as they are; what is made on them counts. */
 const free = computed(() => dates.value.filter((d) => !taken.value.has(d)))
 const session = (date: string): StoredSession => ({
@@ -95,13 +92,8 @@ const problem = computed((): TermProblem => {
   )
   return {
     days: free.value.map((date) => ({ date, ...(pins.value[date] && { pinned: pins.value[date] }) })),
-    recipes: fine.map((s, i) =>
-      termRecipe(
-        s.row.id,
-        s.row.recipe,
-        Math.floor((9 * i) / Math.max(1, fine.length)),
-        s.look.figures.targets,
-      ),
+    recipes: termRecipes(
+      fine.map((s) => ({ id: s.row.id, recipe: s.row.recipe, targets: s.look.figures.targets })),
     ),
     beside: house.sessions.map((s) => ({ date: s.date, recipe: s.recipe })),
     targets: house.setting?.rules.targets ?? [],

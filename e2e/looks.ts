@@ -1,0 +1,37 @@
+/** One page for a file of looks: axe finds nothing, nothing is wider than a phone, the console is quiet, nothing comes from outside. */
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Browser, type Page } from '@playwright/test'
+import type { House } from './house'
+
+/** A page whose complaints are written down: of the console, of scripts, of requests to anywhere else. */
+export async function watchedPage(
+  browser: Browser,
+  house: House,
+): Promise<{ page: Page; complaints: string[] }> {
+  const complaints: string[] = []
+  const page = await (await browser.newContext()).newPage()
+  page.on('console', (m) => {
+    if (m.type() === 'error' || m.type() === 'warning') complaints.push(m.text())
+  })
+  page.on('pageerror', (e) => complaints.push(e.message))
+  page.on('request', (r) => {
+    if (!r.url().startsWith(house.address) && !/^(data|blob):/.test(r.url()))
+      complaints.push(`from outside: ${r.url()}`)
+  })
+  return { page, complaints }
+}
+
+export async function looksRight(page: Page): Promise<void> {
+  const found = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze()
+  expect
+    .soft(found.violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`))
+    .toEqual([])
+  await page.setViewportSize({ width: 390, height: 844 })
+  const wide = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  )
+  expect.soft(wide).toBeLessThanOrEqual(0)
+  await page.setViewportSize({ width: 1280, height: 800 })
+}
