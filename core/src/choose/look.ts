@@ -9,10 +9,10 @@ import { targetOf } from '../learn/targets'
 import { PlanError } from '../plan/begin'
 import { minutes } from '../plan/clock-words'
 import { decide, type Decision } from '../plan/decision'
-import type { Gathered, Out } from '../plan/draft'
+import type { Adapted, Gathered, Out } from '../plan/draft'
 import { nameToken, type Finding } from '../plan/finding'
 import type { PlanRequest } from '../plan/request'
-import { checkTable, sketch } from '../plan/sketch'
+import { sketch, tableOf } from '../plan/sketch'
 import { weekTargetsIn } from '../plan/week-targets'
 import type { Recipe } from '../recipe/recipe'
 import { keyOf } from './order'
@@ -22,20 +22,15 @@ import { NEVER_MADE, type Against, type Figures, type Look, type MadeBefore, typ
 export function lookAt(id: string, recipe: Recipe, wish: Wish, made: MadeBefore = NEVER_MADE): Look {
   const request: PlanRequest = { ...wish.base, recipe }
   try {
-    const { decisions, says, stuck } = swapsFor(request)
-    return seen(id, { ...request, decisions }, wish, made, { says, stuck })
+    const table = tableOf(request)
+    const set = table.draft.swapSet
+    if (!set) return seen(id, request, wish, made, [], table)
+    const decisions = set.decisions.reduce<Decision[]>((all, d) => decide(all, d), request.decisions)
+    return seen(id, { ...request, decisions }, wish, made, set.says)
   } catch (fault) {
     if (!(fault instanceof PlanError)) throw fault
     return noPlan(id, fault.message, wish, made)
   }
-}
-
-/** The smallest set of swaps that suits everyone, with what is decided already. */
-function swapsFor(request: PlanRequest): { decisions: Decision[]; says: string[]; stuck: string[] } {
-  const set = checkTable(request).swapSet
-  if (!set) return { decisions: request.decisions, says: [], stuck: [] }
-  const decisions = set.decisions.reduce<Decision[]>((all, d) => decide(all, d), request.decisions)
-  return { decisions, says: set.says, stuck: set.stuck }
 }
 
 /** The same with decisions and people as they are: for a remedy that is tried. */
@@ -44,18 +39,20 @@ export function seen(
   request: PlanRequest,
   wish: Wish,
   made: MadeBefore,
-  swaps: { says: string[]; stuck: string[] },
+  /** Swaps that were counted in, in words. */
+  swapsSay: string[],
+  table?: Out<Adapted>,
 ): Look {
-  const out = sketch(request)
+  const out = sketch(request, table)
   const figures = figuresOf(out, request, wish, made)
   const against = againstOf(out, figures, wish)
   return {
     recipe: id,
     figures,
     against,
-    reasons: reasonsOf(figures, out.draft.people.length, swaps.says, request),
+    reasons: reasonsOf(figures, out.draft.people.length, swapsSay, request),
     decisions: request.decisions,
-    swapsSay: swaps.says,
+    swapsSay,
     key: keyOf(figures, against, wish),
   }
 }

@@ -134,7 +134,7 @@ function tried(
 ): Remedy | null {
   try {
     const changed = change.apply(request)
-    const after = seen(before.recipe, changed, wish, made, { says: before.swapsSay, stuck: [] })
+    const after = seen(before.recipe, changed, wish, made, before.swapsSay)
     if (byKey(after, before) >= 0 || after.against.length >= before.against.length) return null
     return {
       says: change.says,

@@ -59,8 +59,19 @@ export interface FoodBook {
   all: readonly FoodFact[]
 }
 
-/** Lea's foods with a setting's own over them (same id: the setting's wins). */
-export function foodBook(own: readonly FoodFact[] = []): FoodBook {
+const BOOKS = new WeakMap<readonly FoodFact[], FoodBook>()
+const NO_OWN: readonly FoodFact[] = []
+/** Lea's foods with a setting's own over them (same id: the setting's wins). One list has one book: many recipes are looked at with it. */
+export function foodBook(own: readonly FoodFact[] = NO_OWN): FoodBook {
+  const known = BOOKS.get(own)
+  // A list that has grown or changed meanwhile gets a new one.
+  if (known && own.every((f) => known.of(f.id) === f)) return known
+  const made = makeBook(own)
+  BOOKS.set(own, made)
+  return made
+}
+
+function makeBook(own: readonly FoodFact[]): FoodBook {
   const byId = new Map(SHIPPED.map((f) => [f.id, f]))
   for (const food of own) byId.set(food.id, food)
   return {

@@ -10,7 +10,7 @@ import { decompositions, type Size } from '../amount/decompose'
 import { fairScoops, type FairIngredient } from '../amount/fair'
 import { nearest } from '../amount/near'
 import { amountText } from '../amount/show'
-import { ratio, toPlaces } from '../amount/ratio'
+import { ratio, toPlaces, type Ratio } from '../amount/ratio'
 import type { Measure } from '../amount/scoops'
 import { toBase, unitOf } from '../amount/units'
 import { crossTo, formWords, type OwnWeight } from '../food/weights'
@@ -94,12 +94,38 @@ function lotOf(demand: Demand, sizes: readonly Size[], task: BowlTask): Lot | nu
   const pin = task.pins.get(demand.task)
   const pinned = pin && pinnedLot(demand, pin, sizes)
   if (pinned) return pinned
-  const exact = waysOf(demand.mL, sizes, task.maxScoops)
-  if (exact.length > 0) return { demand, counts: patient(exact, sizes), errPct: '0', pinned: false }
-  const near = nearest(demand.mL, sizes, task.maxScoops, TOLERANCE[demand.role])
+  const found = known(demand.mL, sizes, task.maxScoops, TOLERANCE[demand.role])
+  return found && { demand, counts: found.counts, errPct: found.errPct, pinned: false }
+}
+
+interface Ways {
+  counts: number[][]
+  errPct: string
+}
+/**
+ * Ways of amounts, kept from bowl to bowl and from plan to plan: a teaspoon in this box is made in the same ways in every recipe. They
+ * depend on nothing but the amount, the box, the most scoops and the tolerance; so many are kept at most.
+ */
+const KEPT = new Map<string, Ways | null>()
+const KEPT_MOST = 3000
+
+function known(mL: Fraction, sizes: readonly Size[], maxScoops: number, tolerance: Ratio): Ways | null {
+  const box = sizes.map((s) => `${s.id}:${ratio(s.size).toFraction()}`).join()
+  const key = `${mL.toFraction()} ${box} ${maxScoops} ${tolerance}`
+  const kept = KEPT.get(key)
+  if (kept !== undefined) return kept
+  const made = madeOf(mL, sizes, maxScoops, tolerance)
+  if (KEPT.size >= KEPT_MOST) KEPT.clear()
+  KEPT.set(key, made)
+  return made
+}
+
+function madeOf(mL: Fraction, sizes: readonly Size[], maxScoops: number, tolerance: Ratio): Ways | null {
+  const exact = waysOf(mL, sizes, maxScoops)
+  if (exact.length > 0) return { counts: patient(exact, sizes), errPct: '0' }
+  const near = nearest(mL, sizes, maxScoops, tolerance)
   if (!near) return null
-  const counts = patient(waysOf(near.amount, sizes, task.maxScoops), sizes)
-  return { demand, counts, errPct: near.errPct, pinned: false }
+  return { counts: patient(waysOf(near.amount, sizes, maxScoops), sizes), errPct: near.errPct }
 }
 
 /** Scoops too small to be a turn: more than this of one line only where nothing else makes it. */

@@ -16,19 +16,21 @@ import { split } from './split'
 import { turns } from './turns'
 
 /** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
-export const checkTable = (request: PlanRequest): Adapted => adapt(begin(request), request).draft
+export const checkTable = (request: PlanRequest): Adapted => tableOf(request).draft
+export const tableOf = (request: PlanRequest): Out<Adapted> => adapt(begin(request), request)
 
-/** @throws PlanError where there is nobody to plan for, or nothing to do */
-export function sketch(request: PlanRequest): Out<Gathered> {
+/**
+ * @param table of this very request, where it was checked already
+ * @throws PlanError where there is nobody to plan for, or nothing to do
+ */
+export function sketch(request: PlanRequest, table?: Out<Adapted>): Out<Gathered> {
   const quick: PlanRequest = { ...request, effort: 'sketch' }
   const findings: Finding[] = []
   const keep = <D>(out: Out<D>): D => {
     findings.push(...out.findings)
     return out.draft
   }
-  const parted = keep(
-    split(keep(portion(keep(shape(keep(adapt(begin(quick), quick)), quick)), quick)), quick),
-  )
+  const parted = keep(split(keep(portion(keep(shape(keep(table ?? tableOf(quick)), quick)), quick)), quick))
   const dealt = keep(turns(keep(scoop(parted, quick)), quick))
   const set = setClock({ ...dealt, steps: dealt.recipe.steps }, quick)
   const timed = { ...dealt, ...set, fill: [], background: [] }

@@ -33,6 +33,9 @@ export interface Timeline {
 /** Orders tried: a draft at once, more when there is time. */
 const SCHEDULES = { sketch: 0, draft: 20, refined: 600 } as const
 
+/** Rules that an outline tries. */
+const SKETCH_RULES = 2
+
 export function timeline(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Timeline {
   const ops = opsOf(steps, draft, request)
   const counted = new Set(ops.flatMap((o) => Object.keys(o.req).filter((name) => name.startsWith('tool:'))))
@@ -58,7 +61,7 @@ export function timeline(steps: readonly RecipeStep[], draft: Timed, request: Pl
   const best = improve(
     net,
     net.rows,
-    bestOfRules(net, net.rows),
+    bestOfRules(net, net.rows, request.effort === 'sketch' ? SKETCH_RULES : undefined),
     bound.units,
     instance.iterations,
     seeded(instance.seed),

@@ -3,9 +3,14 @@ import { largestNumber } from '../learn/prompts'
 import { suits, targetOf } from '../learn/targets'
 import type { Gathered } from './draft'
 import type { PlanRequest } from './request'
+import { TEMPLATES } from '../learn/fact/saying'
 import { Sayings } from './talk/options'
 import { factsOf } from './talk/step-facts'
 import { localeOf } from './talk/talk'
+
+/** Only facts of these kinds have a saying that touches the target. */
+const KINDS = new Map<string, Set<string>>()
+for (const t of TEMPLATES) for (const id of t.targets) KINDS.set(id, (KINDS.get(id) ?? new Set()).add(t.kind))
 
 export function weekTargetsIn(draft: Gathered, request: PlanRequest): string[] {
   const week = (request.rules.targets ?? []).filter((id) => {
@@ -19,7 +24,7 @@ export function weekTargetsIn(draft: Gathered, request: PlanRequest): string[] {
   for (const step of bowl ? draft.recipe.steps : []) {
     if (open.size === 0 || !bowl) break
     for (const { fact } of factsOf(step, draft, bowl, request.kit.measures)) {
-      if (largestNumber(fact) > 1000) continue
+      if (![...open].some((id) => KINDS.get(id)?.has(fact.kind)) || largestNumber(fact) > 1000) continue
       for (const { prompt } of sayings.of(fact).all)
         if (draft.people.some((p) => p.age >= prompt.fromMonths && p.age <= prompt.toMonths))
           for (const id of [prompt.target, ...(prompt.also ?? [])]) open.delete(id)

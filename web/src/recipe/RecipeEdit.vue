@@ -166,6 +166,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
         </div>
         <RecipePreview
           :recipe="draft"
+          tabindex="0"
           class="xl:sticky xl:top-4 xl:max-h-[calc(100vh-2rem)] xl:overflow-y-auto"
         />
       </div>
