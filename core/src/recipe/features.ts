@@ -56,11 +56,15 @@ export function holdsOf(recipe: Recipe, foods: FoodBook): { lists: string[]; unk
   return { lists: [...lists], unknown }
 }
 
-const PLAIN_PICTURES = new Set(['soap', 'bowl', 'yum', 'oven', 'pot', 'fridge', 'alarm', 'jug'])
+const PLAIN_PICTURES = new Set(['soap', 'bowl', 'yum', 'oven', 'pot', 'fridge', 'alarm', 'jug', 'milk'])
 /** The picture that says most of it: of the first step that has one of its own. */
 export const pictureOf = (recipe: Recipe): string =>
   (recipe.steps.find((s) => !PLAIN_PICTURES.has(s.picture)) ?? recipe.steps.find((s) => s.picture !== 'soap'))
     ?.picture ?? 'bowl'
+
+/** A theme as it is said: one letter alone is "letter S". */
+export const themeWords = ({ name }: { name: string }): string =>
+  /^\p{L}$/u.test(name) ? `letter ${name}` : name
 
 /** All words by which it is found, in small letters. */
 export function searchText(recipe: Recipe, foods: FoodBook): string {

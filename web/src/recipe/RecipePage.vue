@@ -2,7 +2,16 @@
 /** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { changesIn, linesFor, pictureOf, recipeToJson, stepWork, toJsonLd, variantsOf } from '@lea/core'
+import {
+  changesIn,
+  linesFor,
+  pictureOf,
+  recipeToJson,
+  stepWork,
+  themeWords,
+  toJsonLd,
+  variantsOf,
+} from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import Amount from '../parts/Amount.vue'
@@ -59,7 +68,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
             <p class="text-lg">{{ recipe.about }}</p>
             <RecipeFacts :recipe="recipe" :foods="house.foods" />
             <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
-              {{ recipe.themes.map((t) => t.name).join(' · ') }}
+              {{ recipe.themes.map(themeWords).join(' · ') }}
             </p>
           </div>
         </div>

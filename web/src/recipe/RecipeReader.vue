@@ -58,7 +58,7 @@ function understand(): void {
     read.value = readRecipeFile(text.value, system.value, house.foods, given)
   } catch (e) {
     read.value = null
-    fault.value = `The recipe ${inWords(e)}`
+    fault.value = e instanceof Error ? `The recipe ${e.message}.` : inWords(e)
   }
 }
 function begin(): void {

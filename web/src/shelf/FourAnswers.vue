@@ -1,7 +1,16 @@
 <script setup lang="ts">
 /** Four short questions, each with near answers to tap. */
 import { computed } from 'vue'
-import { dayAfter, HEATS, heatWord, seasonOf, weekdayOf, type Heat, type StoredGuest } from '@lea/core'
+import {
+  dayAfter,
+  HEATS,
+  heatWord,
+  seasonOf,
+  themeWords,
+  weekdayOf,
+  type Heat,
+  type StoredGuest,
+} from '@lea/core'
 import { useHouse } from '../stores/house'
 import { dayText, todayText } from '../words'
 
@@ -162,7 +171,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
           :aria-pressed="a.theme === t.name"
           @click="a.theme = a.theme === t.name ? '' : t.name"
         >
-          {{ t.name }}
+          {{ themeWords(t) }}
         </button>
       </div>
       <div class="mt-2 flex flex-wrap items-end gap-3 text-sm">

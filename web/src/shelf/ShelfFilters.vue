@@ -10,6 +10,7 @@ import {
   techniqueOf,
   techniquesOf,
   themesOn,
+  themeWords,
   type Heat,
   type Recipe,
   type ShelfFilter,
@@ -64,7 +65,7 @@ const isOn = (event: Event): boolean => (event.target as HTMLInputElement).check
         @change="set({ theme: textOf($event) })"
       >
         <option value="">any</option>
-        <option v-for="t in themes" :key="t.name" :value="t.name">{{ t.name }} ({{ t.n }})</option>
+        <option v-for="t in themes" :key="t.name" :value="t.name">{{ themeWords(t) }} ({{ t.n }})</option>
       </select></label
     >
     <label class="text-sm font-semibold"
