@@ -98,6 +98,11 @@ export function readRoster(
       if (seen.has(key)) throw new RowFault('stands in the file twice')
       seen.add(key)
       const known = there.find((c) => `${c.nickname.toLowerCase()} ${c.birth}` === key)
+      const alike = there.find((c) => c.nickname.toLowerCase() === nickname.toLowerCase())
+      if (!known && alike)
+        notes.push(
+          `a ${alike.nickname} born ${alike.birth} is on your list: is it the same child? Then put the month right`,
+        )
       return { line, nickname, child, fault: '', notes, ...(known && { known: known.id }) }
     } catch (e) {
       if (!(e instanceof ValidationError) && !(e instanceof RowFault)) throw e

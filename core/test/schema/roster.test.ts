@@ -96,6 +96,7 @@ describe('a roster from a table', () => {
       there,
     )
     expect(rows.map((r) => r.known)).toEqual(['w', undefined])
+    expect(rows[1]?.notes.join()).toMatch(/Wren born 2022-04 is on your list/)
   })
   it('goes out and comes in as it was (drawn children)', () => {
     const child = fc.record({
