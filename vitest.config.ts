@@ -6,7 +6,16 @@ export default defineConfig({
   test: {
     projects: [
       // Drawn plans take as long as they take: a slow machine is no failure.
-      { test: { name: 'core', root: 'core', include: ['test/**/*.test.ts'], testTimeout: 60000 } },
+      {
+        test: {
+          name: 'core',
+          root: 'core',
+          include: ['test/**/*.test.ts'],
+          testTimeout: 60000,
+          // Core is pure: its modules are read in once for many files.
+          isolate: false,
+        },
+      },
       {
         test: {
           name: 'server',

@@ -42,8 +42,10 @@ test('a child leaves in the middle: the end stays, the others keep their jobs; l
 }) => {
   await signIn(page, house)
   await openBread(page)
-  if (await page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ }).isVisible())
-    await swapTheMilk(page)
+  const swap = page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ })
+  const cook = page.getByRole('button', { name: 'Cook', exact: true })
+  await expect.poll(async () => (await swap.isVisible()) || (await cook.isEnabled())).toBe(true)
+  if (await swap.isVisible()) await swapTheMilk(page)
   const before =
     (await page
       .getByText(/ to \d\d:\d\d/)

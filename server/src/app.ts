@@ -12,6 +12,7 @@ import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
 import { archiveRoutes } from './routes/archive'
 import { calendarRoutes } from './routes/calendar'
+import { liveRoutes } from './routes/live'
 import { mendRoutes } from './routes/mend'
 import { rotationRoutes } from './routes/rotation'
 import { packetRoutes } from './routes/packets'
@@ -99,7 +100,14 @@ function api(house: House): express.Router {
     next()
   })
   router.use(signInRoutes(house))
-  router.use('/sessions', sessionRoutes(house), mendRoutes(house), rotationRoutes(house), paperRoutes(house))
+  router.use(
+    '/sessions',
+    sessionRoutes(house),
+    mendRoutes(house),
+    rotationRoutes(house),
+    paperRoutes(house),
+    liveRoutes(house),
+  )
   router.use('/packets', packetRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use('/words', wordRoutes(house))

@@ -1,11 +1,14 @@
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
+import type { Hub } from './live/hub'
 import type { PlanThread } from './plan/thread'
 
 /** What the routes are given: the database, the plan thread and the settings of this server. */
 export interface House {
   pool: Pool
   plans: PlanThread
+  /** News of tables, for the devices that show them. */
+  live: Hub
   log: Logger
   cookieSecret: string
   /** Failed sign-ins from one address in a quarter of an hour. */

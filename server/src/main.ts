@@ -9,6 +9,7 @@ import { migrate } from './db/migrate'
 import { anySetting } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
+import { openHub } from './live/hub'
 import { startPlanThread } from './plan/thread'
 import { today } from './words'
 
@@ -64,9 +65,11 @@ async function main(): Promise<void> {
   }
   const log = pino({ level: env('LEA_LOG') || 'warn' })
   const plans = startPlanThread(new URL('./compile-worker.js', import.meta.url))
+  const live = openHub(need('LEA_APP_URL'))
   const app = makeApp({
     pool,
     plans,
+    live,
     log,
     cookieSecret: need('LEA_SECRET'),
     signInsAllowed: Number(env('LEA_SIGN_INS') || 20),
@@ -86,10 +89,11 @@ async function main(): Promise<void> {
   say('Ctrl-C stops it.')
   const stop = (): void => {
     server.close(() => {
-      void Promise.all([pool.end(), plans.close()]).then(() => process.exit(0))
+      void Promise.all([pool.end(), plans.close(), live.close()]).then(() => process.exit(0))
     })
     server.closeIdleConnections()
-    setTimeout(() => server.closeAllConnections(), 3000).unref()
+    // Streams of tables never end by themselves.
+    setTimeout(() => server.closeAllConnections(), 1000).unref()
   }
   process.once('SIGINT', stop)
   process.once('SIGTERM', stop)

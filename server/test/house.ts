@@ -8,6 +8,7 @@ import pino from 'pino'
 import { makeApp } from '../src/app'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
+import { openHub } from '../src/live/hub'
 import { startPlanThread } from '../src/plan/thread'
 
 const OWNER = process.env['LEA_OWNER_URL'] ?? ''
@@ -28,8 +29,41 @@ export interface Visitor {
   get(path: string): Promise<Answer>
   send(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
   signIn(name: string, password: string): Promise<Answer>
+  /** The stream of a table; ended by `leave`. */
+  hear(session: string): Promise<{ news: string[]; leave: () => void }>
   /** Bytes in, bytes out. */
   raw(method: string, path: string, body?: Buffer): Promise<{ status: number; body: Buffer }>
+}
+
+/** One web server on a database: there may be several on the same. */
+async function serve(appUrl: string, signInsAllowed: number) {
+  const pool = openPool(appUrl)
+  const live = openHub(appUrl)
+  const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
+  const app = makeApp({
+    pool,
+    plans,
+    live,
+    log: pino({ level: 'silent' }),
+    cookieSecret: 'a secret of the tests',
+    signInsAllowed,
+    https: false,
+    pages: null,
+  })
+  const server = createServer(app)
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  return {
+    pool,
+    plans,
+    base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    async close() {
+      server.closeAllConnections()
+      await new Promise((done) => server.close(done))
+      await plans.close()
+      await live.close()
+      await pool.end()
+    },
+  }
 }
 
 export async function openHouse(options: { signInsAllowed?: number } = {}) {
@@ -40,20 +74,11 @@ export async function openHouse(options: { signInsAllowed?: number } = {}) {
   await admin.query(`create database ${name}`)
   const ownerUrl = toDatabase(OWNER, name)
   await migrate(ownerUrl, MIGRATIONS)
-  const pool = openPool(toDatabase(APP, name))
-  const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
-  const app = makeApp({
-    pool,
-    plans,
-    log: pino({ level: 'silent' }),
-    cookieSecret: 'a secret of the tests',
-    signInsAllowed: options.signInsAllowed ?? 100,
-    https: false,
-    pages: null,
-  })
-  const server = createServer(app)
-  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
-  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+  const appUrl = toDatabase(APP, name)
+  const allowed = options.signInsAllowed ?? 100
+  const first = await serve(appUrl, allowed)
+  const { pool, plans, base } = first
+  const others: Awaited<ReturnType<typeof serve>>[] = []
   return {
     pool,
     plans,
@@ -68,11 +93,14 @@ export async function openHouse(options: { signInsAllowed?: number } = {}) {
       await client.query(text)
       await client.end()
     },
+    /** Another web server on the same database. */
+    async second() {
+      const more = await serve(appUrl, allowed)
+      others.push(more)
+      return { ...more, visitor: () => visitor(more.base) }
+    },
     async close() {
-      server.closeAllConnections()
-      await new Promise((done) => server.close(done))
-      await plans.close()
-      await pool.end()
+      for (const one of [first, ...others]) await one.close()
       await admin.query(`drop database ${name} with (force)`)
       await admin.end()
     },
@@ -114,6 +142,22 @@ export function visitor(base: string): Visitor {
     get: (path) => ask('GET', path),
     send: ask,
     signIn: (signIn, password) => ask('POST', '/api/sign-in', { signIn, password }),
+    hear: async (session) => {
+      const ended = new AbortController()
+      const response = await fetch(`${base}/api/sessions/${session}/live`, {
+        headers: { ...(cookie && { cookie }) },
+        signal: ended.signal,
+      })
+      if (response.status !== 200) throw new Error(String(response.status))
+      const news: string[] = []
+      const read = async (): Promise<void> => {
+        const text = new TextDecoder()
+        for await (const chunk of response.body ?? [])
+          news.push(...[...text.decode(chunk).matchAll(/^data: (.*)$/gm)].map((m) => m[1] ?? ''))
+      }
+      void read().catch(() => undefined)
+      return { news, leave: () => ended.abort() }
+    },
     raw: async (method, path, body) => {
       const response = await fetch(`${base}${path}`, {
         method,

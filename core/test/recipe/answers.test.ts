@@ -215,3 +215,49 @@ describe('roles, by the other lines and by what the steps say (common practice, 
     expect(shape({ [q?.key ?? '']: 'COOKSOFT' })).toBe('COOKSOFT')
   })
 })
+
+describe('what stands beside lines and steps', () => {
+  const read = (text: string) => readRecipe(text)
+  const TEXT = `Cornbread
+Serves 4-6
+Prep time: 15 minutes
+Equipment
+a 20 cm square tin
+1 mixing bowl
+Ingredients
+1 cup polenta
+250 ml milk
+2 carrots, cut in 1 cm cubes
+Method
+Whisk the milk into the polenta. Stir in the carrots.
+Bake in the tin for 20 minutes at 200 C.
+Storage
+In a closed tin until tomorrow.`
+  it('tools, the tin with its size, how it keeps, times and cut sizes: nothing dropped', () => {
+    const { recipe, notes } = read(TEXT)
+    expect(recipe.tin).toEqual({ shape: 'square', s: '20', unit: 'cm' })
+    expect(recipe.equipment).toEqual(
+      expect.arrayContaining(['oven', 'a 20 cm square tin', '1 mixing bowl', 'whisk']),
+    )
+    expect(recipe.storage).toBe('In a closed tin until tomorrow.')
+    expect(notes).toEqual(
+      expect.arrayContaining([
+        'Serves 4-6: taken as 4',
+        'it says: Prep time: 15 minutes',
+        expect.stringMatching(/cut size: 1 cm cubes/),
+      ]),
+    )
+  })
+  it.each([
+    ['in a 23 cm round cake tin', { shape: 'round', d: '23', unit: 'cm' }],
+    ['in a 9-inch pan', { shape: 'round', d: '9', unit: 'in' }],
+    ['into a 30 x 20 cm baking tin', { shape: 'rect', a: '30', b: '20', unit: 'cm' }],
+    ['in an 8 in square tin', { shape: 'square', s: '8', unit: 'in' }],
+  ])('a tin %s', (words, tin) => {
+    expect(
+      read(
+        `Cake\nServes 8\nIngredients\n200 g plain flour\nMethod\nStir the flour. Bake it ${words} for 20 minutes.`,
+      ).recipe.tin,
+    ).toEqual(tin)
+  })
+})

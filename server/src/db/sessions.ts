@@ -8,6 +8,7 @@ import {
   type StoredSession,
   type TableEvent,
 } from '@lea/core'
+import { tell } from '../live/hub'
 import type { Db } from './pool'
 
 interface SessionRow {
@@ -55,6 +56,7 @@ export async function saveDecisions(db: Db, id: string, decisions: readonly Deci
 
 export async function freeze(db: Db, id: string, plan: Plan): Promise<void> {
   await db.query("update sessions set plan = $2, state = 'cooking' where id = $1", [id, JSON.stringify(plan)])
+  await tell(db, id, 'session')
 }
 
 export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
@@ -95,6 +97,7 @@ export async function appendEvents(
     if (rowCount === 1) last += 1
   }
   await db.query('update sessions set last_event = $2 where id = $1', [session, last])
+  await tell(db, session, 'events')
   return last
 }
 

@@ -26,6 +26,7 @@ import { refreshSkills } from '../db/skills'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
+import { tell } from '../live/hub'
 import { isUuid, today } from '../words'
 
 const decisionsSchema = yup.object({
@@ -175,6 +176,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
         adults,
         seats,
       } as SessionInput)
+      await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
     res.status(201).json(answer)
@@ -198,6 +200,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
         adults,
         seats,
       } as SessionInput)
+      await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
     res.json(answer)

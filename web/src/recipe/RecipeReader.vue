@@ -256,6 +256,9 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
               </div>
             </li>
           </ol>
+          <p v-if="read.recipe.equipment.length > 0" class="mt-2">
+            <span class="font-semibold">On hand:</span> {{ read.recipe.equipment.join(', ') }}
+          </p>
           <template v-if="only.length > 0">
             <h3 class="mt-3 text-lg">Not read</h3>
             <ul class="border-l-4 border-slate pl-3 text-sm">

@@ -151,6 +151,8 @@ function sectionsFrom(node: Node): Sections {
       return text === '' ? [] : text.split('\n').filter((t) => t.trim() !== '')
     }),
     steps: instructions(node['recipeInstructions']),
+    tools: list(node['tool']).map((t) => (isNode(t) ? words(t['name']) : words(t))),
+    storage: [],
     other: [],
   }
 }

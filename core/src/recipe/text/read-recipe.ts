@@ -15,6 +15,7 @@ import { measured, readSteps } from './read-steps'
 import { guessRole, type RoleGuess } from './roles'
 import { sectionsOf, type Sections } from './sections'
 import type { Answers, RecipeRead } from './understood'
+import { cutSizesIn, tinIn, toolsIn } from './tools'
 import { giveUses } from './uses'
 import { yieldOf } from './yield'
 
@@ -45,7 +46,7 @@ export function recipeOf(
   const { lines, read, unread, notes } = readLines(parts.ingredients, system, foods, answers)
   const title = calm(parts.title).slice(0, 80)
   if (title === '') unread.push({ part: 'title', text: '', why: 'no title was found' })
-  const made = yieldOf(parts, unread, answers)
+  const made = yieldOf(parts, unread, answers, notes)
   const method = readSteps(parts.steps, answers)
   const { steps, texts } = method
   unread.push(...method.unread)
@@ -78,7 +79,15 @@ export function recipeOf(
     ),
   )
   for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
+  const told = [...parts.steps, ...parts.ingredients]
+  const tin = tinIn([...parts.tools, ...parts.steps])
+  notes.push(
+    ...cutSizesIn(told).map(
+      (c) => `cut size: ${c}; whether it suits the youngest is judged by how it is served`,
+    ),
+  )
   const hot = steps.flatMap((s) => s.tasks.flatMap((t) => t.place ?? []))
+  const places = ['oven', 'hob', 'fridge', 'freezer'].filter((e) => hot.some((p) => p === e))
   const recipe: Recipe = {
     schema: RECIPE_SCHEMA,
     id: idFor(title, 'recipe'),
@@ -87,8 +96,12 @@ export function recipeOf(
     serves: made.serves,
     ...(made.pieces && { pieces: made.pieces }),
     themes: [],
-    equipment: ['oven', 'hob', 'fridge', 'freezer'].filter((e) => hot.some((p) => p === e)),
-    storage: '',
+    equipment: [...new Set([...places, ...parts.tools.map((t) => t.slice(0, 60)), ...toolsIn(told)])].slice(
+      0,
+      30,
+    ),
+    storage: parts.storage.join(' ').slice(0, 200),
+    ...(tin && { tin }),
     ...(parts.other.length > 0 && {
       notes: parts.other.slice(0, 12).map((says) => ({ about: 'tip' as const, says: says.slice(0, 400) })),
     }),

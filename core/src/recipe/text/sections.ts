@@ -11,6 +11,9 @@ export interface Sections {
   about: string[]
   ingredients: string[]
   steps: string[]
+  /** What stands under a heading of its own. */
+  tools: string[]
+  storage: string[]
   other: string[]
 }
 
@@ -20,7 +23,9 @@ const HEADINGS: [keyof Omit<Sections, 'title'>, RegExp][] = [
     'steps',
     /^(method|directions?|instructions?|preparation|steps?|what to do|how to (?:make|do) it|let's cook)\s*:?$/i,
   ],
-  ['other', /^(notes?|tips?|equipment|tools|nutrition|storage)\s*:?$/i],
+  ['tools', /^(equipment|tools|utensils|kitchen kit|kit)\s*:?$/i],
+  ['storage', /^(storage|to store|storing|keeping|how to keep it)\s*:?$/i],
+  ['other', /^(notes?|tips?|nutrition)\s*:?$/i],
 ]
 const PART = /^for (?:the )?[\p{L} ]{2,30}:$/iu
 export const ABOUT =
@@ -36,7 +41,15 @@ const SENTENCE = /[.!]\s*$|[.!]\s+\p{Lu}/u
 const looksListed = (line: string): boolean => AMOUNT.test(line) && line.length < 90 && !SENTENCE.test(line)
 
 export function sectionsOf(text: string): Sections {
-  const parts: Sections = { title: '', about: [], ingredients: [], steps: [], other: [] }
+  const parts: Sections = {
+    title: '',
+    about: [],
+    ingredients: [],
+    steps: [],
+    tools: [],
+    storage: [],
+    other: [],
+  }
   let here: keyof Omit<Sections, 'title'> | null = null
   for (const raw of text.split(/\r?\n/)) {
     const line = raw.replace(/\s+/g, ' ').trim()

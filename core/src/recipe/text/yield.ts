@@ -11,11 +11,15 @@ const MAKES =
   /\bmakes\b[\s:]*(?:about |approx\.? )?(\d{1,3})(?:\s*(?:-|–|to)\s*\d{1,3})?\s+([\p{L} ]{3,30})/iu
 const USUAL_SERVES = 4
 
-/** @param answers `yield` says for how many */
+/**
+ * @param answers `yield` says for how many
+ * @param notes what was read beside goes in here
+ */
 export function yieldOf(
   parts: Sections,
   unread: Unread[],
   answers: Answers,
+  notes: string[] = [],
 ): { serves: number; pieces: Recipe['pieces'] } {
   let serves = 0
   let pieces: Recipe['pieces']
@@ -24,9 +28,13 @@ export function yieldOf(
     const people = SERVINGS.exec(text) ?? SERVES.exec(text)
     if (makes && !/serving|portion/i.test(makes[2] ?? ''))
       pieces = { what: (makes[2] ?? '').trim().toLowerCase(), n: Number(makes[1]) }
-    else if (people) serves = Number(people[1])
-    else if (secondsIn(text) === null)
-      unread.push({ part: 'yield', text, why: 'says no number that Lea can use' })
+    else if (people) {
+      serves = Number(people[1])
+      if (people[2]) notes.push(`${text}: taken as ${serves}`)
+    }
+    // Times in all are worked out from the steps; what the text says of them is for comparing.
+    else if (secondsIn(text) !== null) notes.push(`it says: ${text}`)
+    else unread.push({ part: 'yield', text, why: 'says no number that Lea can use' })
   }
   if (serves > 0) return { serves: Math.min(200, serves), pieces }
   const said = Number(answers['yield'] ?? 0)

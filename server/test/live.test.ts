@@ -1,0 +1,87 @@
+/** What is tapped on one device is heard on every other: at the same server, at a second one, and again after the database was away. */
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import type { StoredSession } from '@lea/core'
+import { loadDemo } from '../src/demo/load'
+import { DEMO_PASSWORD } from '../src/demo/people'
+import { today } from '../src/words'
+import { openHouse, type TestHouse, type Visitor } from './house'
+
+let house: TestHouse
+let petra: Visitor
+let session = ''
+const tap = (n: number) => ({
+  id: randomUUID(),
+  device: 'tablet',
+  lamport: n,
+  at: '2026-11-26T10:20:00Z',
+  kind: 'note',
+  body: { text: `tap ${n}` },
+})
+beforeAll(async () => {
+  house = await openHouse()
+  await loadDemo(house.pool, today())
+  petra = house.visitor()
+  await petra.signIn('petra', DEMO_PASSWORD)
+  const sessions = (await petra.get('/api/sessions')).body as StoredSession[]
+  session = sessions.find((s) => s.state === 'finished')?.id ?? ''
+})
+afterAll(() => house.close())
+const soon = (check: () => void) => vi.waitFor(check, { timeout: 3000, interval: 10 })
+
+describe('the news of a table', () => {
+  it('is heard at the same server and at a second one on the same database', async () => {
+    const second = await house.second()
+    const seun = second.visitor()
+    await seun.signIn('seun', DEMO_PASSWORD)
+    const here = await petra.hear(session)
+    const there = await seun.hear(session)
+    // The first word on a new line to the database: ask for everything.
+    await soon(() => expect(here.news.length * there.news.length).toBeGreaterThan(0))
+    const before = there.news.length
+    const start = performance.now()
+    expect(
+      (await petra.send('POST', `/api/sessions/${session}/events`, { events: [tap(1001)] })).status,
+    ).toBe(200)
+    await soon(() => expect(there.news.slice(before)).toContain('events'))
+    expect(performance.now() - start).toBeLessThan(1000)
+    await soon(() => expect(here.news).toContain('events'))
+    // And it is there when it is asked for.
+    const answer = (await seun.get(`/api/sessions/${session}/events`)).body as {
+      events: { body: { text?: string } }[]
+    }
+    expect(answer.events.some((e) => e.body.text === 'tap 1001')).toBe(true)
+    here.leave()
+    there.leave()
+  })
+  it('a tap that is refused is not told', async () => {
+    const ear = await petra.hear(session)
+    const before = ear.news.length
+    expect(
+      (await petra.send('POST', `/api/sessions/${session}/events`, { events: [{ ...tap(1), kind: 'song' }] }))
+        .status,
+    ).toBe(400)
+    await petra.send('POST', `/api/sessions/${session}/events`, { events: [tap(1002)] })
+    await soon(() => expect(ear.news.slice(before)).toEqual(['events']))
+    ear.leave()
+  })
+  it('of another setting’s table nothing is heard', async () => {
+    const alder = house.visitor()
+    await alder.signIn('alder', DEMO_PASSWORD)
+    await expect(alder.hear(session)).rejects.toThrow('404')
+    await expect(house.visitor().hear(session)).rejects.toThrow('401')
+  })
+  it('comes again after the line to the database was cut: whatever was missed is asked for', async () => {
+    const ear = await petra.hear(session)
+    await petra.send('POST', `/api/sessions/${session}/events`, { events: [tap(1003)] })
+    await soon(() => expect(ear.news).toContain('events'))
+    const before = ear.news.length
+    await house.pool.query(
+      `select pg_terminate_backend(pid) from pg_stat_activity where query ilike 'listen %' and datname = current_database()`,
+    )
+    await soon(() => expect(ear.news.slice(before)).toContain('session'))
+    await petra.send('POST', `/api/sessions/${session}/events`, { events: [tap(1004)] })
+    await soon(() => expect(ear.news.slice(before)).toContain('events'))
+    ear.leave()
+  })
+})
