@@ -185,21 +185,6 @@ export const useSession = defineStore('session', () => {
     }
   }
 
-  /** The session as it is now: another device has changed the plan in force, or who is here. */
-  async function refresh(): Promise<void> {
-    const id = stored.value?.id
-    if (!id) return
-    try {
-      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
-      if (stored.value?.id !== id) return
-      stored.value = answer.session
-      if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
-      await recompute()
-    } catch (fault) {
-      saveFault.value = inWords(fault)
-    }
-  }
-
   /** Several decisions at once: the smallest set of swaps. */
   const chooseAll = (decisions: readonly Decision[]): Promise<void> =>
     keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
@@ -286,7 +271,6 @@ export const useSession = defineStore('session', () => {
     say,
     nameOf,
     open,
-    refresh,
     choose,
     chooseAll,
     takeBack,

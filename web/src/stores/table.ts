@@ -14,9 +14,6 @@ export const useTable = defineStore('table', () => {
   const state = computed(() => replay(events.value))
   let last = 0
   let sending: Promise<void> | null = null
-  let stream: EventSource | null = null
-  let fetching: Promise<void> | null = null
-  let fetchAgain = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
   const merge = (more: readonly TableEvent[]): void => {
@@ -24,8 +21,7 @@ export const useTable = defineStore('table', () => {
     events.value = [...byId.values()]
   }
 
-  /** @param changed called when the plan or who is here was changed on another device */
-  async function open(id: string, changed: () => void = () => undefined): Promise<void> {
+  async function open(id: string): Promise<void> {
     if (session.value !== id) {
       session.value = id
       events.value = []
@@ -38,44 +34,9 @@ export const useTable = defineStore('table', () => {
     await fetchNew()
     await send()
     opened.value = true
-    hear(id, changed)
   }
 
-  /** Other devices at this table: what they tap is here within a moment. */
-  function hear(id: string, changed: () => void): void {
-    close()
-    stream = new EventSource(`/api/sessions/${id}/live`)
-    // After a break as well: whatever came meanwhile is asked for.
-    stream.onopen = () => {
-      void fetchNew()
-      void send()
-    }
-    stream.onmessage = ({ data }) => {
-      void fetchNew()
-      if (data === 'session') changed()
-    }
-  }
-  function close(): void {
-    stream?.close()
-    stream = null
-  }
-
-  /** One at a time; what is told meanwhile is fetched after it. */
-  function fetchNew(): Promise<void> {
-    if (fetching) {
-      fetchAgain = true
-      return fetching
-    }
-    fetching = fetchOnce().finally(() => {
-      fetching = null
-      if (!fetchAgain) return
-      fetchAgain = false
-      void fetchNew()
-    })
-    return fetching
-  }
-
-  async function fetchOnce(): Promise<void> {
+  async function fetchNew(): Promise<void> {
     try {
       const answer = await api<{ events: TableEvent[]; last: number }>(
         'GET',
@@ -140,5 +101,5 @@ export const useTable = defineStore('table', () => {
     if (event) await add({ kind: 'undo', body: { event } })
   }
 
-  return { session, events, waiting, fault, opened, state, open, close, add, undo, send }
+  return { session, events, waiting, fault, opened, state, open, add, undo, send }
 })

@@ -2,7 +2,7 @@
 /** The table view: one step, whose turn, what to say, what to watch. No typing, no holding, every tap taken back. */
 import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
   againstPlan,
@@ -63,12 +63,10 @@ onMounted(async () => {
     await router.replace(`/session/${id.value}/weave`)
     return
   }
-  await table.open(id.value, () => void session.refresh())
+  await table.open(id.value)
   if (!table.state.begun) await table.add({ kind: 'begin', body: {} })
   if (canKeepAwake.value) await keepAwake('screen').catch(() => undefined)
 })
-
-onUnmounted(() => table.close())
 
 const plan = computed(() => session.plan)
 const step = computed(() => table.state.step ?? plan.value?.schedule[0]?.step ?? '')
