@@ -1,14 +1,7 @@
 /** The shelf narrowed down: by words, theme, heat, minutes, cost, what it holds, what is in the cupboard, what was made lately. */
-import type { FoodBook } from '../food/foods'
-import {
-  heatsOf,
-  holdsOf,
-  placesOf,
-  searchText,
-  takesANight,
-  techniquesOf,
-  type Heat,
-} from '../recipe/features'
+import { meet } from '../food/concerns'
+import { isUnknown, type FoodBook } from '../food/foods'
+import { heatsOf, placesOf, searchText, takesANight, techniquesOf, type Heat } from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
 import { isOfTheme } from './look'
 import { LATELY_DAYS } from './order'
@@ -44,8 +37,8 @@ function byRecipe(recipe: Recipe, foods: FoodBook, f: ShelfFilter): boolean {
   if (f.technique && !techniquesOf(recipe).includes(f.technique)) return false
   if (f.oneSitting && takesANight(recipe)) return false
   if (f.without && f.without.length > 0) {
-    const { lists, unknown } = holdsOf(recipe, foods)
-    if (unknown.length > 0 || f.without.some((a) => lists.includes(a))) return false
+    const all = recipe.lines.map((l) => foods.of(l.food))
+    if (all.some((food) => isUnknown(food) || f.without?.some((a) => meet(a, food) === 'lists'))) return false
   }
   return true
 }

@@ -139,7 +139,7 @@ const money = (minor: number, base: Wish['base']): string =>
 function reasonsOf(f: Figures, people: number, swaps: readonly string[], request: PlanRequest): string[] {
   const list: string[] = []
   if (swaps.length > 0) list.push(`for everyone at the table with ${swaps.map(asSwap).join(', and ')}`)
-  else if (f.danger === 0) list.push('lists nothing that anybody here avoids')
+  else if (f.danger === 0) list.push('nothing found that lists what anybody here avoids: check the packets')
   if (f.out === 0) list.push(people === 1 ? 'a job for the child' : `a job for each of the ${people}`)
   if (f.spare !== null && f.spare >= 0) list.push(`ends at ${f.endsAt}, ${minutes(f.spare)} in hand`)
   else if (f.spare === null) list.push(`takes ${minutes(f.minutes)}`)

@@ -53,7 +53,7 @@ export function remedyFor(
   const request: PlanRequest = { ...wish.base, recipe, decisions: look.decisions }
   const outline = sketch(request)
   const changes = [
-    ...fixesOf(outline.findings, request),
+    ...fixesOf(outline.findings),
     ...earlier(look, request),
     ...tries(request, outline.draft),
   ].sort((a, b) => a.effort - b.effort)
@@ -77,19 +77,24 @@ export function remedyFor(
   return cleared ?? best[0]?.remedy ?? null
 }
 
+const canTake = (c: Change): boolean => c.decisions !== undefined || c.start !== undefined
+
 function both(a: Change, b: Change): Change {
   const start = b.start ?? a.start
   return {
     says: `${a.says}; and ${b.says[0]?.toLowerCase() ?? ''}${b.says.slice(1)}`,
     effort: a.effort + b.effort,
     apply: (r) => b.apply(a.apply(r)),
-    ...(start !== undefined && { start }),
-    ...(a.decisions && b.decisions && { decisions: [...a.decisions, ...b.decisions] }),
+    // Taken at once only where both parts can be: half a change would be shown as the whole.
+    ...(start !== undefined && canTake(a) && canTake(b) && { start }),
+    ...(canTake(a) &&
+      canTake(b) &&
+      (a.decisions ?? b.decisions) && { decisions: [...(a.decisions ?? []), ...(b.decisions ?? [])] }),
   }
 }
 
 /** Changes that a finding offers for itself: a shape prepared, an own bowl, a line left out. */
-function fixesOf(findings: readonly Finding[], request: PlanRequest): Change[] {
+function fixesOf(findings: readonly Finding[]): Change[] {
   return findings
     .filter((f) => f.grade === 'stop')
     .flatMap((f) =>
@@ -107,7 +112,6 @@ function fixesOf(findings: readonly Finding[], request: PlanRequest): Change[] {
       }),
     )
     .filter((c, i, all) => all.findIndex((d) => d.says === c.says) === i)
-    .filter((c) => !request.decisions.some((d) => c.decisions?.includes(d)))
 }
 
 function earlier({ figures }: Look, { session }: PlanRequest): Change[] {

@@ -268,3 +268,24 @@ export function rosterRows(children: readonly StoredChild[]): string[][] {
     ]),
   ]
 }
+
+/**
+ * A child of the list with what a table says beside. A table only ever adds: an allergy, its level, a diet, a need or a plan that the list
+ * has is taken away by hand alone.
+ */
+export function withMore(before: StoredChild, said: ChildInput): ChildInput {
+  const union = <T>(a: readonly T[], b: readonly T[]): T[] => [...new Set([...a, ...b])]
+  const fresh = said.concerns.filter((c) => !before.concerns.some((b) => b.allergen === c.allergen))
+  const { skills: _, lately: __, talk: ___, id: ____, ...kept } = before
+  return {
+    ...kept,
+    ...said,
+    ...((said.carePlan ?? before.carePlan) !== undefined && { carePlan: said.carePlan ?? before.carePlan }),
+    ...((said.hand ?? before.hand) !== undefined && { hand: said.hand ?? before.hand }),
+    limits: before.limits,
+    concerns: [...before.concerns, ...fresh],
+    diets: union(before.diets, said.diets),
+    languages: union(before.languages, said.languages),
+    needs: union(before.needs, said.needs),
+  }
+}

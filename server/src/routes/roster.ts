@@ -2,11 +2,11 @@ import { randomUUID } from 'node:crypto'
 import { Router } from 'express'
 import Papa from 'papaparse'
 import * as yup from 'yup'
-import { childSchema, rosterRows, type StoredChild } from '@lea/core'
+import { childSchema, rosterRows, withMore, type StoredChild } from '@lea/core'
 import { getChild, listChildren, saveChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../door'
-import { Fault, notFound, read } from '../fault'
+import { notFound, read } from '../fault'
 import type { House } from '../house'
 import { isUuid, today } from '../words'
 
@@ -50,14 +50,12 @@ export function rosterRoutes({ pool }: House): Router {
         if (known && !before) throw notFound('a child of this roster')
         const mat = before?.mat ?? firstFree(mats)
         mats.add(mat)
-        // What was seen and noted stays, and what a table does not say is not taken away.
-        const next = { ...before, ...child, id: before?.id ?? randomUUID(), mat } as StoredChild
-        if (before && child.concerns.length === 0 && before.concerns.length > 0)
-          throw new Fault(
-            409,
-            `${child.nickname} has allergies on your list and none in the file: change that by hand`,
-            'children',
-          )
+        const next = {
+          ...before,
+          ...(before ? withMore(before, child) : child),
+          id: before?.id ?? randomUUID(),
+          mat,
+        } as StoredChild
         await saveChild(db, settingId, next)
         if (!before) added += 1
       }
