@@ -1,11 +1,13 @@
 /** Small parts of the screen, mounted alone: what they show and say. */
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
+import { ref } from 'vue'
 import Amount from '../src/parts/Amount.vue'
 import { roomFor } from '../src/parts/marks'
 import ScoopStrip from '../src/parts/ScoopStrip.vue'
 import PlainStrip from '../src/amounts/PlainStrip.vue'
 import MeasureBox from '../src/amounts/MeasureBox.vue'
+import { usePieces } from '../src/shelf/usePieces'
 
 describe('labels under a strip', () => {
   const seven = Array.from({ length: 7 }, () => 100 / 7)
@@ -74,5 +76,16 @@ describe('the box of measures', () => {
   it('says what to do where it is empty', () => {
     const box = mount(MeasureBox, { props: { measures: [], used: [], disabled: false }, ...options })
     expect(box.text()).toContain('The box is empty')
+  })
+})
+
+describe('a long list', () => {
+  it('is shown piece by piece until all of it is there', () => {
+    const { shown, next, more } = usePieces(ref(Array.from({ length: 50 }, (_, i) => i)))
+    expect([shown.value.length, next.value]).toEqual([20, 20])
+    more()
+    expect([shown.value.length, next.value]).toEqual([40, 10])
+    more()
+    expect([shown.value.at(-1), next.value]).toEqual([49, 0])
   })
 })

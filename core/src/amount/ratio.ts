@@ -52,8 +52,21 @@ export function parseRatio(input: string | number): Fraction {
   return new Fraction(text)
 }
 
+/** Texts that were read before: a plan asks for the same few hundred amounts again and again. A Fraction never changes. */
+const known = new Map<Ratio, Fraction>()
+const MOST_KNOWN = 5000
+
 /** A rational from anything that is known to be one (text in lowest terms, integer, Fraction). */
-export const ratio = (value: Ratio | number | Fraction): Fraction => new Fraction(value)
+export function ratio(value: Ratio | number | Fraction): Fraction {
+  if (value instanceof Fraction) return value
+  if (typeof value === 'number') return new Fraction(value)
+  const seen = known.get(value)
+  if (seen) return seen
+  const read = new Fraction(value)
+  if (known.size >= MOST_KNOWN) known.clear()
+  known.set(value, read)
+  return read
+}
 
 /** Text in lowest terms: 7/2 -> `"7/2"`. */
 export const toText = (value: Fraction): Ratio => value.toFraction()

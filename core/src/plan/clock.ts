@@ -63,7 +63,7 @@ export function setClock(
       schedule.push(stepTime(step, index + 1, times.start, times.seconds + night, request))
     }
   }
-  const turns = draft.turns.map((t) => timeTurn(t, draft.tasks, starts, request))
+  const turns = timeTurns(draft, starts, request)
   const tasks = draft.tasks.map((t) => timeTask(t, starts))
   return { tasks, turns, schedule, totals: totalsOf(draft, turns, lines, request) }
 }
@@ -77,7 +77,8 @@ const nightSeconds = (step: RecipeStep): number =>
 
 /** Start and end of each op of a task. */
 function spansOf(task: Task, starts: ReadonlyMap<string, number>): [number, number][] {
-  const most = task.rounds?.length ?? Math.max(1, task.n)
+  // The turns of a task are one op, one after another.
+  const most = task.rounds?.length ?? (task.mode === 'TURNS' ? 1 : Math.max(1, task.n))
   return Array.from({ length: most }, (_, w) => starts.get(waveId(task, w))).flatMap(
     (at): [number, number][] => (at === undefined ? [] : [[at, at + opSeconds(task)]]),
   )
@@ -139,24 +140,19 @@ function stepTime(
   }
 }
 
-function timeTurn(
-  turn: Turn,
-  tasks: readonly Task[],
-  starts: ReadonlyMap<string, number>,
-  request: PlanRequest,
-): Turn {
-  const task = tasks.find((t) => t.id === turn.task)
-  if (!task) return turn
-  const wave =
-    task.mode === 'EACH'
-      ? Math.max(
-          0,
-          wavesOf(task, request).findIndex((w) => w.includes(turn.child)),
-        )
-      : (turn.round ?? 0)
-  const within = task.mode === 'TURNS' ? (turn.number - 1) * task.seconds : 0
-  const start = (starts.get(waveId(task, wave)) ?? 0) + within
-  return { ...turn, start, end: start + task.seconds }
+function timeTurns(draft: Clockable, starts: ReadonlyMap<string, number>, request: PlanRequest): Turn[] {
+  const tasks = new Map(draft.tasks.map((t) => [t.id, t]))
+  const waves = new Map(
+    draft.tasks.filter((t) => t.mode === 'EACH').map((t) => [t.id, wavesOf(t, request)] as const),
+  )
+  return draft.turns.map((turn) => {
+    const task = tasks.get(turn.task)
+    if (!task) return turn
+    const wave = waves.get(task.id)?.findIndex((w) => w.includes(turn.child)) ?? turn.round ?? 0
+    const within = task.mode === 'TURNS' ? (turn.number - 1) * task.seconds : 0
+    const start = (starts.get(waveId(task, Math.max(0, wave))) ?? 0) + within
+    return { ...turn, start, end: start + task.seconds }
+  })
 }
 
 /** A share of the time at the table for things that go slower. Source: common practice (scheduling.md 7: a tenth). */

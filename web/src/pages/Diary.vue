@@ -7,11 +7,15 @@ import type { StoredSession } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
+import { useShelf } from '../stores/shelf'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../words'
 import CopySession from '../shelf/CopySession.vue'
+import { useGroup } from '../shelf/useGroup'
 
 const door = useDoor()
+const shelf = useShelf()
+const group = useGroup()
 const house = useHouse()
 const upcoming = useUpcoming()
 const router = useRouter()
@@ -19,7 +23,11 @@ const copying = ref<StoredSession | null>(null)
 /** The zone of this device, so that the calendar shows the hours as they are meant here. */
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
-onMounted(() => void house.load())
+onMounted(async () => {
+  await house.load()
+  // From here one goes on to the shelf: its workers read their code while nobody waits.
+  if (door.isLeader() && !group.isEmpty.value) requestIdleCallback(() => shelf.ready(group.session.value))
+})
 
 const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
   const map = new Map<string, StoredSession[]>()

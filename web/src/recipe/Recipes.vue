@@ -8,6 +8,7 @@ import FitLine from '../shelf/FitLine.vue'
 import RecipeFacts from '../shelf/RecipeFacts.vue'
 import ShelfFilters from '../shelf/ShelfFilters.vue'
 import { useGroup } from '../shelf/useGroup'
+import { usePieces } from '../shelf/usePieces'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useShelf } from '../stores/shelf'
@@ -40,6 +41,7 @@ const rows = computed(() => {
     isWanted(r.recipe, house.foods, filter.value, byId.value.get(r.id)?.look),
   )
 })
+const { shown, next, more } = usePieces(rows)
 const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
 </script>
 
@@ -81,7 +83,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
         <button type="button" class="underline" @click="filter = {}">Show all again</button>
       </Notice>
       <ul class="grid gap-3 lg:grid-cols-2">
-        <li v-for="r in rows" :key="r.id" class="patch relative flex items-start gap-3 p-4">
+        <li v-for="r in shown" :key="r.id" class="patch relative flex items-start gap-3 p-4">
           <Picture :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
           <div class="min-w-0">
             <h2 class="text-xl leading-tight">
@@ -103,6 +105,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
           </div>
         </li>
       </ul>
+      <button v-if="next > 0" type="button" class="btn mt-3" @click="more">Show {{ next }} more</button>
     </template>
   </main>
 </template>

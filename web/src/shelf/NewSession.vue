@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A new session in four short answers: who, when, how long, what kind; then the shelf in the order in which it fits. */
-import { computed, onMounted, reactive, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDebounceFn } from '@vueuse/core'
 import {
@@ -23,10 +23,12 @@ import Picture from '../parts/Picture.vue'
 import GuestForm from '../session/GuestForm.vue'
 import { useHouse } from '../stores/house'
 import { useShelf, type Standing } from '../stores/shelf'
+import { startShelf } from '../workers/shelf'
 import { dayText, todayText } from '../words'
 import FitLine from './FitLine.vue'
 import FourAnswers from './FourAnswers.vue'
 import RecipeFacts from './RecipeFacts.vue'
+import { usePieces } from './usePieces'
 
 const route = useRoute()
 const router = useRouter()
@@ -51,13 +53,17 @@ const answers = reactive({
 })
 
 onMounted(async () => {
+  startShelf()
   await house.load()
   answers.children = house.children.map((c) => c.id)
   answers.adults = house.adults.map((a) => a.id)
   // At home one cooks with what is there.
   answers.fromCupboard = house.setting?.rules.kind === 'home'
   if (house.setting?.rules.kind === 'library') answers.minutes = 45
+  // What was filled in here is no changed answer.
+  await nextTick()
   ready.value = true
+  await look()
 })
 
 const until = computed(() => clockAfter(answers.start, answers.minutes))
@@ -100,7 +106,7 @@ async function look(): Promise<void> {
   if (wish) await shelf.look(wish)
 }
 const soon = useDebounceFn(() => void look(), 250)
-watch([answers, ready], soon, { deep: true })
+watch(answers, () => ready.value && void soon(), { deep: true })
 
 const themes = computed(() => themesOn(house.recipes.map((r) => r.recipe)))
 const filter = computed((): ShelfFilter => ({
@@ -114,6 +120,7 @@ const list = computed(() => {
   return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
 })
 const looking = computed(() => shelf.done < shelf.of)
+const { shown, next, more } = usePieces(list)
 
 async function layOut(s: Standing, remedied: boolean): Promise<void> {
   fault.value = ''
@@ -175,7 +182,7 @@ function addGuest(guest: StoredGuest): void {
         >
         <ol class="grid gap-3">
           <li
-            v-for="(s, i) in nobody ? [] : list"
+            v-for="(s, i) in nobody ? [] : shown"
             :key="s.row.id"
             class="patch grid gap-3 p-4 sm:grid-cols-[3.5rem_1fr_auto]"
           >
@@ -213,6 +220,9 @@ function addGuest(guest: StoredGuest): void {
             </span>
           </li>
         </ol>
+        <button v-if="!nobody && next > 0" type="button" class="btn mt-3" @click="more">
+          Show {{ next }} more
+        </button>
       </section>
       <GuestForm v-if="addingGuest" @add="addGuest" @close="addingGuest = false" />
     </div>

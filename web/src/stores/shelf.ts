@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { useThrottleFn } from '@vueuse/core'
 import {
   ranked,
   wishFor,
@@ -10,8 +11,11 @@ import {
   type Wish,
 } from '@lea/core'
 import { inWords } from '../api'
-import { looksInWorkers, remedyInWorker } from '../workers/shelf'
+import { looksInWorkers, remedyInWorker, startShelf } from '../workers/shelf'
 import { useHouse, type RecipeRow } from './house'
+
+/** Milliseconds between two drawings of the shelf while it is looked through. */
+const EVERY = 250
 
 export interface Standing {
   row: RecipeRow
@@ -30,9 +34,11 @@ export const useShelf = defineStore('shelf', () => {
   let round = 0
 
   const done = computed(() => looks.value.size)
+  const rowOf = computed(() => new Map(house.recipes.map((r) => [r.id, r])))
+  const order = computed(() => ranked([...looks.value.values()]))
   const standing = computed((): Standing[] =>
-    ranked([...looks.value.values()]).flatMap((look): Standing[] => {
-      const row = house.recipes.find((r) => r.id === look.recipe)
+    order.value.flatMap((look): Standing[] => {
+      const row = rowOf.value.get(look.recipe)
       return row
         ? [{ row, look, remedy: look.against.length > 0 ? remedies.value.get(look.recipe) : null }]
         : []
@@ -48,24 +54,41 @@ export const useShelf = defineStore('shelf', () => {
     return wishFor(plain, { setting, children, adults }, more)
   }
 
+  /** Before anybody asks: the workers get ready with a few of the shelf. */
+  function ready(session: StoredSession): void {
+    const wish = wishOf(session)
+    if (wish) startShelf(rowsOf(), wish)
+  }
+
+  const rowsOf = (): ShelfRow[] =>
+    house.recipes.map((r): ShelfRow => ({ id: r.id, recipe: r.recipe, made: r.made }))
+
   async function look(wish: Wish): Promise<void> {
     round += 1
     const mine = round
     const wanted = (): boolean => mine === round
-    const rows = house.recipes.map((r): ShelfRow => ({ id: r.id, recipe: r.recipe, made: r.made }))
+    const rows = rowsOf()
     looks.value = new Map()
     remedies.value = new Map()
     of.value = rows.length
     fault.value = ''
+    const got = new Map<string, Look>()
+    const show = (): void => {
+      if (wanted()) looks.value = new Map(got)
+    }
+    // The first stand at once; after that the page is not drawn anew for every few, which would take the time the workers need.
+    const soon = useThrottleFn(show, EVERY, false, true)
     try {
       await looksInWorkers(
         rows,
         wish,
         (more) => {
-          looks.value = new Map([...looks.value, ...more.map((l) => [l.recipe, l] as const)])
+          for (const l of more) got.set(l.recipe, l)
+          void soon()
         },
         wanted,
       )
+      show()
     } catch (e) {
       if (wanted()) fault.value = inWords(e)
       return
@@ -75,14 +98,20 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function help(rows: readonly ShelfRow[], wish: Wish, wanted: () => boolean): Promise<void> {
+    const found = new Map<string, Remedy | null>()
+    const show = (): void => {
+      if (wanted()) remedies.value = new Map(found)
+    }
+    const soon = useThrottleFn(show, EVERY, true, true)
     for (const l of ranked([...looks.value.values()])) {
       const row = rows.find((r) => r.id === l.recipe)
       if (!wanted()) return
       if (!row || l.against.length === 0) continue
-      const remedy = await remedyInWorker(l, row, wish).catch(() => null)
-      if (wanted()) remedies.value = new Map([...remedies.value, [l.recipe, remedy]])
+      found.set(l.recipe, await remedyInWorker(l, row, wish).catch(() => null))
+      void soon()
     }
+    show()
   }
 
-  return { looks, of, done, standing, fault, wishOf, look }
+  return { looks, of, done, standing, fault, wishOf, ready, look }
 })

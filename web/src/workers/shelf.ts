@@ -15,6 +15,12 @@ function worker(n: number): Remote<ShelfWorker> {
 }
 const poolSize = (): number => Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 2))
 
+/** Starts the workers, so that they have read their code, and run it a little, by the time something is asked. */
+export function startShelf(rows: readonly ShelfRow[] = [], wish?: Wish): void {
+  const few = wish ? rows.slice(0, 6 * FEW) : []
+  for (let n = 0; n < poolSize(); n++) void worker(n).looks([...few], wish ?? ({} as Wish))
+}
+
 /**
  * @param tell called with the looks of each few recipes as they come
  * @param wanted false once nobody waits for it any more

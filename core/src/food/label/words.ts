@@ -34,30 +34,33 @@ interface Node {
   phrase?: Phrase
 }
 
+interface Lexicon {
+  root: Node
+  /** Every word that the reader knows, whatever it means. */
+  known: Set<string>
+  /** The longest first. */
+  stems: string[]
+  allergenWords: string[]
+}
+
 const node = (): Node => ({ next: new Map(), stems: [] })
-const ROOT = node()
-/** Every word that the reader knows, whatever it means. */
-const KNOWN = new Set<string>()
-const STEMS: string[] = []
-/** Single words that mean an allergen: what a misspelt word is compared with. */
-export const ALLERGEN_WORDS: string[] = []
 
 const plainPhrase = (phrase: string): string[] =>
   phrase
     .split(' ')
     .flatMap((w) => (w.endsWith('*') ? [`${plainText(w.slice(0, -1))}*`] : plainText(w).split(' ')))
 
-function add(tokens: string[], row: Row): void {
-  let at = ROOT
+function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void {
+  let at = root
   for (const token of tokens) {
     if (token.endsWith('*')) {
       const stem = token.slice(0, -1)
-      if (!STEMS.includes(stem)) STEMS.push(stem)
+      if (!stems.includes(stem)) stems.push(stem)
       let branch = at.stems.find(([s]) => s === stem)
       if (!branch) at.stems.push((branch = [stem, node()]))
       at = branch[1]
     } else {
-      KNOWN.add(token)
+      known.add(token)
       let branch = at.next.get(token)
       if (!branch) at.next.set(token, (branch = node()))
       at = branch
@@ -77,19 +80,32 @@ function add(tokens: string[], row: Row): void {
   }
 }
 
-for (const row of data.rows as Row[]) {
-  for (const words of row.words) {
-    const tokens = plainPhrase(words)
-    add(tokens, row)
-    const only = tokens.length === 1 ? tokens[0] : undefined
-    if (row.kind === 'allergen' && only && !only.endsWith('*')) ALLERGEN_WORDS.push(only)
+function build(): Lexicon {
+  const words: Lexicon = { root: node(), known: new Set(), stems: [], allergenWords: [] }
+  const know = (text: string): void => {
+    for (const w of plainText(text).split(' ')) words.known.add(w)
   }
+  for (const row of data.rows as Row[]) {
+    for (const phrase of row.words) {
+      const tokens = plainPhrase(phrase)
+      add(words, tokens, row)
+      const only = tokens.length === 1 ? tokens[0] : undefined
+      if (row.kind === 'allergen' && only && !only.endsWith('*')) words.allergenWords.push(only)
+    }
+  }
+  Object.values(data.benign).forEach(know)
+  for (const food of foods.foods) [food.name, ...food.aliases].forEach(know)
+  for (const list of Object.values(TRIGGERS)) for (const p of list) for (const w of p) words.known.add(w)
+  words.stems.sort((a, b) => b.length - a.length)
+  return words
 }
-for (const text of Object.values(data.benign)) for (const w of plainText(text).split(' ')) KNOWN.add(w)
-for (const food of foods.foods) {
-  for (const name of [food.name, ...food.aliases]) for (const w of plainText(name).split(' ')) KNOWN.add(w)
-}
-STEMS.sort((a, b) => b.length - a.length)
+
+let built: Lexicon | undefined
+/** Built when the first label is read: a planner that reads none does not wait for it. */
+const lexicon = (): Lexicon => (built ??= build())
+
+/** Single words that mean an allergen: what a misspelt word is compared with. */
+export const allergenWords = (): readonly string[] => lexicon().allergenWords
 
 /** Arabic words with the article or a joined particle in front are looked up without it too. */
 function variants(word: string): string[] {
@@ -98,7 +114,7 @@ function variants(word: string): string[] {
 }
 
 export const isKnown = (word: string): boolean =>
-  variants(word).some((v) => KNOWN.has(v) || STEMS.some((s) => v.startsWith(s)))
+  variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s)))
 
 /** The longest phrase that begins at a word, or null. `joined` says whether a word follows the one before directly. */
 export function phraseAt(
@@ -121,7 +137,7 @@ export function phraseAt(
       })
     }
   }
-  walk(ROOT, at)
+  walk(lexicon().root, at)
   return best
 }
 
@@ -140,4 +156,3 @@ export const TRIGGERS = {
   stop: phrases(T.stop),
 } as const
 export type Trigger = keyof typeof TRIGGERS
-for (const list of Object.values(TRIGGERS)) for (const p of list) for (const w of p) KNOWN.add(w)
