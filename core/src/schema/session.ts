@@ -61,8 +61,12 @@ const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
   turn: yup.object({ turn: word('Turn'), child: word('Child') }),
   skip: yup.object({ turn: word('Turn'), child: word('Child') }),
   undo: yup.object({ event: uuid('Event') }),
-  timer: yup.object({ name: word('Timer'), seconds: whole('Seconds', 1, 86400) }),
-  'timer-seen': yup.object({ timer: uuid('Timer') }),
+  timer: yup.object({
+    name: word('Timer'),
+    seconds: whole('Seconds', 1, 86400),
+    every: whole('Every', 5, 86400).optional(),
+  }),
+  'timer-seen': yup.object({ timer: uuid('Timer'), round: whole('Round', 1, 20000).optional() }),
   note: yup.object({ text: required('Note', 500), child: line('Child', 120).optional() }),
   skill: yup.object({
     child: word('Child'),

@@ -40,8 +40,10 @@ export type EventBody =
   | { kind: 'turn'; body: { turn: string; child: string } }
   | { kind: 'skip'; body: { turn: string; child: string } }
   | { kind: 'undo'; body: { event: string } }
-  | { kind: 'timer'; body: { name: string; seconds: number } }
-  | { kind: 'timer-seen'; body: { timer: string } }
+  /** `every`: it rings each so many seconds until `seconds` are over. */
+  | { kind: 'timer'; body: { name: string; seconds: number; every?: number } }
+  /** `round`: how far it was seen; without one, to its end. */
+  | { kind: 'timer-seen'; body: { timer: string; round?: number } }
   | { kind: 'note'; body: { text: string; child?: string } }
   | { kind: 'skill'; body: { child: string; technique: string; how: How } }
   | {

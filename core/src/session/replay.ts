@@ -6,15 +6,8 @@ import type { How } from '../craft/skills'
 import type { SupportLevel } from '../learn/levels'
 import type { Answered } from '../learn/marks'
 import type { Gate, TableEvent, Taste } from './event'
+import { roundsOf, type TimerState } from './timers'
 
-export interface TimerState {
-  id: string
-  name: string
-  /** ISO time of the start; it rings `seconds` later. */
-  started: string
-  seconds: number
-  seen: boolean
-}
 export interface TurnState {
   event: string
   child: string
@@ -107,10 +100,12 @@ function apply(state: TableState, e: TableEvent): void {
       state.turns[e.body.turn] ??= { event: e.id, child: e.body.child, at: e.at, skipped: e.kind === 'skip' }
       break
     case 'timer':
-      state.timers.push({ id: e.id, name: e.body.name, started: e.at, seconds: e.body.seconds, seen: false })
+      state.timers.push({ id: e.id, ...e.body, started: e.at, seen: 0 })
       break
     case 'timer-seen':
-      state.timers = state.timers.map((t) => (t.id === e.body.timer ? { ...t, seen: true } : t))
+      state.timers = state.timers.map((t) =>
+        t.id === e.body.timer ? { ...t, seen: Math.max(t.seen, e.body.round ?? roundsOf(t)) } : t,
+      )
       break
     case 'note':
       state.notes.push({ ...e.body, at: e.at, ...(e.by && { by: e.by }) })

@@ -185,6 +185,22 @@ export const useSession = defineStore('session', () => {
     }
   }
 
+  /** The session as it is now: another device has changed the plan in force, or who is here. */
+  async function refresh(): Promise<void> {
+    const id = stored.value?.id
+    if (!id) return
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
+      if (stored.value?.id !== id) return
+      const other = JSON.stringify(answer.session) !== JSON.stringify(stored.value)
+      if (other) stored.value = answer.session
+      if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
+      if (other) await recompute()
+    } catch (fault) {
+      saveFault.value = inWords(fault)
+    }
+  }
+
   /** Several decisions at once: the smallest set of swaps. */
   const chooseAll = (decisions: readonly Decision[]): Promise<void> =>
     keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
@@ -271,6 +287,7 @@ export const useSession = defineStore('session', () => {
     say,
     nameOf,
     open,
+    refresh,
     choose,
     chooseAll,
     takeBack,

@@ -15,13 +15,25 @@ export const useTable = defineStore('table', () => {
   let last = 0
   let sending: Promise<void> | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
+  let stream: EventSource | null = null
+  let fetching: Promise<void> | null = null
+  let fetchAgain = false
+  /** Milliseconds by which this device's clock is behind the server's. */
+  const behind = ref(0)
+  /** When something of another device came last, by `performance.now()`. */
+  let heard = -Infinity
+  const clock = (): number => Date.now() + behind.value
 
+  /** News of what is known already changes nothing on the screen. */
   const merge = (more: readonly TableEvent[]): void => {
-    const byId = new Map([...events.value, ...more].map((e) => [e.id, e]))
-    events.value = [...byId.values()]
+    const known = new Set(events.value.map((e) => e.id))
+    const fresh = more.filter((e) => !known.has(e.id))
+    if (fresh.some((e) => e.device !== outbox.deviceName())) heard = performance.now()
+    if (fresh.length > 0) events.value = [...events.value, ...fresh]
   }
 
-  async function open(id: string): Promise<void> {
+  /** @param changed called when the plan or who is here was changed on another device */
+  async function open(id: string, changed: () => void = () => undefined): Promise<void> {
     if (session.value !== id) {
       session.value = id
       events.value = []
@@ -34,14 +46,53 @@ export const useTable = defineStore('table', () => {
     await fetchNew()
     await send()
     opened.value = true
+    hear(id, changed)
   }
 
-  async function fetchNew(): Promise<void> {
+  /** Other devices at this table: what they tap is here within a moment. */
+  function hear(id: string, changed: () => void): void {
+    close()
+    stream = new EventSource(`/api/sessions/${id}/live`)
+    // After a break as well: whatever came meanwhile is asked for, and what waits here is sent.
+    stream.onopen = () => {
+      void fetchNew()
+      void send()
+    }
+    stream.onmessage = ({ data }) => {
+      void fetchNew()
+      if (data === 'session') changed()
+    }
+  }
+  function close(): void {
+    stream?.close()
+    stream = null
+  }
+
+  /** One at a time; what is told meanwhile is fetched after it. */
+  function fetchNew(): Promise<void> {
+    if (fetching) {
+      fetchAgain = true
+      return fetching
+    }
+    fetching = fetchOnce().finally(() => {
+      fetching = null
+      if (!fetchAgain) return
+      fetchAgain = false
+      void fetchNew()
+    })
+    return fetching
+  }
+
+  async function fetchOnce(): Promise<void> {
+    const id = session.value
     try {
-      const answer = await api<{ events: TableEvent[]; last: number }>(
+      const asked = Date.now()
+      const answer = await api<{ events: TableEvent[]; last: number; now: string }>(
         'GET',
-        `/sessions/${session.value}/events?after=${last}`,
+        `/sessions/${id}/events?after=${last}`,
       )
+      if (session.value !== id) return
+      behind.value = Date.parse(answer.now) - (asked + Date.now()) / 2
       merge(answer.events)
       last = answer.last
       fault.value = ''
@@ -58,7 +109,7 @@ export const useTable = defineStore('table', () => {
       id: outbox.newId(),
       device: outbox.deviceName(),
       lamport: state.value.lamport + 1,
-      at: new Date().toISOString(),
+      at: new Date(clock()).toISOString(),
       ...plain,
     }
     // The screen answers the tap at once; the device keeps it before anything is sent.
@@ -101,5 +152,5 @@ export const useTable = defineStore('table', () => {
     if (event) await add({ kind: 'undo', body: { event } })
   }
 
-  return { session, events, waiting, fault, opened, state, open, add, undo, send }
+  return { session, events, waiting, fault, opened, state, behind, heardAt: () => heard, open, close, add, undo, send }
 })

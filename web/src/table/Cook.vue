@@ -2,7 +2,7 @@
 /** The table view: one step, whose turn, what to say, what to watch. No typing, no holding, every tap taken back. */
 import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import {
   againstPlan,
@@ -10,6 +10,7 @@ import {
   openGates,
   sayNow,
   tableTasks,
+  timersOf,
   turnText,
   whoWaits,
   type StoredGuest,
@@ -32,7 +33,7 @@ import NoteSheet from './NoteSheet.vue'
 import TableSay from './TableSay.vue'
 import TableTop from './TableTop.vue'
 import TableWatch from './TableWatch.vue'
-import Timer from './Timer.vue'
+import Timers from './Timers.vue'
 import { useTableKeys } from './useTableKeys'
 
 const route = useRoute()
@@ -53,7 +54,7 @@ async function arrive(guest: StoredGuest): Promise<void> {
 const refusal = ref('')
 const heading = ref<HTMLElement | null>(null)
 const say = ref<InstanceType<typeof TableSay> | null>(null)
-const timer = ref<InstanceType<typeof Timer> | null>(null)
+const timer = ref<InstanceType<typeof Timers> | null>(null)
 const { request: keepAwake, isSupported: canKeepAwake } = useWakeLock()
 const now = useNow({ interval: 15000 })
 
@@ -63,10 +64,12 @@ onMounted(async () => {
     await router.replace(`/session/${id.value}/weave`)
     return
   }
-  await table.open(id.value)
+  await table.open(id.value, () => void session.refresh())
   if (!table.state.begun) await table.add({ kind: 'begin', body: {} })
   if (canKeepAwake.value) await keepAwake('screen').catch(() => undefined)
 })
+
+onUnmounted(() => table.close())
 
 const plan = computed(() => session.plan)
 const step = computed(() => table.state.step ?? plan.value?.schedule[0]?.step ?? '')
@@ -100,14 +103,14 @@ const saying = computed(() =>
     ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
     : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] },
 )
-const wait = computed(() => tasks.value.find((t) => t.task.mode === 'WAIT')?.task ?? null)
+const timers = computed(() => (plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : []))
 const pace = computed(() => {
   const begun = table.state.begun
   if (!plan.value || !begun) return ''
   const { behind, left } = againstPlan(
     plan.value,
     step.value,
-    (now.value.getTime() - Date.parse(begun)) / 1000,
+    (now.value.getTime() + table.behind - Date.parse(begun)) / 1000,
   )
   return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
 })
@@ -117,13 +120,24 @@ const sending = computed(() =>
 
 watch(step, () => heading.value?.focus())
 
+/** A tap that was meant for the turn before, which another device took in the same moment, is not taken for the next. */
+const MOMENT_MS = 500
+let moved = -MOMENT_MS
+watch(
+  () => turn.value?.turn.id,
+  () => {
+    if (performance.now() - table.heardAt() < 50) moved = performance.now()
+  },
+)
+const isMeant = (): boolean => performance.now() - moved >= MOMENT_MS
+
 async function done(): Promise<void> {
-  if (!turn.value || gates.value.length > 0) return
+  if (!turn.value || gates.value.length > 0 || !isMeant()) return
   await table.add({ kind: 'turn', body: { turn: turn.value.turn.id, child: turn.value.turn.child } })
   heading.value?.focus()
 }
 async function notToday(): Promise<void> {
-  if (!turn.value) return
+  if (!turn.value || !isMeant()) return
   await table.add({ kind: 'skip', body: { turn: turn.value.turn.id, child: turn.value.turn.child } })
   heading.value?.focus()
 }
@@ -203,7 +217,8 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </section>
         <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
           <ArrivalPanel v-if="gates[0]?.gate === 'arrival'" />
-          <GatePanel v-else-if="gates[0]" :need="gates[0]" />
+          <!-- The same gate stays as it is while others are heard: what is chosen is kept. -->
+          <GatePanel v-else-if="gates[0]" :key="JSON.stringify(gates[0])" :need="gates[0]" />
           <template v-else>
             <div class="flex items-center gap-3">
               <Picture :name="time.picture" class="size-12 shrink-0" />
@@ -248,11 +263,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </div>
       </div>
       <footer class="flex flex-wrap items-center gap-2 px-3 pb-3">
-        <Timer
-          ref="timer"
-          :name="time.title"
-          :seconds="wait?.seconds && wait.seconds < 6 * 3600 ? wait.seconds : 300"
-        />
+        <Timers ref="timer" :name="time.title" :offers="timers" />
         <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
         <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">
           emergency

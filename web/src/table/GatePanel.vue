@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A gate that cannot be skipped silently: who checked it, by name and time. */
 import { Check } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import type { GateNeed } from '@lea/core'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
@@ -10,13 +10,6 @@ const props = defineProps<{ need: Exclude<GateNeed, { gate: 'arrival' }> }>()
 const session = useSession()
 const table = useTable()
 const chosen = ref<string[]>([])
-watch(
-  () => props.need,
-  () => {
-    chosen.value = []
-    ticked.value = []
-  },
-)
 const ticked = ref<string[]>([])
 /** What is ticked one by one: each packet, each child's plan. */
 const items = computed(() =>

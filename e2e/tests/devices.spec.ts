@@ -1,0 +1,51 @@
+/** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
+import { expect, test, type Page } from '@playwright/test'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+const done = (page: Page) => page.getByRole('button', { name: /^done:/ })
+
+test('a second device shows the same step and the same turns, and its taps come back', async ({
+  browser,
+}) => {
+  const [one, two] = await Promise.all(
+    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+  )
+  if (!one || !two) throw new Error('no pages')
+  await signIn(one, house)
+  await openBread(one)
+  await swapTheMilk(one)
+  await one.getByRole('button', { name: 'Cook' }).click()
+  await expect(one.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
+  const at = one.url()
+  await signIn(two, house, 'seun')
+  await two.goto(at)
+  await expect(two.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
+  await expect(done(one)).toBeVisible()
+  await expect(done(two)).toBeVisible()
+  // A tap here moves the turn there.
+  const before = await done(two).textContent()
+  await done(one).click()
+  await expect.poll(() => done(two).textContent(), { timeout: 1500 }).not.toBe(before)
+  // Both tap at once: nothing is lost, and they show the same.
+  await Promise.all([done(one).click(), done(two).click()])
+  await expect
+    .poll(async () => (await done(one).textContent()) === (await done(two).textContent()))
+    .toBe(true)
+  // The next step, chosen there, is here too.
+  await two.getByRole('button', { name: 'next step' }).click()
+  const gate = (page: Page) => page.getByRole('button', { name: 'Hands washed' })
+  await expect(gate(two)).toBeVisible()
+  await expect(gate(one)).toBeVisible({ timeout: 1500 })
+  // Gates that are signed on one are signed on the other.
+  await passGates(one)
+  await expect(done(one)).toBeVisible()
+  await expect(done(two)).toBeVisible({ timeout: 1500 })
+  await one.context().close()
+  await two.context().close()
+})
