@@ -2,6 +2,7 @@ import tailwind from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
 import icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
   // White space between words that stand on two lines of a template is kept as one space.
@@ -9,6 +10,29 @@ export default defineConfig({
     vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
     tailwind(),
     icons({ compiler: 'vue3' }),
+    // The shell is kept by the browser, so that a table opens without a network. A newer Lea waits until the old one is closed: it
+    // never takes over under a session.
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Lea',
+        short_name: 'Lea',
+        description: 'Cooking with young children: from plan to table to record.',
+        display: 'standalone',
+        background_color: '#F4F7F5',
+        theme_color: '#17312B',
+        icons: [{ src: 'mat.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2,webmanifest}'],
+        maximumFileSizeToCacheInBytes: 5_000_000,
+        // The page that installs it is served by it at once; a newer one still waits.
+        clientsClaim: true,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/recipe\.schema\.json/],
+      },
+    }),
   ],
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false },

@@ -11,6 +11,7 @@ import { sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
 import { archiveRoutes } from './routes/archive'
+import { begunRoutes } from './routes/begun'
 import { calendarRoutes } from './routes/calendar'
 import { liveRoutes } from './routes/live'
 import { mendRoutes } from './routes/mend'
@@ -103,6 +104,7 @@ function api(house: House): express.Router {
   router.use(
     '/sessions',
     sessionRoutes(house),
+    begunRoutes(house),
     mendRoutes(house),
     rotationRoutes(house),
     paperRoutes(house),

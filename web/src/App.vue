@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { newerLea } from './kept/shell'
 import TopBar from './parts/TopBar.vue'
 import { useDoor } from './stores/door'
 import { useHouse } from './stores/house'
@@ -30,5 +31,10 @@ watch(
     >To the content</a
   >
   <TopBar v-if="bar" />
+  <p v-if="bar && newerLea" role="status" class="bg-white px-5 py-1 text-sm">
+    A newer Lea is here.
+    <button type="button" class="underline" @click="newerLea()">Take it now</button>; otherwise it comes when
+    Lea is closed.
+  </p>
   <RouterView />
 </template>

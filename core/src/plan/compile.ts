@@ -16,7 +16,7 @@ import type { Gathered, Out, Person, Talked } from './draft'
 import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
 import { measuringOf } from './measuring'
-import type { Plan } from './plan'
+import { PLAN_VERSION, type Plan } from './plan'
 import { portion } from './portion'
 import type { PlanRequest } from './request'
 import { scoop } from './scoop'
@@ -86,7 +86,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
   })
   const { recipe } = draft
   const plan: Omit<Plan, 'digest'> = {
-    version: 2,
+    version: PLAN_VERSION,
     session: request.session.id,
     recipe: {
       id: recipe.id,

@@ -83,6 +83,9 @@ export interface TaskForm {
   perAdult: number
 }
 
+/** Of the shape of a plan: an earlier one is upgraded where it is read. */
+export const PLAN_VERSION = 2
+
 export interface Task {
   id: string
   step: string
@@ -253,7 +256,7 @@ export interface HygieneNote {
 }
 
 export interface Plan {
-  version: 2
+  version: typeof PLAN_VERSION
   session: string
   recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
   /** `plan`: a care plan is to be acknowledged before cooking. */

@@ -1,7 +1,7 @@
 /** Plans that were frozen by an earlier version of Lea, in the shape of today's: a record is read as long as it is kept. */
 import { ratio } from '../amount/ratio'
 import type { Making } from './batches'
-import type { Bowl, Measured, Plan, Task } from './plan'
+import { PLAN_VERSION, type Bowl, type Measured, type Plan, type Task } from './plan'
 import type { ShoppingRow } from './shopping-list'
 
 /** Version 1: one measure a line, shopping without packs, no way of making chosen. */
@@ -35,7 +35,7 @@ export function upgradePlan(plan: Plan | Plan1): Plan {
   const children = plan.children.length
   return {
     ...plan,
-    version: 2,
+    version: PLAN_VERSION,
     bowls: plan.bowls.map((b) => ({ ...b, factor: ratio(b.children.length).div(serves).toFraction() })),
     tasks: plan.tasks.map(({ measured, ...task }) => ({
       ...task,

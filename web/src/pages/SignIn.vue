@@ -36,6 +36,10 @@ const enter = handleSubmit(async (values) => {
   <main id="main" class="mx-auto grid min-h-dvh max-w-md content-center gap-4 p-5">
     <h1 class="text-5xl">Lea</h1>
     <p class="text-soft">Cooking with young children: from plan to table to record.</p>
+    <Notice v-if="door.away">
+      <strong>No network.</strong> The server does not answer, and this device kept nothing of your setting.
+      Cook from the printed run sheet.
+    </Notice>
     <form class="patch grid gap-3 p-5" novalidate @submit="enter">
       <TextField name="signIn" label="Sign-in name" autocomplete="username" />
       <TextField name="password" label="Password" type="password" autocomplete="current-password" />

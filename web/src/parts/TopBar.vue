@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { LogOut } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { keptSince } from '../kept/answers'
 import { useDoor } from '../stores/door'
 import { useUpcoming } from '../stores/upcoming'
+import { timeText } from '../words'
 
 const door = useDoor()
 const upcoming = useUpcoming()
+const refusal = ref('')
+async function leave(): Promise<void> {
+  refusal.value = (await door.signOut()) ?? ''
+}
 const places = computed(() => [
   { to: '/diary', name: 'Diary' },
   { to: '/recipes', name: 'Recipes' },
@@ -38,14 +44,14 @@ const places = computed(() => [
         <p aria-live="polite">{{ upcoming.next }}</p>
         <p class="opacity-85">{{ door.setting }} · {{ door.person?.name }}</p>
       </div>
-      <button
-        type="button"
-        class="rounded-patch p-1.5 hover:bg-white/15"
-        title="Sign out"
-        @click="door.signOut()"
-      >
+      <button type="button" class="rounded-patch p-1.5 hover:bg-white/15" title="Sign out" @click="leave">
         <LogOut class="size-5" aria-hidden="true" /><span class="sr-only">Sign out</span>
       </button>
     </div>
+    <p v-if="refusal" role="alert" class="bg-white px-5 py-1 text-sm text-ink">{{ refusal }}</p>
+    <p v-if="keptSince" role="status" class="bg-white px-5 py-1 text-sm text-ink">
+      <strong>No network.</strong> What you see is what this device kept at {{ timeText(keptSince) }}. A
+      session can be cooked and its taps are kept; other changes wait for the network.
+    </p>
   </header>
 </template>

@@ -18,6 +18,7 @@ import {
   type StoredSetting,
 } from '@lea/core'
 import { api, inWords } from '../api'
+import { apiKept } from '../kept/answers'
 
 export interface RecipeRow {
   id: string
@@ -44,11 +45,11 @@ export const useHouse = defineStore('house', () => {
     fault.value = ''
     try {
       const [s, c, r, d, p] = await Promise.all([
-        api<SettingAnswer>('GET', '/setting'),
-        api<StoredChild[]>('GET', '/children'),
-        api<RecipeRow[]>('GET', '/recipes'),
-        api<StoredSession[]>('GET', '/sessions'),
-        api<StoredPacket[]>('GET', '/packets'),
+        apiKept<SettingAnswer>('/setting'),
+        apiKept<StoredChild[]>('/children'),
+        apiKept<RecipeRow[]>('/recipes'),
+        apiKept<StoredSession[]>('/sessions'),
+        apiKept<StoredPacket[]>('/packets'),
       ])
       setting.value = s
       children.value = c

@@ -2,6 +2,7 @@
 import type { Ref, ShallowRef } from 'vue'
 import type { MendInput, Plan, StoredGuest, StoredSession } from '@lea/core'
 import { api, inWords } from '../api'
+import { keepAnswer } from '../kept/answers'
 
 interface Parts {
   stored: ShallowRef<StoredSession | null>
@@ -45,6 +46,7 @@ export function tableActions({ stored, preview, show, recompute }: Parts) {
       )
       stored.value = answer.session
       show(answer.plan)
+      void keepAnswer(`/sessions/${answer.session.id}`, answer)
       return { says: answer.says }
     } catch (fault) {
       return { refused: inWords(fault) }
@@ -60,6 +62,7 @@ export function tableActions({ stored, preview, show, recompute }: Parts) {
       stored.value = answer.session
       preview.value = null
       show(answer.plan)
+      void keepAnswer(`/sessions/${answer.session.id}`, { session: answer.session, plan: answer.plan })
       return null
     } catch (fault) {
       return inWords(fault)

@@ -21,7 +21,7 @@ import {
   type Shorter,
   type StoredSession,
 } from '@lea/core'
-import { api, ApiFault, inWords } from '../api'
+import { api, ApiFault, inWords, isOffline } from '../api'
 import {
   alternativesInWorker,
   compileInWorker,
@@ -30,6 +30,8 @@ import {
   rotationInWorker,
   shorterInWorker,
 } from '../workers/planner'
+import { apiKept, keepAnswer } from '../kept/answers'
+import { beginAlone, begunAlone, joinAgain } from '../kept/starts'
 import { useHouse } from './house'
 import { tableActions } from './session-table'
 
@@ -46,6 +48,10 @@ export const useSession = defineStore('session', () => {
   const changed = ref('')
   /** At the table: the plan that would see somebody who came; not in force yet. */
   const preview = shallowRef<Plan | null>(null)
+  /** Begun without a network: what the server says against the plan that was begun with. */
+  const against = ref<string[]>([])
+  /** Begun here without a network, and the server does not know yet: since when. */
+  const alone = ref('')
   let asked = 0
   /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
   const improving = ref<'no' | 'looking' | 'done'>('no')
@@ -176,9 +182,13 @@ export const useSession = defineStore('session', () => {
     saveFault.value = ''
     await house.load()
     try {
-      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
-      stored.value = answer.session
-      if (answer.plan) show(answer.plan)
+      const answer = await apiKept<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
+      // Begun here, and not told yet: the table goes on from this device's plan.
+      const begun = await begunAlone(id)
+      alone.value = begun?.at ?? ''
+      stored.value = begun ? { ...answer.session, state: 'cooking' } : answer.session
+      const inForce = begun?.plan ?? answer.plan
+      if (inForce) show(inForce)
       await recompute()
     } catch (fault) {
       planFault.value = inWords(fault)
@@ -192,6 +202,7 @@ export const useSession = defineStore('session', () => {
     try {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
       if (stored.value?.id !== id) return
+      void keepAnswer(`/sessions/${id}`, answer)
       const other = JSON.stringify(answer.session) !== JSON.stringify(stored.value)
       if (other) stored.value = answer.session
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
@@ -262,11 +273,40 @@ export const useSession = defineStore('session', () => {
       )
       stored.value = answer.session
       show(answer.plan)
+      void keepAnswer(`/sessions/${session.id}`, answer)
       return null
     } catch (fault) {
       if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
-      return inWords(fault)
+      return isOffline(fault) ? cookAlone(session) : inWords(fault)
     }
+  }
+
+  /** Without a network the last plan of this device is the one to cook by; where it has none, the printed sheet is. */
+  async function cookAlone(session: StoredSession): Promise<string | null> {
+    if (!plan.value)
+      return 'No network, and no plan is kept on this device: cook from the printed run sheet, or come back with a network.'
+    if (stops.value.length > 0)
+      return `No network, and ${stops.value.length} still to settle: a stop is never passed over.`
+    try {
+      await beginAlone(JSON.parse(JSON.stringify(session)) as StoredSession, plan.value, effort.value)
+    } catch {
+      return 'No network, and this device can keep nothing: cook from the printed run sheet.'
+    }
+    alone.value = new Date().toISOString()
+    stored.value = { ...session, state: 'cooking' }
+    return null
+  }
+
+  /** The network is back: the server hears of a session that was begun here. Refusals are said; taps wait behind it. */
+  async function join(): Promise<void> {
+    const id = stored.value?.id
+    const answer = id ? await joinAgain(id) : null
+    if (!answer || stored.value?.id !== id) return
+    stored.value = answer.session
+    void keepAnswer(`/sessions/${id}`, { session: answer.session, plan: answer.plan })
+    if (answer.plan.digest !== plan.value?.digest) show(answer.plan)
+    against.value = answer.against
+    alone.value = ''
   }
 
   return {
@@ -288,6 +328,9 @@ export const useSession = defineStore('session', () => {
     nameOf,
     open,
     refresh,
+    join,
+    against,
+    alone,
     choose,
     chooseAll,
     takeBack,

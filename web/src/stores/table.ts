@@ -2,7 +2,10 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { replay, type EventBody, type TableEvent } from '@lea/core'
 import { api, isOffline, inWords } from '../api'
-import * as outbox from '../table/outbox'
+import * as outbox from '../kept/outbox'
+
+const isOwnTap = (e: TableEvent): boolean =>
+  e.device === outbox.deviceName() && e.kind !== 'begin' && e.kind !== 'finish'
 
 /** The live table of one session: the log of events, what is still to send, and the state they give. */
 export const useTable = defineStore('table', () => {
@@ -14,6 +17,7 @@ export const useTable = defineStore('table', () => {
   const state = computed(() => replay(events.value))
   let last = 0
   let sending: Promise<void> | null = null
+  let first: () => Promise<void> = () => Promise.resolve()
   let timer: ReturnType<typeof setTimeout> | undefined
   let stream: EventSource | null = null
   let fetching: Promise<void> | null = null
@@ -32,8 +36,16 @@ export const useTable = defineStore('table', () => {
     if (fresh.length > 0) events.value = [...events.value, ...fresh]
   }
 
-  /** @param changed called when the plan or who is here was changed on another device */
-  async function open(id: string, changed: () => void = () => undefined): Promise<void> {
+  /**
+   * @param changed called when the plan or who is here was changed on another device
+   * @param before what the server has to know before it takes events
+   */
+  async function open(
+    id: string,
+    changed: () => void = () => undefined,
+    before: () => Promise<void> = () => Promise.resolve(),
+  ): Promise<void> {
+    first = before
     if (session.value !== id) {
       session.value = id
       events.value = []
@@ -42,7 +54,7 @@ export const useTable = defineStore('table', () => {
     }
     const kept = await outbox.waitingFor(id)
     waiting.value = kept.length
-    merge(kept)
+    merge([...(await outbox.heardOf(id)), ...kept])
     await fetchNew()
     await send()
     opened.value = true
@@ -94,6 +106,8 @@ export const useTable = defineStore('table', () => {
       if (session.value !== id) return
       behind.value = Date.parse(answer.now) - (asked + Date.now()) / 2
       merge(answer.events)
+      await outbox.keepHeard(id, answer.events)
+      if (state.value.finished && waiting.value === 0) await outbox.forget(id)
       last = answer.last
       fault.value = ''
     } catch (e) {
@@ -131,12 +145,15 @@ export const useTable = defineStore('table', () => {
     clearTimeout(timer)
     const id = session.value
     for (;;) {
-      const batch = (await outbox.waitingFor(id)).slice(0, 200)
-      waiting.value = batch.length
-      if (batch.length === 0) return
+      const kept = await outbox.waitingFor(id)
+      const batch = kept.slice(0, 200)
+      waiting.value = kept.length
       try {
+        // A session that was begun here comes before what was tapped in it.
+        await first()
+        if (batch.length === 0) return
         await api('POST', `/sessions/${id}/events`, { events: batch })
-        await outbox.drop(batch.map((e) => e.id))
+        await outbox.acknowledged(id, batch)
         fault.value = ''
       } catch (e) {
         fault.value = inWords(e)
@@ -146,11 +163,33 @@ export const useTable = defineStore('table', () => {
     }
   }
 
-  /** Takes the last tap back. A tap taken back is an event too. */
+  /** The last tap of this device that still counts; the start and the end of a session are none. */
+  const lastTap = computed(() => {
+    const own = new Map(events.value.filter(isOwnTap).map((e) => [e.id, e]))
+    return state.value.order.filter((id) => own.has(id)).at(-1)
+  })
+  /** Takes it back. A tap taken back is an event too. */
   async function undo(): Promise<void> {
-    const event = state.value.order.at(-1)
+    const event = lastTap.value
     if (event) await add({ kind: 'undo', body: { event } })
   }
 
-  return { session, events, waiting, fault, opened, state, behind, heardAt: () => heard, open, close, add, undo, send }
+  const canUndo = computed(() => lastTap.value !== undefined)
+
+  return {
+    canUndo,
+    session,
+    events,
+    waiting,
+    fault,
+    opened,
+    state,
+    behind,
+    heardAt: () => heard,
+    open,
+    close,
+    add,
+    undo,
+    send,
+  }
 })

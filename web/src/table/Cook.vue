@@ -21,6 +21,7 @@ import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 import GuestForm from '../session/GuestForm.vue'
+import { timeText } from '../words'
 import ArrivalPanel from './ArrivalPanel.vue'
 import ChangeSheet from './ChangeSheet.vue'
 import CookHeader from './CookHeader.vue'
@@ -64,7 +65,7 @@ onMounted(async () => {
     await router.replace(`/session/${id.value}/weave`)
     return
   }
-  await table.open(id.value, () => void session.refresh())
+  await table.open(id.value, () => void session.refresh(), session.join)
   if (!table.state.begun) await table.add({ kind: 'begin', body: {} })
   if (canKeepAwake.value) await keepAwake('screen').catch(() => undefined)
 })
@@ -103,7 +104,9 @@ const saying = computed(() =>
     ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
     : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] },
 )
-const timers = computed(() => (plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : []))
+const timers = computed(() =>
+  plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : [],
+)
 const pace = computed(() => {
   const begun = table.state.begun
   if (!plan.value || !begun) return ''
@@ -115,7 +118,13 @@ const pace = computed(() => {
   return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
 })
 const sending = computed(() =>
-  table.waiting === 0 ? 'all sent' : `${table.waiting} kept on this device, not sent yet`,
+  session.alone
+    ? `begun without a network at ${timeText(session.alone)}: ${table.waiting} kept here`
+    : table.waiting === 0
+      ? table.fault
+        ? 'no network, nothing waits'
+        : 'all sent'
+      : `${table.waiting} kept on this device, not sent yet`,
 )
 
 watch(step, () => heading.value?.focus())
@@ -176,6 +185,14 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
     <template v-else>
       <CookHeader :plan="plan" :step="step" :pace="`${pace} · ${sending}`" :to="`/session/${id}/weave`" />
       <Notice v-if="refusal" tone="fault" class="m-2 !py-2">{{ refusal }}</Notice>
+      <Notice v-if="session.against.length > 0" tone="fault" class="m-2 !py-2">
+        This table was begun without a network, by the plan of this device. With what is known now there would
+        stand against it:
+        <ul class="list-disc pl-5">
+          <li v-for="a in session.against" :key="a">{{ session.say(a) }}</li>
+        </ul>
+        <button type="button" class="underline" @click="session.against = []">We have seen it</button>
+      </Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} Nothing that was tapped is lost; go on.
       </Notice>
@@ -235,12 +252,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
               @tap="done"
             />
             <div class="mt-3 grid grid-cols-3 gap-3">
-              <button
-                type="button"
-                class="btn btn-table"
-                :disabled="table.state.order.length === 0"
-                @click="undo"
-              >
+              <button type="button" class="btn btn-table" :disabled="!table.canUndo" @click="undo">
                 <Undo2 class="size-5" aria-hidden="true" />undo
               </button>
               <button type="button" class="btn btn-table" :disabled="!turn" @click="notToday">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** After the last step: taste tokens without pressure, three lines to remember. */
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { TASTE_WORDS, TASTES, TASTING_WORDS, voteTalk, type Taste } from '@lea/core'
 import Amount from '../parts/Amount.vue'
@@ -29,9 +29,11 @@ onMounted(async () => {
     await router.replace(`/session/${id.value}/weave`)
     return
   }
-  await table.open(id.value)
+  await table.open(id.value, () => void session.refresh(), session.join)
   lines.value = LABELS.map((_, i) => table.state.memo[i] ?? '')
 })
+
+onUnmounted(() => table.close())
 
 const plan = computed(() => session.plan)
 const tally = computed(() =>

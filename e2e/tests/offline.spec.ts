@@ -1,0 +1,145 @@
+/** Without a network: cooking begins and goes on, a reload shows the same table, and all of it arrives once the network is back. */
+import { expect, test, type Page } from '@playwright/test'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+
+// The second and third go on with the session that the first has begun.
+test.describe.configure({ mode: 'serial' })
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+const done = (page: Page) => page.getByRole('button', { name: /^done:/ })
+const idOf = (page: Page): string => /session\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? ''
+interface Heard {
+  events: { id: string; kind: string; body: Record<string, unknown> }[]
+}
+const eventsOf = (page: Page, id: string): Promise<Heard> =>
+  page.evaluate(async (s) => (await (await fetch(`/api/sessions/${s}/events`)).json()) as Heard, id)
+/** The shell is kept once the worker of the page is at work. */
+const shellIsKept = (page: Page) =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready
+    if (!navigator.serviceWorker.controller)
+      await new Promise((ok) =>
+        navigator.serviceWorker.addEventListener('controllerchange', ok, { once: true }),
+      )
+  })
+
+test('cooking begins without a network, survives a reload, and arrives whole', async ({ page, context }) => {
+  await signIn(page, house)
+  await shellIsKept(page)
+  await openBread(page)
+  await swapTheMilk(page)
+  const cook = page.getByRole('button', { name: 'Cook', exact: true })
+  await expect(cook).toBeEnabled()
+  const id = idOf(page)
+
+  await context.setOffline(true)
+  await cook.click()
+  await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
+  await expect(page.getByText(/begun without a network at \d\d:\d\d: \d+ kept here/)).toBeVisible()
+  const first = await done(page).textContent()
+  await done(page).click()
+  await expect(done(page)).not.toHaveText(first ?? '')
+  await page.getByRole('button', { name: 'next step' }).click()
+  await passGates(page)
+  await done(page).click()
+  const stands = await done(page).textContent()
+
+  // A reload without a network: the same step, the same turn.
+  await page.reload()
+  await expect(done(page)).toHaveText(stands ?? '')
+  await expect(page.getByText(/begun without a network/)).toBeVisible()
+  // The diary too is there, and says what it is.
+  await page.goto(`${house.address}/diary`)
+  await expect(page.getByText(/No network\./)).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Diary' })).toBeVisible()
+  await page.goto(`${house.address}/session/${id}/cook`)
+  await expect(done(page)).toHaveText(stands ?? '')
+
+  await context.setOffline(false)
+  await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 })
+  await expect(done(page)).toHaveText(stands ?? '')
+  const { events } = await eventsOf(page, id)
+  expect(events.map((e) => e.kind)).toEqual(['begin', 'turn', 'step', 'gate', 'gate', 'gate', 'turn'])
+  expect(new Set(events.map((e) => e.id)).size).toBe(events.length)
+})
+
+test('three hundred taps without a network are all there after, once', async ({ page, context }) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/diary`)
+  await page
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await page.waitForURL(/session\//)
+  const id = idOf(page)
+  await page.goto(`${house.address}/session/${id}/cook`)
+  await expect(done(page)).toBeVisible()
+  await shellIsKept(page)
+  const before = (await eventsOf(page, id)).events.length
+  await context.setOffline(true)
+  // Tapped as a hand would: done and taken back, done and taken back.
+  const undo = page.getByRole('button', { name: 'undo' })
+  for (let i = 0; i < 150; i++) {
+    await done(page).click()
+    await expect(page.getByText(`${2 * i + 1} kept on this device`)).toBeVisible()
+    await undo.click()
+    await expect(page.getByText(`${2 * i + 2} kept on this device`)).toBeVisible()
+  }
+  await expect(page.getByText(/300 kept on this device/)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/300 kept on this device/)).toBeVisible()
+  await context.setOffline(false)
+  await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 })
+  const { events } = await eventsOf(page, id)
+  expect(events.length).toBe(before + 300)
+  expect(events.slice(before).filter((e) => e.kind === 'turn').length).toBe(150)
+  expect(new Set(events.map((e) => e.id)).size).toBe(events.length)
+})
+
+test('a timer rings after a reload until it is seen, and two run side by side', async ({ page }) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/diary`)
+  await page
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await page.waitForURL(/session\//)
+  const id = idOf(page)
+  await page.goto(`${house.address}/session/${id}/cook`)
+  await expect(done(page)).toBeVisible()
+  // Another device has set one that was due a minute ago.
+  await page.evaluate(async (session) => {
+    const event = {
+      id: '7b0a9d5e-5f0e-4a53-9d0b-0d5b5f8f2a11',
+      device: 'another tablet',
+      lamport: 5000,
+      at: new Date(Date.now() - 120_000).toISOString(),
+      kind: 'timer',
+      body: { name: 'Oven is hot', seconds: 60 },
+    }
+    await fetch(`/api/sessions/${session}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ events: [event] }),
+    })
+  }, id)
+  const ringing = page.getByRole('button', { name: /Oven is hot is due: seen/ })
+  await expect(ringing).toBeVisible()
+  await page.getByRole('button', { name: 'timer', exact: true }).click()
+  await page.getByRole('button', { name: '10 min', exact: true }).click()
+  const other = page.getByRole('button', { name: /, (09|10):\d\d left; end it/ })
+  await expect(other).toBeVisible()
+  await page.reload()
+  await expect(ringing).toBeVisible()
+  await expect(other).toBeVisible()
+  await ringing.click()
+  await expect(ringing).toHaveCount(0)
+  // Taken back, it rings again.
+  await page.getByRole('button', { name: 'undo' }).click()
+  await expect(ringing).toBeVisible()
+})

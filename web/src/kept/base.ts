@@ -1,0 +1,47 @@
+/**
+ * What this device keeps in IndexedDB: taps until they are sent, the last answers of the server so that a table goes on without a
+ * network, and sessions that were begun without one. All of it goes at sign-out; answers go after a day.
+ */
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Plan, TableEvent } from '@lea/core'
+
+export interface Start {
+  session: string
+  plan: Plan
+  effort: 'draft' | 'refined'
+  /** ISO time by this device's clock. */
+  at: string
+}
+interface Tables extends DBSchema {
+  waiting: { key: string; value: { session: string; event: TableEvent }; indexes: { session: string } }
+  /** What the server has: taps of all devices of a table that is open here. */
+  heard: { key: string; value: { session: string; event: TableEvent }; indexes: { session: string } }
+  answers: { key: string; value: { path: string; at: string; answer: unknown } }
+  starts: { key: string; value: Start }
+}
+
+let opened: Promise<IDBPDatabase<Tables>> | null = null
+export const base = (): Promise<IDBPDatabase<Tables>> => {
+  opened ??= openDB<Tables>('lea-table', 2, {
+    upgrade: (db, old) => {
+      if (old < 1) db.createObjectStore('waiting', { keyPath: 'event.id' }).createIndex('session', 'session')
+      if (old < 2) {
+        db.createObjectStore('heard', { keyPath: 'event.id' }).createIndex('session', 'session')
+        db.createObjectStore('answers', { keyPath: 'path' })
+        db.createObjectStore('starts', { keyPath: 'session' })
+      }
+    },
+    // Another tab has a newer Lea: let it change the tables.
+    blocking: (_old, _new, event) => {
+      ;(event.target as IDBDatabase).close()
+      opened = null
+    },
+  })
+  return opened
+}
+
+/** At sign-out a device keeps nothing. */
+export async function forgetAll(): Promise<void> {
+  const db = await base()
+  await Promise.all([db.clear('waiting'), db.clear('heard'), db.clear('answers'), db.clear('starts')])
+}
