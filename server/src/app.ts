@@ -7,17 +7,19 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import { RECIPE_SCHEMA_PATH, recipeJsonSchema } from '@lea/core'
-import { sameOrigin } from './door'
+import { atLeast, sameOrigin } from './door'
 import { onFault, unknownRoute } from './fault'
 import type { House } from './house'
 import { archiveRoutes } from './routes/archive'
 import { begunRoutes } from './routes/begun'
 import { calendarRoutes } from './routes/calendar'
+import { deviceRoutes } from './routes/devices'
 import { liveRoutes } from './routes/live'
 import { mendRoutes } from './routes/mend'
 import { rotationRoutes } from './routes/rotation'
 import { packetRoutes } from './routes/packets'
 import { paperRoutes } from './routes/papers'
+import { postRoutes } from './routes/post'
 import { recordRoutes } from './routes/record'
 import { rosterRoutes } from './routes/roster'
 import { sessionRoutes } from './routes/sessions'
@@ -110,7 +112,9 @@ function api(house: House): express.Router {
     paperRoutes(house),
     liveRoutes(house),
   )
+  router.use('/devices', atLeast('helper'), deviceRoutes(house))
   router.use('/packets', packetRoutes(house))
+  router.use('/post', postRoutes(house))
   router.use('/record', recordRoutes(house))
   router.use('/words', wordRoutes(house))
   router.use(calendarRoutes(house))

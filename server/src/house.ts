@@ -1,5 +1,7 @@
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
+import type { Devices } from './devices/devices'
+import type { Post } from './devices/post'
 import type { Hub } from './live/hub'
 import type { PlanThread } from './plan/thread'
 
@@ -9,6 +11,10 @@ export interface House {
   plans: PlanThread
   /** News of tables, for the devices that show them. */
   live: Hub
+  /** Scale and probe of this kitchen, or their stand-ins. */
+  devices: Devices
+  /** The mail stand-in. */
+  post: Post
   log: Logger
   cookieSecret: string
   /** Failed sign-ins from one address in a quarter of an hour. */

@@ -9,6 +9,8 @@ import { migrate } from './db/migrate'
 import { anySetting } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
+import { openDevices } from './devices/devices'
+import { openPost } from './devices/post'
 import { openHub } from './live/hub'
 import { startPlanThread } from './plan/thread'
 import { today } from './words'
@@ -66,7 +68,10 @@ async function main(): Promise<void> {
   const log = pino({ level: env('LEA_LOG') || 'warn' })
   const plans = startPlanThread(new URL('./compile-worker.js', import.meta.url))
   const live = openHub(need('LEA_APP_URL'))
+  const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const app = makeApp({
+    devices,
+    post: openPost(env('LEA_OUTBOX') || 'outbox'),
     pool,
     plans,
     live,
@@ -89,7 +94,7 @@ async function main(): Promise<void> {
   say('Ctrl-C stops it.')
   const stop = (): void => {
     server.close(() => {
-      void Promise.all([pool.end(), plans.close(), live.close()]).then(() => process.exit(0))
+      void Promise.all([pool.end(), plans.close(), live.close(), devices.close()]).then(() => process.exit(0))
     })
     server.closeIdleConnections()
     // Streams of tables never end by themselves.

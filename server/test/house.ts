@@ -1,13 +1,18 @@
 /** A whole server for a test: its own database on the test cluster, the real application on a port of its own. */
 import { randomBytes } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 import pino from 'pino'
 import { makeApp } from '../src/app'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
+import { openDevices } from '../src/devices/devices'
+import { openPost } from '../src/devices/post'
 import { openHub } from '../src/live/hub'
 import { startPlanThread } from '../src/plan/thread'
 
@@ -40,7 +45,11 @@ async function serve(appUrl: string, signInsAllowed: number) {
   const pool = openPool(appUrl)
   const live = openHub(appUrl)
   const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
+  const devices = await openDevices({ scale: '', probe: '' })
+  const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
   const app = makeApp({
+    devices,
+    post: openPost(outbox),
     pool,
     plans,
     live,
@@ -61,6 +70,8 @@ async function serve(appUrl: string, signInsAllowed: number) {
       await new Promise((done) => server.close(done))
       await plans.close()
       await live.close()
+      await devices.close()
+      rmSync(outbox, { recursive: true, force: true })
       await pool.end()
     },
   }

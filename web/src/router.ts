@@ -59,6 +59,11 @@ export function makeRouter(): Router {
         component: () => import('./pages/ChildRecord.vue'),
         meta: { title: 'Record of a child' },
       },
+      {
+        path: '/setting/devices',
+        component: () => import('./devices/DevicesPage.vue'),
+        meta: { title: 'Devices' },
+      },
       { path: '/setting', component: () => import('./pages/Setting.vue'), meta: { title: 'Setting' } },
       {
         path: '/session/:id',
@@ -106,7 +111,7 @@ export function makeRouter(): Router {
       },
       {
         path: '/session/:id/finish',
-        component: () => import('./table/Finish.vue'),
+        component: () => import('./finish/Finish.vue'),
         meta: { title: 'Finish' },
       },
       { path: '/:path(.*)*', component: () => import('./pages/Nowhere.vue'), meta: { title: 'Not here' } },

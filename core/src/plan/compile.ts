@@ -17,6 +17,7 @@ import { byGrade, type Cleared, type Finding } from './finding'
 import { gather } from './gather'
 import { measuringOf } from './measuring'
 import { PLAN_VERSION, type Plan } from './plan'
+import { probesOf } from './probe'
 import { portion } from './portion'
 import type { PlanRequest } from './request'
 import { scoop } from './scoop'
@@ -85,6 +86,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     return !by
   })
   const { recipe } = draft
+  const probes = probesOf(draft, request)
   const plan: Omit<Plan, 'digest'> = {
     version: PLAN_VERSION,
     session: request.session.id,
@@ -106,6 +108,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     checks: draft.checks,
     swapSet: draft.swapSet,
     hygiene: draft.hygiene,
+    ...(probes.length > 0 && { probes }),
     findings: open.sort(byGrade),
     cleared,
     tasks: draft.tasks,

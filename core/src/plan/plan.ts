@@ -1,4 +1,5 @@
 /** The plan: plain JSON, derived from a request, frozen when cooking starts. */
+import type { Probe } from '../food/core-temperature'
 import type { Ratio } from '../amount/ratio'
 import type { Meeting } from '../food/concerns'
 import type { Fact } from '../learn/facts'
@@ -267,6 +268,8 @@ export interface Plan {
   checks: Check[]
   swapSet: SwapSet | null
   hygiene: HygieneNote[]
+  /** What is measured before anybody eats. Not there where nothing is, and in plans of an earlier version. */
+  probes?: Probe[]
   findings: Finding[]
   cleared: Cleared[]
   tasks: Task[]

@@ -6,11 +6,9 @@ import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/request'
 import type { RestChange } from '../plan/rest'
 import { ANSWERS } from '../learn/marks'
 import { SUPPORT_LEVELS } from '../learn/levels'
-import { TARGETS } from '../learn/targets'
 import { cupboardSchema } from './amounts'
 import { decisionSchema } from './decision'
 import { dietSchema } from './diet'
-import { EVENT_KINDS, GATES, TASTES, type EventKind } from '../session/event'
 import { concernSchema, guestSchema } from './people'
 import { ownWordSchema } from './words'
 import { kitSchema, recipeSchema, rulesSchema } from './recipe'
@@ -45,71 +43,6 @@ export const sessionSchema = yup
       : true,
   )
 export type SessionInput = yup.InferType<typeof sessionSchema>
-
-const word = (label: string) => required(label, 300)
-const eventBodies: Record<EventKind, yup.ObjectSchema<object>> = {
-  begin: yup.object({}),
-  finish: yup.object({}),
-  gate: yup.object({
-    gate: oneOf(GATES, 'Gate'),
-    step: line('Step', 120).optional(),
-    by: listOf(id('Adult'), 'By', 4, 1),
-    foods: listOf(line('Food', 120), 'Foods', 80).optional().default(undefined),
-    children: listOf(id('Child'), 'Children', MAX_CHILDREN).optional().default(undefined),
-  }),
-  step: yup.object({ step: word('Step') }),
-  turn: yup.object({ turn: word('Turn'), child: word('Child') }),
-  skip: yup.object({ turn: word('Turn'), child: word('Child') }),
-  undo: yup.object({ event: uuid('Event') }),
-  timer: yup.object({
-    name: word('Timer'),
-    seconds: whole('Seconds', 1, 86400),
-    every: whole('Every', 5, 86400).optional(),
-  }),
-  'timer-seen': yup.object({ timer: uuid('Timer'), round: whole('Round', 1, 20000).optional() }),
-  note: yup.object({ text: required('Note', 500), child: line('Child', 120).optional() }),
-  skill: yup.object({
-    child: word('Child'),
-    technique: oneOf(
-      TECHNIQUES.map((t) => t.id),
-      'Technique',
-    ),
-    how: oneOf(HOWS, 'How it went'),
-  }),
-  taste: yup.object({ child: word('Child'), taste: oneOf(TASTES, 'Taste') }),
-  talk: yup.object({
-    child: word('Child'),
-    target: oneOf(
-      TARGETS.map((t) => t.id),
-      'Target',
-    ),
-    how: oneOf(ANSWERS, 'Answer'),
-    level: oneOf(SUPPORT_LEVELS, 'Level'),
-    food: line('Food', 120).optional(),
-  }),
-  memo: yup.object({ lines: listOf(line('Line', 300), 'Lines', 3) }),
-}
-
-/** The body of an event, by its kind; a field that does not belong there is refused. */
-const eventBody = (kind: unknown): yup.ObjectSchema<object> =>
-  typeof kind === 'string' && Object.hasOwn(eventBodies, kind)
-    ? eventBodies[kind as EventKind]
-    : yup.object({})
-
-export const eventSchema = yup
-  .object({
-    id: uuid('Event id'),
-    device: required('Device', 60),
-    lamport: whole('Lamport number', 0, 1_000_000_000),
-    at: required('Time', 40),
-    kind: oneOf(EVENT_KINDS, 'Event'),
-    body: yup
-      .object()
-      .when('kind', ([kind]) => eventBody(kind))
-      .required('Event body is missing'),
-  })
-  .noUnknown()
-export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()
 
 const turnsDone = listOf(required('Turn', 300), 'Turns done', 5000)
 const mendParts = {

@@ -17,12 +17,46 @@ export const EVENT_KINDS = [
   'taste',
   'talk',
   'memo',
+  'temperature',
+  'incident',
+  'incident-seen',
+  'met',
+  'taste-word',
+  'leftover',
+  'scrap',
+  'cleaned',
   'finish',
 ] as const
 export type EventKind = (typeof EVENT_KINDS)[number]
 
 export const GATES = ['hands', 'plans', 'packets', 'stand'] as const
 export type Gate = (typeof GATES)[number]
+
+export const INCIDENTS = ['bump', 'cut', 'burn', 'reaction', 'choking', 'other'] as const
+export type Incident = (typeof INCIDENTS)[number]
+export const INCIDENT_WORDS: Record<Incident, string> = {
+  bump: 'bump or fall',
+  cut: 'cut or scratch',
+  burn: 'burn or scald',
+  reaction: 'allergic reaction, or eaten by mistake',
+  choking: 'choking',
+  other: 'something else',
+}
+
+/** How a child met a food, without any rank: each is a way of meeting it. */
+export const MET = ['refused', 'touched', 'tasted', 'ate'] as const
+export type Met = (typeof MET)[number]
+export const MET_WORDS: Record<Met, string> = {
+  refused: 'not this time',
+  touched: 'touched or smelled',
+  tasted: 'tasted',
+  ate: 'ate',
+}
+
+export const KEPT_PLACES = ['room', 'fridge', 'freezer', 'home'] as const
+export type KeptPlace = (typeof KEPT_PLACES)[number]
+export const SCRAP_WAYS = ['compost', 'stock pot', 'animals', 'bin'] as const
+export type ScrapWay = (typeof SCRAP_WAYS)[number]
 
 export const TASTES = ['more', 'tried', 'not-today'] as const
 export type Taste = (typeof TASTES)[number]
@@ -52,6 +86,26 @@ export type EventBody =
     }
   | { kind: 'taste'; body: { child: string; taste: Taste } }
   | { kind: 'memo'; body: { lines: string[] } }
+  /** `held`: for how many seconds it was at least so warm. `by`: the adult with the probe. */
+  | {
+      kind: 'temperature'
+      body: {
+        what: string
+        food?: string
+        celsius: number
+        held: number
+        by: string
+        from: 'probe' | 'typed'
+      }
+    }
+  | { kind: 'incident'; body: { what: Incident; who: string[]; text: string; done: string; by: string } }
+  /** The owner has read it. */
+  | { kind: 'incident-seen'; body: { incident: string; by: string } }
+  | { kind: 'met'; body: { child: string; food: string; how: Met } }
+  | { kind: 'taste-word'; body: { word: string; child?: string } }
+  | { kind: 'leftover'; body: { what: string; amount: string; place: KeptPlace; until: string } }
+  | { kind: 'scrap'; body: { what: string; to: ScrapWay } }
+  | { kind: 'cleaned'; body: { job: string; child: string } }
   | { kind: 'finish'; body: Record<string, never> }
 
 export type TableEvent = EventBody & {

@@ -5,7 +5,7 @@
 import type { How } from '../craft/skills'
 import type { SupportLevel } from '../learn/levels'
 import type { Answered } from '../learn/marks'
-import type { Gate, TableEvent, Taste } from './event'
+import type { Gate, Incident, KeptPlace, Met, ScrapWay, TableEvent, Taste } from './event'
 import { roundsOf, type TimerState } from './timers'
 
 export interface TurnState {
@@ -38,6 +38,33 @@ export interface TableState {
   /** What was noted of a child's talk, in order. */
   talk: { child: string; target: string; how: Answered; level: SupportLevel; food?: string; event: string }[]
   memo: string[]
+  temperatures: {
+    what: string
+    food?: string
+    celsius: number
+    held: number
+    by: string
+    from: 'probe' | 'typed'
+    at: string
+    event: string
+  }[]
+  incidents: {
+    what: Incident
+    who: string[]
+    text: string
+    done: string
+    by: string
+    at: string
+    event: string
+    /** The owner who has read it. */
+    seenBy?: string
+  }[]
+  /** Child -> food -> how it was met, as noted last. */
+  met: Record<string, Record<string, Met>>
+  tasteWords: { word: string; child?: string }[]
+  leftovers: { what: string; amount: string; place: KeptPlace; until: string; event: string }[]
+  scraps: { what: string; to: ScrapWay }[]
+  cleaned: { job: string; child: string }[]
   /** Events that still count, in order; the last one is what 'undo' takes back. */
   order: string[]
   lamport: number
@@ -68,6 +95,13 @@ export function replay(events: readonly TableEvent[]): TableState {
     tastes: {},
     talk: [],
     memo: [],
+    temperatures: [],
+    incidents: [],
+    met: {},
+    tasteWords: [],
+    leftovers: [],
+    scraps: [],
+    cleaned: [],
     order: [],
     lamport: sorted.reduce((max, e) => Math.max(max, e.lamport), 0),
   }
@@ -121,6 +155,32 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'memo':
       state.memo = e.body.lines
+      break
+    case 'temperature':
+      state.temperatures.push({ ...e.body, at: e.at, event: e.id })
+      break
+    case 'incident':
+      state.incidents.push({ ...e.body, at: e.at, event: e.id })
+      break
+    case 'incident-seen':
+      state.incidents = state.incidents.map((i) =>
+        i.event === e.body.incident && !i.seenBy ? { ...i, seenBy: e.body.by } : i,
+      )
+      break
+    case 'met':
+      state.met[e.body.child] = { ...state.met[e.body.child], [e.body.food]: e.body.how }
+      break
+    case 'taste-word':
+      state.tasteWords.push(e.body)
+      break
+    case 'leftover':
+      state.leftovers.push({ ...e.body, event: e.id })
+      break
+    case 'scrap':
+      state.scraps.push(e.body)
+      break
+    case 'cleaned':
+      state.cleaned = [...state.cleaned.filter((c) => c.job !== e.body.job), e.body]
       break
     case 'undo':
       break

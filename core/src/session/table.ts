@@ -4,6 +4,7 @@ import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'
 import type { Plan, ScoopPart, Task, Turn } from '../plan/plan'
 import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/strip'
+import { judgeCore, type Probe } from '../food/core-temperature'
 import type { TableState } from './replay'
 
 export interface TableTurn extends Turn {
@@ -115,6 +116,7 @@ export type GateNeed =
   | { gate: 'plans'; says: string; children: string[] }
   | { gate: 'packets'; says: string; foods: string[] }
   | { gate: 'stand'; step: string; says: string; adults: string[] }
+  | { gate: 'core'; says: string; probes: Probe[] }
 
 /** Children who are here, and whom the plan in force has not seen: everything stops until it has. */
 export const unseen = (plan: Plan, present: readonly string[]): string[] =>
@@ -168,8 +170,28 @@ export function openGates(
     const adults = [...new Set(risky.flatMap((t) => t.adult ?? []))]
     needs.push({ gate: 'stand', step, says: `An adult is in place for ${hazard}.`, adults })
   }
+  const cold = openProbes(plan, state)
+  const index = plan.schedule.findIndex((s) => s.step === step)
+  const due = cold.filter((p) => isAfter(plan, p.after, index))
+  if (due.length > 0)
+    needs.push({
+      gate: 'core',
+      says: `Cooked through? Measure ${due.map((p) => p.name).join(', ')} before anybody eats.`,
+      probes: due,
+    })
   return needs
 }
+
+/** Past the last step stands the finish: it has no place in the schedule. */
+const isAfter = (plan: Plan, step: string, index: number): boolean =>
+  index < 0 || index > plan.schedule.findIndex((s) => s.step === step)
+
+/** What the last reading has not shown to be cooked through: an earlier good one does not outdo a later cold one. */
+export const openProbes = (plan: Plan, state: TableState): Probe[] =>
+  (plan.probes ?? []).filter((p) => {
+    const last = state.temperatures.filter((t) => t.food === p.food).at(-1)
+    return !last || judgeCore(last, p.kind, p.country).verdict !== 'reached'
+  })
 
 /** Minutes ahead (+) or behind (−) the plan, from whole seconds since the start. */
 export function againstPlan(

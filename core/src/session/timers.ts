@@ -42,6 +42,7 @@ export function timersAt(timers: readonly TimerState[], now: number): TimerView[
     .flatMap((t): TimerView[] => {
       const rounds = roundsOf(t)
       if (t.seen >= rounds) return []
+      // eslint-disable-next-line no-restricted-globals -- reads a text, asks no clock
       const passed = (now - Date.parse(t.started)) / 1000
       const due = rounds === 1 ? Number(passed >= t.seconds) : Math.floor(passed / (t.every ?? t.seconds))
       const last = passed >= t.seconds ? rounds : Math.min(rounds - 1, Math.max(0, due))

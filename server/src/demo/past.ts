@@ -73,6 +73,14 @@ export function cooked(plan: Plan, session: StoredSession, memo: string[]): Tabl
   for (const step of plan.schedule) {
     for (const need of openGates(plan, replay(events), step.step)) {
       if (need.gate === 'arrival') continue
+      if (need.gate === 'core') {
+        for (const { food, name } of need.probes)
+          add(step.start, {
+            kind: 'temperature',
+            body: { what: name, food, celsius: 76.5, held: 40, by: adults[0] ?? '', from: 'probe' },
+          })
+        continue
+      }
       const by = need.gate === 'packets' ? adults.slice(0, 2) : adults.slice(0, 1)
       add(step.start, {
         kind: 'gate',

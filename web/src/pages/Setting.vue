@@ -175,6 +175,9 @@ const removeDiet = (id: string): Promise<void> =>
       @save="keepRules"
     />
     <SettingWords v-if="house.setting && door.isLeader()" />
+    <p class="mt-4">
+      <RouterLink class="underline" to="/setting/devices">Devices: scale, probe, scanner, outbox</RouterLink>
+    </p>
     <SettingArchive v-if="house.setting && door.isOwner()" />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>

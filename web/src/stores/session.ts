@@ -31,8 +31,9 @@ import {
   shorterInWorker,
 } from '../workers/planner'
 import { apiKept, keepAnswer } from '../kept/answers'
-import { beginAlone, begunAlone, joinAgain } from '../kept/starts'
+import { begunAlone } from '../kept/starts'
 import { useHouse } from './house'
+import { offNetwork } from './session-off'
 import { tableActions } from './session-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -48,10 +49,6 @@ export const useSession = defineStore('session', () => {
   const changed = ref('')
   /** At the table: the plan that would see somebody who came; not in force yet. */
   const preview = shallowRef<Plan | null>(null)
-  /** Begun without a network: what the server says against the plan that was begun with. */
-  const against = ref<string[]>([])
-  /** Begun here without a network, and the server does not know yet: since when. */
-  const alone = ref('')
   let asked = 0
   /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
   const improving = ref<'no' | 'looking' | 'done'>('no')
@@ -185,7 +182,7 @@ export const useSession = defineStore('session', () => {
       const answer = await apiKept<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
       // Begun here, and not told yet: the table goes on from this device's plan.
       const begun = await begunAlone(id)
-      alone.value = begun?.at ?? ''
+      off.alone.value = begun?.at ?? ''
       stored.value = begun ? { ...answer.session, state: 'cooking' } : answer.session
       const inForce = begun?.plan ?? answer.plan
       if (inForce) show(inForce)
@@ -257,6 +254,7 @@ export const useSession = defineStore('session', () => {
   }
 
   const table = tableActions({ stored, preview, show, recompute })
+  const off = offNetwork({ stored, plan, stops, effort, show })
 
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
   async function cook(): Promise<string | null> {
@@ -277,36 +275,8 @@ export const useSession = defineStore('session', () => {
       return null
     } catch (fault) {
       if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
-      return isOffline(fault) ? cookAlone(session) : inWords(fault)
+      return isOffline(fault) ? off.cookAlone(session) : inWords(fault)
     }
-  }
-
-  /** Without a network the last plan of this device is the one to cook by; where it has none, the printed sheet is. */
-  async function cookAlone(session: StoredSession): Promise<string | null> {
-    if (!plan.value)
-      return 'No network, and no plan is kept on this device: cook from the printed run sheet, or come back with a network.'
-    if (stops.value.length > 0)
-      return `No network, and ${stops.value.length} still to settle: a stop is never passed over.`
-    try {
-      await beginAlone(JSON.parse(JSON.stringify(session)) as StoredSession, plan.value, effort.value)
-    } catch {
-      return 'No network, and this device can keep nothing: cook from the printed run sheet.'
-    }
-    alone.value = new Date().toISOString()
-    stored.value = { ...session, state: 'cooking' }
-    return null
-  }
-
-  /** The network is back: the server hears of a session that was begun here. Refusals are said; taps wait behind it. */
-  async function join(): Promise<void> {
-    const id = stored.value?.id
-    const answer = id ? await joinAgain(id) : null
-    if (!answer || stored.value?.id !== id) return
-    stored.value = answer.session
-    void keepAnswer(`/sessions/${id}`, { session: answer.session, plan: answer.plan })
-    if (answer.plan.digest !== plan.value?.digest) show(answer.plan)
-    against.value = answer.against
-    alone.value = ''
   }
 
   return {
@@ -328,9 +298,9 @@ export const useSession = defineStore('session', () => {
     nameOf,
     open,
     refresh,
-    join,
-    against,
-    alone,
+    join: off.join,
+    against: off.against,
+    alone: off.alone,
     choose,
     chooseAll,
     takeBack,

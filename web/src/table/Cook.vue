@@ -4,17 +4,7 @@ import { useNow, useWakeLock } from '@vueuse/core'
 import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import {
-  againstPlan,
-  nextTurn,
-  openGates,
-  sayNow,
-  tableTasks,
-  timersOf,
-  turnText,
-  whoWaits,
-  type StoredGuest,
-} from '@lea/core'
+import { againstPlan, sayNow, turnText, type StoredGuest } from '@lea/core'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
@@ -24,10 +14,12 @@ import GuestForm from '../session/GuestForm.vue'
 import { timeText } from '../words'
 import ArrivalPanel from './ArrivalPanel.vue'
 import ChangeSheet from './ChangeSheet.vue'
+import CorePanel from './CorePanel.vue'
 import CookHeader from './CookHeader.vue'
 import CookStep from './CookStep.vue'
 import Emergency from './Emergency.vue'
 import GatePanel from './GatePanel.vue'
+import IncidentSheet from './IncidentSheet.vue'
 import KeyHelp from './KeyHelp.vue'
 import MeanwhileList from './Meanwhile.vue'
 import NoteSheet from './NoteSheet.vue'
@@ -36,6 +28,7 @@ import TableTop from './TableTop.vue'
 import TableWatch from './TableWatch.vue'
 import Timers from './Timers.vue'
 import { useTableKeys } from './useTableKeys'
+import { useTableNow } from './useTableNow'
 
 const route = useRoute()
 const router = useRouter()
@@ -44,7 +37,9 @@ const table = useTable()
 const { matOf } = useMats()
 const id = computed(() => String(route.params['id']))
 const emergency = ref(false)
-const noting = ref(false)
+/** Whom the note is about; null while none is written. */
+const noting = ref<string | null>(null)
+const incident = ref(false)
 const keyHelp = ref(false)
 const someoneCame = ref(false)
 const changing = ref(false)
@@ -72,40 +67,12 @@ onMounted(async () => {
 
 onUnmounted(() => table.close())
 
-const plan = computed(() => session.plan)
-const step = computed(() => table.state.step ?? plan.value?.schedule[0]?.step ?? '')
-const index = computed(() => plan.value?.schedule.findIndex((s) => s.step === step.value) ?? -1)
-const time = computed(() => plan.value?.schedule[index.value])
-const bowl = computed(() => plan.value?.bowls.find((b) => b.id === session.bowl) ?? plan.value?.bowls[0])
-const tasks = computed(() =>
-  plan.value
-    ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id)
-    : [],
-)
-const gates = computed(() =>
-  plan.value ? openGates(plan.value, table.state, step.value, session.present) : [],
-)
-const turn = computed(() => nextTurn(tasks.value))
-const shown = computed(
-  () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,
-)
-const following = computed(() => {
-  const open = tasks.value.flatMap((t) => t.turns).filter((t) => !t.done)
-  return gates.value.length > 0 ? [] : open.slice(1, 3).map((t) => session.nameOf(t.who))
-})
-const waiting = computed(() =>
-  plan.value && bowl.value && gates.value.length === 0
-    ? whoWaits(plan.value, bowl.value.id, step.value, turn.value?.turn ?? null)
-    : [],
-)
-const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
+const { plan, step, index, time, bowl, tasks, turn, gates, shown, following, waiting, talk, timers, isLast } =
+  useTableNow()
 const saying = computed(() =>
   plan.value
     ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
     : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] },
-)
-const timers = computed(() =>
-  plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : [],
 )
 const pace = computed(() => {
   const begun = table.state.begun
@@ -170,10 +137,9 @@ const { on: keysOn } = useTableKeys({
   timer: () => void timer.value?.start(),
   simpler: () => say.value?.simpler(),
   harder: () => say.value?.harder(),
-  note: () => (noting.value = true),
+  note: () => (noting.value = ''),
   help: () => (keyHelp.value = true),
 })
-const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0) - 1)
 </script>
 
 <template>
@@ -226,6 +192,9 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
             :turn="gates.length === 0 ? (turn?.turn.child ?? null) : null"
             :fullness="shown && shown.task.measured ? shown.fullness : null"
             :fill="shown?.fill ?? ''"
+            pickable
+            :movable="false"
+            @pick="(child) => (noting = child)"
           />
           <p v-if="following.length > 0" class="pt-7 text-center text-soft">
             next: {{ following.join(', then ') }}
@@ -234,6 +203,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </section>
         <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
           <ArrivalPanel v-if="gates[0]?.gate === 'arrival'" />
+          <CorePanel v-else-if="gates[0]?.gate === 'core'" :need="gates[0]" />
           <!-- The same gate stays as it is while others are heard: what is chosen is kept. -->
           <GatePanel v-else-if="gates[0]" :key="JSON.stringify(gates[0])" :need="gates[0]" />
           <template v-else>
@@ -258,7 +228,7 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
               <button type="button" class="btn btn-table" :disabled="!turn" @click="notToday">
                 <UserX class="size-5" aria-hidden="true" />not today
               </button>
-              <button type="button" class="btn btn-table" @click="noting = true">
+              <button type="button" class="btn btn-table" @click="noting = ''">
                 <NotebookPen class="size-5" aria-hidden="true" />note
               </button>
             </div>
@@ -304,7 +274,15 @@ const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0)
         </button>
       </footer>
       <Emergency v-if="emergency" @close="emergency = false" />
-      <NoteSheet v-if="noting" :children="bowl.children" :task="shown?.task" @close="noting = false" />
+      <NoteSheet
+        v-if="noting !== null"
+        :children="bowl.children"
+        :task="shown?.task"
+        :about="noting"
+        @close="noting = null"
+        @incident="((noting = null), (incident = true))"
+      />
+      <IncidentSheet v-if="incident" @close="incident = false" />
       <ChangeSheet
         v-if="changing"
         :step="step"

@@ -2,6 +2,7 @@
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
 import type { TableTask, TableTurn } from '@lea/core'
+import ScaleBox from '../devices/ScaleBox.vue'
 import Amount from '../parts/Amount.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
@@ -47,6 +48,7 @@ const lineName = (row: TableTask): string => {
   <p v-if="says" class="text-soft">{{ says }}</p>
   <template v-if="shown && shown.turns.length > 0">
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>
+    <ScaleBox v-if="shown.task.measured?.by === 'weight' && turn" :wanted="shown.task.measured.text" />
     <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" active @tap="emit('tap')" />
     <div class="mt-2 flex items-end gap-4" aria-live="polite">
       <span class="numeral text-7xl leading-none">{{ shown.count }}</span>

@@ -6,7 +6,7 @@ import type { GateNeed } from '@lea/core'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 
-const props = defineProps<{ need: Exclude<GateNeed, { gate: 'arrival' }> }>()
+const props = defineProps<{ need: Exclude<GateNeed, { gate: 'arrival' | 'core' }> }>()
 const session = useSession()
 const table = useTable()
 const chosen = ref<string[]>([])

@@ -5,12 +5,16 @@ import Sheet from '../parts/Sheet.vue'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 
-const props = defineProps<{ children: string[]; task?: Task | undefined }>()
-const emit = defineEmits<{ close: [] }>()
+const props = defineProps<{ children: string[]; task?: Task | undefined; about?: string }>()
+const emit = defineEmits<{ close: []; incident: [] }>()
 const session = useSession()
 const table = useTable()
-const QUICK = ['Counted aloud', 'New word', 'Helped another', 'Did it alone', 'Look here later']
-const child = ref('')
+const QUICK = {
+  'Numbers and words': ['Counted aloud', 'Compared', 'New word', 'Told it in order'],
+  'How it was': ['Did it alone', 'Helped another', 'Waited well', 'Tired', 'Upset', 'Glad'],
+  Later: ['Look here later'],
+}
+const child = ref(props.about ?? '')
 const text = ref('')
 
 const technique = computed(() => (props.task ? techniqueOf(props.task.technique) : undefined))
@@ -52,11 +56,14 @@ async function keep(words: string): Promise<void> {
         {{ session.nameOf(c) }}
       </button>
     </div>
-    <div class="mb-3 flex flex-wrap gap-2">
-      <button v-for="q in QUICK" :key="q" type="button" class="btn btn-table" @click="keep(q)">
-        {{ q }}
-      </button>
-    </div>
+    <template v-for="(words, group) in QUICK" :key="group">
+      <p class="text-sm">{{ group }}</p>
+      <div class="mb-2 flex flex-wrap gap-2">
+        <button v-for="q in words" :key="q" type="button" class="btn btn-table" @click="keep(q)">
+          {{ q }}
+        </button>
+      </div>
+    </template>
     <fieldset v-if="technique && child" class="mb-3">
       <legend class="mb-1 font-semibold">{{ session.nameOf(child) }}, {{ technique.name }}:</legend>
       <div class="flex flex-wrap gap-2">
@@ -71,5 +78,6 @@ async function keep(words: string): Promise<void> {
     <button type="button" class="btn btn-main mt-3" :disabled="text.trim() === ''" @click="keep(text)">
       Keep the note
     </button>
+    <button type="button" class="btn ml-2 mt-3" @click="emit('incident')">Something happened …</button>
   </Sheet>
 </template>

@@ -12,10 +12,12 @@ const props = withDefaults(
     turn?: string | null
     fullness?: number | null
     fill?: string
+    /** A tap on a mat is told; where seats are arranged it can be dragged too. */
     pickable?: boolean
+    movable?: boolean
     picked?: string | null
   }>(),
-  { turn: null, fullness: null, fill: '', pickable: false, picked: null },
+  { turn: null, fullness: null, fill: '', pickable: false, movable: true, picked: null },
 )
 const emit = defineEmits<{ pick: [id: string]; drop: [from: string, to: string] }>()
 const layout = computed(() => seatsFor(props.seats.length))
@@ -71,8 +73,8 @@ function dropOn(event: DragEvent, to: string): void {
           seats[s.index] === picked ? 'z-10 ring-4 ring-indigo' : '',
         ]"
         :style="{ left: `${s.left}%`, top: `${s.top}%` }"
-        :draggable="pickable"
-        :aria-pressed="pickable ? seats[s.index] === picked : undefined"
+        :draggable="pickable && movable"
+        :aria-pressed="pickable && movable ? seats[s.index] === picked : undefined"
         @dragstart="dragStart($event, seats[s.index] ?? '')"
         @dragover.prevent
         @drop.prevent="dropOn($event, seats[s.index] ?? '')"

@@ -2,7 +2,12 @@
 /** After the last step: taste tokens without pressure, three lines to remember. */
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { TASTE_WORDS, TASTES, TASTING_WORDS, voteTalk, type Taste } from '@lea/core'
+import { openProbes, tally, TASTE_WORDS, TASTES, TASTING_WORDS, voteTalk, type Taste } from '@lea/core'
+import BackToRecipe from './BackToRecipe.vue'
+import CleanUp from './CleanUp.vue'
+import FoodsMet from './FoodsMet.vue'
+import Leftovers from './Leftovers.vue'
+import Pictograph from './Pictograph.vue'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -36,16 +41,14 @@ onMounted(async () => {
 onUnmounted(() => table.close())
 
 const plan = computed(() => session.plan)
-const tally = computed(() =>
-  TASTES.map((t) => ({
-    taste: t,
-    who: Object.entries(table.state.tastes)
-      .filter(([, x]) => x === t)
-      .map(([c]) => c),
-  })),
-)
+const cold = computed(() => (plan.value ? openProbes(plan.value, table.state) : []))
+const tokens = computed(() => (plan.value ? tally(plan.value, table.state) : []))
 const asks = computed(() => (plan.value ? voteTalk(plan.value, table.state.tastes) : []))
 const storage = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.storage ?? '') : ''))
+const said = (word: string): boolean => table.state.tasteWords.some((w) => w.word === word)
+async function say(word: string): Promise<void> {
+  if (!said(word)) await table.add({ kind: 'taste-word', body: { word } })
+}
 
 const taste = (child: string, choice: Taste): Promise<string> =>
   table.add({ kind: 'taste', body: { child, taste: choice } })
@@ -67,54 +70,64 @@ async function finish(): Promise<void> {
       <p class="mb-4 text-soft">
         Hold up the tokens. A “not today” is a fine answer, and smelling counts as trying.
       </p>
+      <Notice v-if="cold.length > 0" tone="fault" class="mb-3">
+        Not shown to be cooked through: {{ cold.map((p) => p.name).join(', ') }}. Nobody eats of it before it
+        is measured.
+        <RouterLink class="underline" :to="`/session/${id}/cook`">Measure it</RouterLink>
+      </Notice>
       <Notice v-if="table.waiting > 0" class="mb-3"
         >{{ table.waiting }} kept on this device, not sent yet. {{ table.fault }}</Notice
       >
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
-        <section class="patch p-4" aria-label="Tastes">
-          <ul class="grid gap-2">
-            <li
-              v-for="c in plan.children"
-              :key="c.id"
-              class="flex flex-wrap items-center gap-3 border-b border-line pb-2"
-            >
-              <span class="flex w-40 items-center gap-3"
-                ><Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" size="seat"
-              /></span>
-              <span
-                role="group"
-                :aria-label="`How was it for ${session.nameOf(c.id)}`"
-                class="flex flex-1 flex-wrap gap-2"
+        <div class="grid gap-4">
+          <section class="patch p-4" aria-label="Tastes">
+            <ul class="grid gap-2">
+              <li
+                v-for="c in plan.children"
+                :key="c.id"
+                class="flex flex-wrap items-center gap-3 border-b border-line pb-2"
               >
-                <button
-                  v-for="t in TASTES"
-                  :key="t"
-                  type="button"
-                  class="btn btn-table flex-1"
-                  :class="table.state.tastes[c.id] === t ? '!bg-ink !text-white' : ''"
-                  :aria-pressed="table.state.tastes[c.id] === t"
-                  @click="taste(c.id, t)"
+                <span class="flex w-40 items-center gap-3"
+                  ><Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" size="seat"
+                /></span>
+                <span
+                  role="group"
+                  :aria-label="`How was it for ${session.nameOf(c.id)}`"
+                  class="flex flex-1 flex-wrap gap-2"
                 >
-                  {{ TASTE_WORDS[t] }}
-                </button>
-              </span>
-            </li>
-          </ul>
-        </section>
+                  <button
+                    v-for="t in TASTES"
+                    :key="t"
+                    type="button"
+                    class="btn btn-table flex-1"
+                    :class="table.state.tastes[c.id] === t ? '!bg-ink !text-white' : ''"
+                    :aria-pressed="table.state.tastes[c.id] === t"
+                    @click="taste(c.id, t)"
+                  >
+                    {{ TASTE_WORDS[t] }}
+                  </button>
+                </span>
+              </li>
+            </ul>
+            <h2 class="mb-2 mt-5 text-xl">Foods that were met</h2>
+            <FoodsMet :plan="plan" />
+          </section>
+          <div class="grid items-start gap-4 md:grid-cols-2">
+            <section class="patch p-4" aria-label="Leftovers and scraps">
+              <h2 class="mb-1 text-xl">What is left</h2>
+              <p v-if="storage" class="mb-1 text-sm">{{ storage }}</p>
+              <Leftovers :id="id" :plan="plan" />
+            </section>
+            <section class="patch p-4" aria-label="Clearing up">
+              <h2 class="mb-1 text-xl">Clearing up</h2>
+              <CleanUp :plan="plan" />
+            </section>
+          </div>
+        </div>
         <div class="grid gap-4">
           <section class="patch p-4" aria-label="All tokens together">
             <h2 class="mb-2 text-xl">Let us count</h2>
-            <div
-              v-for="row in tally"
-              :key="row.taste"
-              class="mb-2 flex items-center gap-2 border-b border-line pb-2"
-            >
-              <span class="w-28">{{ TASTE_WORDS[row.taste] }}</span>
-              <span class="flex flex-1 flex-wrap gap-0.5"
-                ><Mat v-for="c in row.who" :key="c" :name="session.nameOf(c)" :mat="matOf(c)"
-              /></span>
-              <span class="numeral text-2xl">{{ row.who.length }}</span>
-            </div>
+            <Pictograph :rows="tokens" />
             <ul v-if="asks.length > 0" class="mt-2" aria-label="What to ask of it">
               <li v-for="a in asks" :key="a.says" class="py-0.5">
                 “<Amount :text="a.says" />” <span class="text-sm text-soft"><Amount :text="a.answer" /></span>
@@ -123,19 +136,30 @@ async function finish(): Promise<void> {
           </section>
           <section class="patch p-4" aria-label="Words for how it was">
             <h2 class="mb-1 text-xl">How was it?</h2>
-            <dl class="grid grid-cols-[5rem_1fr] text-sm">
-              <template v-for="(words, sense) in TASTING_WORDS" :key="sense">
-                <dt class="font-semibold">{{ sense }}</dt>
-                <dd>{{ words.join(', ') }}</dd>
-              </template>
-            </dl>
+            <p class="mb-2 text-sm text-soft">Tap the words that the children said.</p>
+            <div v-for="(words, sense) in TASTING_WORDS" :key="sense" class="mb-2">
+              <h3 class="text-sm">{{ sense }}</h3>
+              <div class="flex flex-wrap gap-1.5">
+                <button
+                  v-for="w in words"
+                  :key="w"
+                  type="button"
+                  class="btn !min-h-9 !px-2.5 !py-1 text-sm"
+                  :class="said(w) ? '!bg-ink !text-white' : ''"
+                  :aria-pressed="said(w)"
+                  @click="say(w)"
+                >
+                  {{ w }}
+                </button>
+              </div>
+            </div>
           </section>
+          <BackToRecipe :plan="plan" />
           <section class="patch p-4">
             <h2 class="mb-2 text-xl">Three lines to remember</h2>
             <label v-for="(label, i) in LABELS" :key="label" class="mb-2 block font-semibold"
               >{{ label }}<input v-model="lines[i]" class="field mt-1 font-normal" maxlength="300"
             /></label>
-            <p v-if="storage" class="mb-2 text-sm text-soft">Leftovers: {{ storage }}</p>
             <div class="flex gap-2">
               <RouterLink class="btn" :to="`/session/${id}/cook`">Back to the table</RouterLink>
               <button type="button" class="btn btn-main" @click="finish">

@@ -1,0 +1,48 @@
+/**
+ * The mail stand-in: what would be sent is written as a standard message file (RFC 5322, .eml) to the outbox folder, from where any mail
+ * program opens it. Nothing leaves the machine.
+ */
+import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { createTransport } from 'nodemailer'
+
+export interface Letter {
+  to: string
+  subject: string
+  text: string
+  attachments: { filename: string; content: Buffer; contentType: string }[]
+}
+export interface Post {
+  /** @returns the name of the file in the setting's outbox */
+  send(setting: string, letter: Letter): Promise<string>
+  /** The newest first. */
+  list(setting: string): Promise<string[]>
+  read(setting: string, name: string): Promise<Buffer | null>
+}
+
+/** Made up: nothing is sent from it. */
+const FROM = { name: 'Lea', address: 'lea@saltmere.example' }
+
+export function openPost(folder: string): Post {
+  const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
+  return {
+    async send(setting, { to, subject, text, attachments }) {
+      const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
+      await mkdir(join(folder, setting), { recursive: true, mode: 0o700 })
+      const name = `${new Date().toISOString().replace(/[:.]/g, '-')}-${Math.floor(performance.now() * 1000) % 100000}.eml`
+      await writeFile(join(folder, setting, name), message as unknown as Buffer, { mode: 0o600, flag: 'wx' })
+      return name
+    },
+    async list(setting) {
+      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
+      return names
+        .filter((n) => n.endsWith('.eml'))
+        .sort()
+        .reverse()
+    },
+    async read(setting, name) {
+      if (!/^[\w-]+\.eml$/.test(name)) return null
+      return readFile(join(folder, setting, name)).catch(() => null)
+    },
+  }
+}

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+/** Swaps that were cooked with, offered back to the recipe: into it, or as one of its own. Nothing happens by itself. */
+import { computed, ref } from 'vue'
+import { differences, foodName, keptInRecipe, withWords, type Plan } from '@lea/core'
+import { inWords } from '../api'
+import { useDoor } from '../stores/door'
+import { useHouse } from '../stores/house'
+import { useSession } from '../stores/session'
+
+defineProps<{ plan: Plan }>()
+const door = useDoor()
+const house = useHouse()
+const session = useSession()
+const said = ref('')
+const before = computed(() => house.recipe(session.stored?.recipe ?? ''))
+const kept = computed(() =>
+  before.value ? keptInRecipe(before.value, session.stored?.decisions ?? []) : null,
+)
+const changes = computed(() =>
+  before.value && kept.value ? differences(before.value, kept.value, house.foods) : [],
+)
+async function keep(own: boolean): Promise<void> {
+  const [was, now] = [before.value, kept.value]
+  if (!was || !now) return
+  const name = withWords(was, now, (f) => foodName(house.foods.of(f)))
+  try {
+    if (own) await house.saveRecipe({ ...now, title: `${was.title} with ${name}`.slice(0, 80) })
+    else await house.saveRecipe(now, session.stored?.recipe)
+    said.value = own ? 'Kept as a recipe of its own.' : 'The recipe is changed.'
+  } catch (fault) {
+    said.value = inWords(fault)
+  }
+}
+</script>
+
+<template>
+  <section v-if="door.isLeader() && kept" class="patch p-4" aria-labelledby="back-to-recipe">
+    <h2 id="back-to-recipe" class="mb-1 text-xl">Keep the swap in the recipe?</h2>
+    <ul class="mb-2 list-disc pl-5 text-sm">
+      <li v-for="c in changes" :key="c">{{ c }}</li>
+    </ul>
+    <p v-if="said" role="status">{{ said }}</p>
+    <div v-else class="flex flex-wrap gap-2">
+      <button type="button" class="btn" @click="keep(false)">Into the recipe</button>
+      <button type="button" class="btn" @click="keep(true)">As one of its own</button>
+    </div>
+  </section>
+</template>

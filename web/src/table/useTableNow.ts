@@ -1,0 +1,61 @@
+/** Where the table is now: the step, its tasks, whose turn, and what stands before it. */
+import { computed } from 'vue'
+import { nextTurn, openGates, tableTasks, timersOf, whoWaits } from '@lea/core'
+import { useSession } from '../stores/session'
+import { useTable } from '../stores/table'
+
+export function useTableNow() {
+  const session = useSession()
+  const table = useTable()
+  const plan = computed(() => session.plan)
+  const step = computed(() => table.state.step ?? plan.value?.schedule[0]?.step ?? '')
+  const index = computed(() => plan.value?.schedule.findIndex((s) => s.step === step.value) ?? -1)
+  const time = computed(() => plan.value?.schedule[index.value])
+  const bowl = computed(() => plan.value?.bowls.find((b) => b.id === session.bowl) ?? plan.value?.bowls[0])
+  const tasks = computed(() =>
+    plan.value
+      ? tableTasks(plan.value, table.state, step.value).filter((t) => t.task.bowl === bowl.value?.id)
+      : [],
+  )
+  const turn = computed(() => nextTurn(tasks.value))
+  const gates = computed(() => {
+    if (!plan.value) return []
+    const here = openGates(plan.value, table.state, step.value, session.present)
+    // Behind the last step stands the finish, with what has to be measured before it.
+    const last = plan.value.schedule.at(-1)?.step === step.value && !turn.value && here.length === 0
+    return last ? openGates(plan.value, table.state, 'finish', session.present) : here
+  })
+  const shown = computed(
+    () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,
+  )
+  const following = computed(() => {
+    const open = tasks.value.flatMap((t) => t.turns).filter((t) => !t.done)
+    return gates.value.length > 0 ? [] : open.slice(1, 3).map((t) => session.nameOf(t.who))
+  })
+  const waiting = computed(() =>
+    plan.value && bowl.value && gates.value.length === 0
+      ? whoWaits(plan.value, bowl.value.id, step.value, turn.value?.turn ?? null)
+      : [],
+  )
+  const talk = computed(() => plan.value?.talk.find((t) => t.step === step.value) ?? null)
+  const timers = computed(() =>
+    plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : [],
+  )
+  const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0) - 1)
+  return {
+    plan,
+    step,
+    index,
+    time,
+    bowl,
+    tasks,
+    turn,
+    gates,
+    shown,
+    following,
+    waiting,
+    talk,
+    timers,
+    isLast,
+  }
+}
