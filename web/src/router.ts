@@ -114,6 +114,11 @@ export function makeRouter(): Router {
         component: () => import('./finish/Finish.vue'),
         meta: { title: 'Finish' },
       },
+      {
+        path: '/session/:id/family',
+        component: () => import('./finish/Family.vue'),
+        meta: { title: 'For the family' },
+      },
       { path: '/:path(.*)*', component: () => import('./pages/Nowhere.vue'), meta: { title: 'Not here' } },
     ],
   })

@@ -25,6 +25,13 @@ export interface SessionRecord {
   gates: TableState['gates']
   notes: TableState['notes']
   memo: string[]
+  temperatures: TableState['temperatures']
+  incidents: TableState['incidents']
+  leftovers: TableState['leftovers']
+  scraps: TableState['scraps']
+  tasteWords: string[]
+  /** Child -> food -> how it was met. */
+  met: TableState['met']
   cleared: { says: string; who: string; why: string; at?: string }[]
   stepsDone: string[]
 }
@@ -57,6 +64,12 @@ export function sessionRecord(past: PastSession): SessionRecord {
     gates: state.gates,
     notes: state.notes,
     memo: state.memo,
+    temperatures: state.temperatures,
+    incidents: state.incidents,
+    leftovers: state.leftovers,
+    scraps: state.scraps,
+    tasteWords: [...new Set(state.tasteWords.map((w) => w.word))],
+    met: state.met,
     cleared: past.plan.cleared.map((c) => ({
       says: c.finding.says,
       who: c.who,

@@ -160,8 +160,11 @@ async function finish(): Promise<void> {
             <label v-for="(label, i) in LABELS" :key="label" class="mb-2 block font-semibold"
               >{{ label }}<input v-model="lines[i]" class="field mt-1 font-normal" maxlength="300"
             /></label>
-            <div class="flex gap-2">
+            <div class="flex flex-wrap gap-2">
               <RouterLink class="btn" :to="`/session/${id}/cook`">Back to the table</RouterLink>
+              <RouterLink v-if="door.isLeader()" class="btn" :to="`/session/${id}/family`"
+                >For the family</RouterLink
+              >
               <button type="button" class="btn btn-main" @click="finish">
                 {{ table.state.finished ? 'Save' : 'Close the session' }}
               </button>

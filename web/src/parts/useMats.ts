@@ -1,4 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
+import { matNumbers } from '@lea/core'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 
@@ -6,21 +7,11 @@ import { useSession } from '../stores/session'
 export function useMats(): { matOf: (id: string) => number; mats: ComputedRef<Map<string, number>> } {
   const house = useHouse()
   const session = useSession()
-  const mats = computed(() => {
-    const map = new Map<string, number>()
-    for (const c of house.children) if (c.mat !== undefined) map.set(c.id, c.mat)
-    const taken = new Set(map.values())
-    let next = 0
-    for (const id of [
+  const mats = computed(() =>
+    matNumbers(house.children, [
       ...house.children.map((c) => c.id),
       ...(session.stored?.guests ?? []).map((g) => g.id),
-    ]) {
-      if (map.has(id)) continue
-      while (taken.has(next)) next += 1
-      taken.add(next)
-      map.set(id, next)
-    }
-    return map
-  })
+    ]),
+  )
   return { matOf: (id) => mats.value.get(id) ?? 0, mats }
 }

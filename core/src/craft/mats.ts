@@ -51,3 +51,25 @@ export const TILES: Record<Weave, string> = {
   star: '<path d="M6 1v10M1.5 3.5l9 5M1.5 8.5l9-5" stroke="currentColor" stroke-width="1.6"/>',
   band: '<path d="M2 0v12M5 0v12" stroke="currentColor" stroke-width="1.6"/><path d="M9 0v12" stroke="currentColor" stroke-width="3"/>',
 }
+
+/**
+ * The mat number of everyone at the table: the child's own, and for those without one the next that is free.
+ * @param own mats that children keep, by id
+ * @param ids everyone, the roster before the guests
+ */
+export function matNumbers(
+  own: readonly { id: string; mat?: number | undefined }[],
+  ids: readonly string[],
+): Map<string, number> {
+  const map = new Map<string, number>()
+  for (const c of own) if (c.mat !== undefined) map.set(c.id, c.mat)
+  const taken = new Set(map.values())
+  let next = 0
+  for (const id of ids) {
+    if (map.has(id)) continue
+    while (taken.has(next)) next += 1
+    taken.add(next)
+    map.set(id, next)
+  }
+  return map
+}

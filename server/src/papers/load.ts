@@ -1,0 +1,43 @@
+/** Everything that a paper is made from, out of the database; a plan that is not frozen yet is compiled as it stands. */
+import { replay, type TableEvent } from '@lea/core'
+import { listAdults, listChildren } from '../db/people'
+import type { Db } from '../db/pool'
+import { frozenPlan, getSession, listEvents } from '../db/sessions'
+import { getRecipe, getSetting } from '../db/settings'
+import { notFound } from '../fault'
+import { requestOf } from '../routes/sessions'
+import type { PlanThread } from '../plan/thread'
+import type { Paper } from './paper'
+
+export interface Loaded {
+  paper: Paper
+  events: TableEvent[]
+}
+
+export async function loadPaper(
+  run: <T>(work: (db: Db) => Promise<T>) => Promise<T>,
+  plans: PlanThread,
+  id: string,
+): Promise<Loaded> {
+  const found = await run(async (db) => {
+    const session = await getSession(db, id)
+    if (!session) throw notFound('this session')
+    const recipe = await getRecipe(db, session.recipe)
+    if (!recipe) throw notFound('the recipe of this session')
+    const plan = await frozenPlan(db, id)
+    return {
+      session,
+      recipe,
+      plan,
+      request: plan ? null : await requestOf(db, session),
+      setting: await getSetting(db),
+      children: await listChildren(db),
+      adults: await listAdults(db),
+      events: (await listEvents(db, id)).events,
+    }
+  })
+  const { request, plan, events, ...rest } = found
+  const inForce = plan ?? (request && (await plans.compile(request)))
+  if (!inForce) throw notFound('the plan of this session')
+  return { paper: { ...rest, plan: inForce, state: replay(events) } as Paper, events }
+}

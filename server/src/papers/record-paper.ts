@@ -1,0 +1,76 @@
+import { INCIDENT_WORDS, sessionRecord, TASTE_WORDS, type TableEvent } from '@lea/core'
+import type { Content } from 'pdfmake/interfaces'
+import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
+import { heading, list, small, table, words, type Page } from './pdf'
+
+const GATES = {
+  hands: 'Hands washed',
+  packets: 'Packets read',
+  plans: 'Care plans known',
+  stand: 'Adult in place',
+}
+const time = (iso: string): string => iso.slice(11, 16)
+
+/** Everything that was signed, measured and noted in one session. */
+export function recordPaper(paper: Paper, events: TableEvent[]): Page {
+  const { plan, session } = paper
+  const record = sessionRecord({ id: session.id, date: session.date, title: plan.recipe.title, plan, events })
+  const part = (title: string, lines: string[]): Content[] =>
+    lines.length > 0 ? [heading(title, 13), list(lines)] : []
+  return {
+    title: `Record: ${plan.recipe.title}`,
+    foot: footOf(paper),
+    content: [
+      heading(`Record: ${plan.recipe.title}`),
+      small(
+        `${dayWords(session.date)} · ${names(paper, plan.adults)}${record.begun ? ` · begun ${time(record.begun)} UTC` : ''}${record.finished ? `, closed ${time(record.finished)} UTC` : ''}`,
+      ),
+      ...part(
+        'Checked',
+        record.gates.map(
+          (g) =>
+            `${time(g.at)} ${GATES[g.gate]}: ${names(paper, g.by)}${g.foods ? ` (${g.foods.join(', ')})` : ''}`,
+        ),
+      ),
+      ...part(
+        'Measured',
+        record.temperatures.map(
+          (t) =>
+            `${time(t.at)} ${t.what}: ${t.celsius} °C, held ${t.held} s, ${nameOf(paper, t.by)}${t.from === 'typed' ? ', written by hand' : ''}`,
+        ),
+      ),
+      ...part(
+        'Happened',
+        record.incidents.map(
+          (i) =>
+            `${time(i.at)} ${INCIDENT_WORDS[i.what]}, ${names(paper, i.who)}: ${i.text} Done: ${i.done} (${nameOf(paper, i.by)})${i.seenBy ? `, read by ${nameOf(paper, i.seenBy)}` : ', not read by the owner yet'}`,
+        ),
+      ),
+      ...part(
+        'Cleared by an adult',
+        record.cleared.map((c) => `${say(paper, c.says)} ${nameOf(paper, c.who)}: ${c.why}`),
+      ),
+      heading('Children', 13),
+      table(
+        ['Child', 'Turns', 'What the hands did', 'Taste'],
+        record.children.map((c): Content[] => [
+          words(nameOf(paper, c.child), { bold: true }),
+          words(String(c.turns)),
+          words(c.techniques.join(', ') || 'nothing tapped'),
+          words(c.taste ? TASTE_WORDS[c.taste] : ''),
+        ]),
+        [80, 40, '*', 80],
+      ),
+      ...part(
+        'Notes',
+        record.notes.map((n) => `${n.child ? `${nameOf(paper, n.child)}: ` : ''}${n.text}`),
+      ),
+      ...part(
+        'Left over',
+        record.leftovers.map((l) => `${l.amount || 'some'}, ${l.place}, until ${dayWords(l.until)}`),
+      ),
+      ...part('To remember', record.memo.filter(Boolean)),
+      small('Times are UTC. Only what was tapped stands here; nothing is taken from the plan.'),
+    ],
+  }
+}

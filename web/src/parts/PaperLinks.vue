@@ -1,0 +1,36 @@
+<script setup lang="ts">
+/** The papers of a session as PDF, in the size of the paper that lies in the printer. */
+import { useLocalStorage } from '@vueuse/core'
+
+defineProps<{ id: string }>()
+const size = useLocalStorage('lea-paper', 'A4')
+const PAPERS = [
+  ['run', 'run sheet'],
+  ['allergens', 'who must not have what'],
+  ['jobs', 'job cards'],
+  ['words', 'word cards'],
+  ['mats', 'place mats'],
+  ['shopping', 'shopping'],
+  ['labels', 'labels'],
+  ['record', 'record'],
+] as const
+</script>
+
+<template>
+  <section class="patch p-4" aria-labelledby="as-pdf">
+    <h2 id="as-pdf" class="mb-2 text-xl">As PDF</h2>
+    <fieldset class="mb-2">
+      <legend class="sr-only">Paper</legend>
+      <label v-for="s in ['A4', 'Letter']" :key="s" class="mr-4 inline-flex items-center gap-1.5"
+        ><input v-model="size" type="radio" :value="s" class="size-5" />{{ s }}</label
+      >
+    </fieldset>
+    <ul class="flex flex-wrap gap-2">
+      <li v-for="[name, words] in PAPERS" :key="name">
+        <a class="btn" :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}`" target="_blank">{{
+          words
+        }}</a>
+      </li>
+    </ul>
+  </section>
+</template>
