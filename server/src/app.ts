@@ -14,6 +14,7 @@ import { archiveRoutes } from './routes/archive'
 import { begunRoutes } from './routes/begun'
 import { calendarRoutes } from './routes/calendar'
 import { deviceRoutes } from './routes/devices'
+import { keepingRoutes } from './routes/keeping'
 import { liveRoutes } from './routes/live'
 import { mendRoutes } from './routes/mend'
 import { rotationRoutes } from './routes/rotation'
@@ -113,6 +114,7 @@ function api(house: House): express.Router {
     liveRoutes(house),
   )
   router.use('/devices', atLeast('helper'), deviceRoutes(house))
+  router.use('/keeping', keepingRoutes(house))
   router.use('/packets', packetRoutes(house))
   router.use('/post', postRoutes(house))
   router.use('/record', recordRoutes(house))

@@ -6,6 +6,7 @@ import pino from 'pino'
 import { makeApp } from './app'
 import { openPool } from './db/pool'
 import { migrate } from './db/migrate'
+import { sweepAll } from './db/keeping'
 import { anySetting } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
@@ -15,6 +16,7 @@ import { openHub } from './live/hub'
 import { startPlanThread } from './plan/thread'
 import { today } from './words'
 
+const DAY_MS = 24 * 3600 * 1000
 const env = (name: string): string => process.env[name] ?? ''
 const need = (name: string): string => {
   const value = env(name)
@@ -92,7 +94,15 @@ async function main(): Promise<void> {
     for (const [signIn, password, who] of DEMO_SIGN_INS) say(`  ${signIn.padEnd(10)} ${password}   ${who}`)
   }
   say('Ctrl-C stops it.')
+  const sweep = (): void => {
+    sweepAll(pool, today()).catch((fault: unknown) => {
+      log.error(fault, 'records that are too old could not be erased')
+    })
+  }
+  sweep()
+  const nightly = setInterval(sweep, DAY_MS)
   const stop = (): void => {
+    clearInterval(nightly)
     server.close(() => {
       void Promise.all([pool.end(), plans.close(), live.close(), devices.close()]).then(() => process.exit(0))
     })

@@ -81,7 +81,10 @@ export function sessionRecord(past: PastSession): SessionRecord {
 }
 
 /** How each technique of a child was last seen, over all its sessions. */
-export function skillsOf(child: string, past: readonly PastSession[]): Record<string, How> {
+export function skillsOf(
+  child: string,
+  past: readonly Pick<PastSession, 'date' | 'events'>[],
+): Record<string, How> {
   const skills: Record<string, How> = {}
   for (const one of [...past].sort((a, b) => (a.date < b.date ? -1 : 1)))
     Object.assign(skills, replay(one.events).seen[child] ?? {})
@@ -203,3 +206,33 @@ export function childRecord(child: string, past: readonly PastSession[]): ChildR
   record.techniques = [...techniques].map(([name, t]) => ({ name, ...t })).sort((a, b) => b.times - a.times)
   return record
 }
+
+/** All of one session that is of one child, for its export: its turns in the plan, and every tap that names it; nothing of others. */
+export function ownPart(past: PastSession, child: string): object {
+  const { plan, events, id, date, title } = past
+  return {
+    id,
+    date,
+    title,
+    plan: {
+      child: plan.children.find((c) => c.id === child) ?? null,
+      bowls: plan.bowls
+        .filter((b) => b.children.includes(child))
+        .map((b) => ({ name: b.name, lines: b.lines })),
+      turns: plan.turns.filter((t) => t.child === child),
+      checks: plan.checks.filter((c) => c.child === child),
+      asks: plan.talk.flatMap((t) => t.asks ?? []).filter((a) => a.child === child),
+    },
+    events: events
+      .filter((e) => JSON.stringify(e.body).includes(child))
+      .map((e) => ({ kind: e.kind, at: e.at, body: onlyOf(e.body, child) })),
+  }
+}
+/** Others who stand in the same event are left out. */
+const onlyOf = (body: object, child: string): object =>
+  Object.fromEntries(
+    Object.entries(body).map(([key, value]) => [
+      key,
+      Array.isArray(value) && value.includes(child) ? [child] : (value as unknown),
+    ]),
+  )

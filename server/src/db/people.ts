@@ -1,4 +1,5 @@
 /** Adults and children of a setting. */
+import { randomUUID } from 'node:crypto'
 import type { StoredAdult, StoredChild, StoredProfile } from '@lea/core'
 import type { Db } from './pool'
 
@@ -97,7 +98,7 @@ export async function saveChild(db: Db, setting: string, child: StoredChild): Pr
   )
 }
 
-/** Erases a child: the roster row, its place in sessions to come, and notes and tastes that name it. */
+/** Erases a child: the roster row, its place in sessions to come, what was noted of it, and its id in plans and taps. */
 export async function eraseChild(db: Db, id: string): Promise<boolean> {
   const { rowCount } = await db.query('delete from children where id = $1', [id])
   await db.query(
@@ -107,6 +108,8 @@ export async function eraseChild(db: Db, id: string): Promise<boolean> {
      where inputs -> 'children' ? $1::text`,
     [id],
   )
+  // In plans, decisions and taps that are kept it becomes somebody unknown, by an id that nobody writes down.
+  await db.query('select erase_child_from_log($1, $2)', [id, randomUUID()])
   return rowCount === 1
 }
 

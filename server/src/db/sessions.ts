@@ -48,6 +48,16 @@ export async function saveSession(db: Db, setting: string, id: string, input: Se
        recipe_id = excluded.recipe_id, date = excluded.date, start = excluded.start, inputs = excluded.inputs`,
     [id, setting, recipe, date, start, JSON.stringify(inputs)],
   )
+  // Who is there, beside the inputs: one child's sessions are found by it.
+  await db.query('delete from attendance where session_id = $1 and not (child_id = any($2::uuid[]))', [
+    id,
+    inputs.children,
+  ])
+  await db.query(
+    `insert into attendance (setting_id, session_id, child_id)
+     select $1, $2, c.id from children c where c.id = any($3::uuid[]) on conflict do nothing`,
+    [setting, id, inputs.children],
+  )
 }
 
 export async function saveDecisions(db: Db, id: string, decisions: readonly Decision[]): Promise<void> {
@@ -119,17 +129,4 @@ function eventOf(row: TableEvent & { number?: number }): TableEvent {
   const event = { ...row }
   delete event.number
   return event
-}
-
-export async function listPast(
-  db: Db,
-): Promise<{ id: string; date: string; title: string; plan: Plan; events: TableEvent[] }[]> {
-  const { rows } = await db.query<{ id: string; date: string; plan: Plan | Plan1; events: TableEvent[] }>(
-    `select s.id, s.date, s.plan, coalesce(json_agg(json_build_object(
-       'id', e.id, 'device', e.device, 'lamport', e.lamport, 'at', e.at, 'by', e.by_adult, 'kind', e.kind, 'body', e.body
-     ) order by e.number) filter (where e.id is not null), '[]') as events
-     from sessions s left join events e on e.session_id = s.id
-     where s.plan is not null group by s.id order by s.date desc, s.start desc`,
-  )
-  return rows.map((r) => ({ ...r, plan: upgradePlan(r.plan), title: r.plan.recipe.title }))
 }

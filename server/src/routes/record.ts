@@ -1,25 +1,30 @@
 import { Router } from 'express'
-import { childRecord, sessionRecord } from '@lea/core'
+import { childRecord, dayAfter, overviewOf, sessionRecord } from '@lea/core'
 import type { House } from '../house'
 import { getChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { listPast } from '../db/sessions'
+import { pastOfChild, pastOfPeriod, pastSession } from '../db/past'
 import { atLeast, personOf } from '../door'
-import { notFound } from '../fault'
-import { isUuid } from '../words'
+import { Fault, notFound } from '../fault'
+import { isUuid, today } from '../words'
 
 /** What remains: the sessions that were cooked, and one child over all of them. */
 export function recordRoutes({ pool }: House): Router {
   const router = Router()
   router.use(atLeast('leader'))
 
+  // A period at a time: twelve weeks where none is asked for.
   router.get('/', async (req, res) => {
-    const past = await inSetting(pool, personOf(req).settingId, listPast)
-    res.json(past.map((p) => sessionRecord(p)))
+    const to = dayOf(req.query['to'], today(), 'to')
+    const from = dayOf(req.query['from'], dayAfter(to, -84), 'from')
+    const past = await inSetting(pool, personOf(req).settingId, (db) => pastOfPeriod(db, from, to))
+    res.json({ from, to, sessions: past.map((p) => sessionRecord(p)), overview: overviewOf(past) })
   })
   router.get('/sessions/:id', async (req, res) => {
-    const past = await inSetting(pool, personOf(req).settingId, listPast)
-    const one = past.find((p) => p.id === req.params.id)
+    const { id } = req.params
+    const one = isUuid(id)
+      ? await inSetting(pool, personOf(req).settingId, (db) => pastSession(db, id))
+      : null
     if (!one) throw notFound('this record')
     res.json({ ...sessionRecord(one), plan: one.plan })
   })
@@ -31,9 +36,16 @@ export function recordRoutes({ pool }: House): Router {
       const known = await getChild(db, child)
       if (!known) throw notFound('this child')
       await writeAudit(db, settingId, reader, 'read a child’s record', child)
-      return { child: known, ...childRecord(child, await listPast(db)) }
+      return { child: known, ...childRecord(child, await pastOfChild(db, child)) }
     })
     res.json(record)
   })
   return router
+}
+
+function dayOf(given: unknown, otherwise: string, field: string): string {
+  if (given === undefined || given === '') return otherwise
+  if (typeof given !== 'string' || !/^\d{4}-\d\d-\d\d$/.test(given) || Number.isNaN(Date.parse(given)))
+    throw new Fault(400, `${field} must be a day such as 2026-11-26`, field)
+  return given
 }

@@ -22,7 +22,7 @@ import { listAdults, listChildren, writeAudit } from '../db/people'
 import { simulatedPackets } from '../db/packets'
 import { inSetting, type Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'
-import { refreshSkills } from '../db/skills'
+import { refreshSeen, refreshSkills } from '../db/skills'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
@@ -257,13 +257,23 @@ export function sessionRoutes({ pool, plans }: House): Router {
       // What was seen of a technique moves the next plan; a tap taken back may have been such a one. What was said moves it from
       // the end of the session on.
       const ends = session.state === 'finished' || list.some((e) => e.kind === 'finish')
-      if (list.some((e) => e.kind === 'skill' || e.kind === 'undo' || (ends && e.kind !== 'timer-seen')))
+      const touched = seenIn(list)
+      if (ends && list.some((e) => e.kind !== 'timer-seen'))
         await refreshSkills(db, personOf(req).settingId, session.children)
+      else if (touched)
+        await refreshSeen(db, personOf(req).settingId, touched === 'all' ? session.children : touched)
       return number
     })
     res.json({ last })
   })
   return router
+}
+
+/** Whose techniques these events touch; a tap taken back may have been of anybody. */
+function seenIn(events: readonly TableEvent[]): string[] | 'all' | null {
+  if (events.some((e) => e.kind === 'undo')) return 'all'
+  const of = events.flatMap((e) => (e.kind === 'skill' ? [e.body.child] : []))
+  return of.length > 0 ? of.filter(isUuid) : null
 }
 
 async function mustExist(

@@ -7,6 +7,7 @@ import {
   cupboardSchema,
   foodSchema,
   kitSchema,
+  ownPart,
   recipeSchema,
   rulesSchema,
   type CupboardItem,
@@ -28,7 +29,7 @@ import {
 import { removeCupboard, saveCupboard } from '../db/cupboard'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from '../db/settings'
-import { listPast } from '../db/sessions'
+import { pastOfChild } from '../db/past'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
 import { hashPassword } from '../password'
@@ -157,7 +158,8 @@ export function settingRoutes({ pool }: House): Router {
       const child = await getChild(db, id)
       if (!child) throw notFound('this child')
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'exported a child', id)
-      return { child, record: childRecord(id, await listPast(db)) }
+      const past = await pastOfChild(db, id)
+      return { child, sessions: past.map((p) => ownPart(p, id)), record: childRecord(id, past) }
     })
     res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: new Date().toISOString(), ...all })
   })

@@ -2,16 +2,21 @@
 /** What happened in one session. Only what was tapped; nothing is inferred from the plan. */
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { fillNames, TASTE_WORDS, type SessionRecord } from '@lea/core'
+import { fillNames, INCIDENT_WORDS, TASTE_WORDS, type SessionRecord } from '@lea/core'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
+import PaperLinks from '../parts/PaperLinks.vue'
 import { useMats } from '../parts/useMats'
+import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
+import { useTable } from '../stores/table'
 import { dayText, timeText } from '../words'
 
 const route = useRoute()
+const door = useDoor()
 const house = useHouse()
+const table = useTable()
 const { matOf } = useMats()
 const record = shallowRef<SessionRecord | null>(null)
 const guests = ref(new Map<string, string>())
@@ -26,6 +31,20 @@ onMounted(async () => {
     fault.value = inWords(e)
   }
 })
+/** The owner's own tap: that it was read stands in the record. */
+async function readIncident(incident: string): Promise<void> {
+  const id = String(route.params['id'])
+  try {
+    await table.open(id)
+    await table.add({ kind: 'incident-seen', body: { incident, by: door.person?.id ?? '' } })
+    await table.send()
+    record.value = await api<SessionRecord>('GET', `/record/sessions/${id}`)
+  } catch (e) {
+    fault.value = inWords(e)
+  } finally {
+    table.close()
+  }
+}
 const nameOf = (id: string): string => house.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
 const say = (text: string): string =>
   fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
@@ -89,6 +108,7 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
           </table>
         </div>
         <div class="grid gap-4">
+          <PaperLinks :id="record.id" />
           <section v-if="record.memo.some((m) => m)" class="patch p-4">
             <h2 class="mb-1 text-lg">To remember</h2>
             <p v-for="m in record.memo.filter((x) => x)" :key="m">{{ m }}</p>
@@ -109,6 +129,45 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
                 </li>
               </ul>
             </template>
+          </section>
+          <section v-if="record.temperatures.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-lg">Measured</h2>
+            <p v-for="t in record.temperatures" :key="t.event">
+              {{ timeText(t.at) }} {{ t.what }}: {{ t.celsius }} °C, held {{ t.held }} s, {{ nameOf(t.by)
+              }}{{ t.from === 'typed' ? ', written by hand' : '' }}
+            </p>
+          </section>
+          <section v-if="record.incidents.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-lg">Happened</h2>
+            <div v-for="i in record.incidents" :key="i.event" class="border-t border-line py-1">
+              <p>
+                {{ timeText(i.at) }} <strong>{{ INCIDENT_WORDS[i.what] }}</strong>:
+                {{ i.who.map(nameOf).join(', ') }}
+              </p>
+              <p v-if="i.text">{{ i.text }}</p>
+              <p>Done: {{ i.done }} ({{ nameOf(i.by) }})</p>
+              <p v-if="i.seenBy" class="text-sm text-soft">Read by {{ nameOf(i.seenBy) }}</p>
+              <button
+                v-else-if="door.isOwner()"
+                type="button"
+                class="btn mt-1"
+                @click="readIncident(i.event)"
+              >
+                I have read it
+              </button>
+              <p v-else class="text-sm text-soft">The owner has not read it yet.</p>
+            </div>
+          </section>
+          <section
+            v-if="record.leftovers.length + record.scraps.length + record.tasteWords.length > 0"
+            class="patch p-4"
+          >
+            <h2 class="mb-1 text-lg">After</h2>
+            <p v-for="l in record.leftovers" :key="l.event">
+              {{ l.amount || 'Some' }} left, {{ l.place }}, eaten until {{ dayText(l.until) }}
+            </p>
+            <p v-for="(s, n) in record.scraps" :key="n">{{ s.what }}: {{ s.to }}</p>
+            <p v-if="record.tasteWords.length > 0">They said: {{ record.tasteWords.join(', ') }}</p>
           </section>
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-lg">Notes</h2>

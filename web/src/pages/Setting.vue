@@ -7,6 +7,7 @@ import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
 import SettingRules from './SettingRules.vue'
 import SettingArchive from './SettingArchive.vue'
+import SettingKeeping from './SettingKeeping.vue'
 import SettingTargets from './SettingTargets.vue'
 import SettingTechniques from './SettingTechniques.vue'
 import SettingWords from './SettingWords.vue'
@@ -179,6 +180,7 @@ const removeDiet = (id: string): Promise<void> =>
       <RouterLink class="underline" to="/setting/devices">Devices: scale, probe, scanner, outbox</RouterLink>
     </p>
     <SettingArchive v-if="house.setting && door.isOwner()" />
+    <SettingKeeping v-if="house.setting && door.isOwner()" />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
       <p class="mb-2 text-sm text-soft">

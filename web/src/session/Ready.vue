@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Shopping in packs with its cost, kit, and what to do ahead. */
 import { computed } from 'vue'
+import PaperLinks from '../parts/PaperLinks.vue'
 import Amount from '../parts/Amount.vue'
 import CostPanel from '../shopping/CostPanel.vue'
 import ShoppingList from '../shopping/ShoppingList.vue'
@@ -72,5 +73,6 @@ const print = (): void => window.print()
         </p>
       </div>
     </div>
+    <PaperLinks :id="session.plan.session" class="no-print mt-4" />
   </section>
 </template>

@@ -1,0 +1,54 @@
+# `./lea backup FILE` and `./lea restore FILE`: everything in Lea's own cluster as one file of PostgreSQL's own format. Sourced by ../lea.
+# With DATABASE_URL the tools of that server do this (docs/serving.md).
+
+# pg_backup BASE FILE: of a running cluster, consistent while people go on working.
+pg_backup() {
+  local port
+  port="$(sed -n 4p "$1/data/postmaster.pid")"
+  (umask 077 && pg_as "$1" "$PG_BIN/pg_dump" -h "$1/sock" -p "$port" -U postgres -Fc lea >"$2.part") && mv "$2.part" "$2"
+}
+
+# pg_restore_into BASE FILE: into a database that holds no setting; refused where one does.
+pg_restore_into() {
+  local base="$1" port had
+  port="$(sed -n 4p "$base/data/postmaster.pid")"
+  as_postgres() { pg_as "$base" "$PG_BIN/$1" -h "$base/sock" -p "$port" -U postgres "${@:2}"; }
+  pg_as "$base" "$PG_BIN/pg_restore" --list <"$2" >/dev/null 2>&1 || return 3
+  had="$(as_postgres psql -X -A -t -d lea -c "select to_regclass('public.settings') is not null" 2>/dev/null)"
+  if [ "$had" = t ]; then
+    [ "$(as_postgres psql -X -A -t -d lea -c 'select count(*) from settings')" = 0 ] || return 4
+  fi
+  as_postgres dropdb --if-exists lea && as_postgres createdb -O lea_owner lea || return 5
+  as_postgres pg_restore -d lea --exit-on-error <"$2" || return 5
+}
+
+backup() {
+  local file="$1" started=
+  [ -z "${DATABASE_URL:-}" ] || fail "backup works on Lea's own cluster; for DATABASE_URL see docs/serving.md"
+  [ ! -e "$file" ] || fail "'$file' is there already: name another file"
+  need_postgres
+  PG_BASE="$(pg_base "$ROOT")"
+  [ -s "$PG_BASE/data/PG_VERSION" ] || fail "there is nothing to back up yet"
+  pg_running "$PG_BASE" || { pg_start "$PG_BASE" "" && started=1; }
+  pg_backup "$PG_BASE" "$file" || { rm -f "$file.part"; fail "the backup could not be written to '$file'"; }
+  [ -z "$started" ] || pg_stop "$PG_BASE"
+  echo "Everything is in $file. It holds children's data: keep it as carefully as Lea."
+}
+
+restore() {
+  local file="$1" code=0
+  [ -z "${DATABASE_URL:-}" ] || fail "restore works on Lea's own cluster; for DATABASE_URL see docs/serving.md"
+  [ -r "$file" ] || fail "'$file' cannot be read"
+  if running_address >/dev/null; then fail "Lea is running: ./lea stop first"; fi
+  need_postgres
+  PG_BASE="$(pg_base "$ROOT")"
+  pg_start "$PG_BASE" ""
+  pg_restore_into "$PG_BASE" "$file" || code=$?
+  pg_stop "$PG_BASE"
+  case "$code" in
+    0) echo "Everything of $file is back. ./lea start serves it." ;;
+    3) fail "'$file' is no backup of Lea" ;;
+    4) fail "there is a setting here already: a backup goes into an empty Lea only" ;;
+    *) fail "'$file' could not be restored" ;;
+  esac
+}

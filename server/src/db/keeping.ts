@@ -1,0 +1,58 @@
+/** How long records are kept, and what goes when that is over. */
+import type { Pool } from 'pg'
+import { writeAudit } from './people'
+import { inSetting, type Db } from './pool'
+
+export async function keepMonths(db: Db): Promise<number> {
+  const { rows } = await db.query<{ months: number }>('select keep_months as months from settings')
+  return rows[0]?.months ?? 36
+}
+export const setKeepMonths = async (db: Db, months: number): Promise<void> => {
+  await db.query('update settings set keep_months = $1', [months])
+}
+
+/** Sessions that are over and older than that go, with their plans and events, and audit lines of that time. */
+export async function sweepSetting(db: Db, setting: string, today: string): Promise<number> {
+  const months = await keepMonths(db)
+  const { rows } = await db.query<{ day: string }>(
+    'select ($1::date - make_interval(months => $2))::date as day',
+    [today, months],
+  )
+  const day = rows[0]?.day ?? today
+  const { rowCount } = await db.query("delete from sessions where date < $1 and state <> 'cooking'", [day])
+  await db.query('select sweep_audit($1)', [day])
+  if ((rowCount ?? 0) > 0)
+    await writeAudit(
+      db,
+      setting,
+      null,
+      `${rowCount} sessions older than ${months} months were erased`,
+      setting,
+    )
+  return rowCount ?? 0
+}
+
+/** Every setting of this database. Several servers may sweep at once: what is gone is gone. */
+export async function sweepAll(pool: Pool, today: string): Promise<number> {
+  const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
+  let gone = 0
+  for (const { setting_id } of rows)
+    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
+  return gone
+}
+
+export interface AuditLine {
+  at: string
+  who: string | null
+  did: string
+  subject: string
+}
+/** The newest first. @param before lines older than this time, for the next page */
+export async function listAudit(db: Db, before: string | null, limit = 100): Promise<AuditLine[]> {
+  const { rows } = await db.query<AuditLine>(
+    `select to_char(at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at, adult_id as who, did, subject
+     from audit where $1::timestamptz is null or at < $1 order by at desc, id desc limit $2`,
+    [before, limit],
+  )
+  return rows
+}

@@ -1,0 +1,62 @@
+/** Sessions that were cooked, with their plans and events: all of a period, one, or those of one child. Never more than is asked for. */
+import { upgradePlan, type PastSession, type Plan, type Plan1, type TableEvent } from '@lea/core'
+import type { Db } from './pool'
+
+interface Row {
+  id: string
+  date: string
+  plan: Plan | Plan1
+  events: TableEvent[]
+}
+
+const EVENTS = `coalesce(json_agg(json_build_object(
+   'id', e.id, 'device', e.device, 'lamport', e.lamport, 'at', e.at, 'by', e.by_adult, 'kind', e.kind, 'body', e.body
+ ) order by e.number) filter (where e.id is not null), '[]') as events`
+
+const toPast = (r: Row): PastSession => ({ ...r, plan: upgradePlan(r.plan), title: r.plan.recipe.title })
+
+/** The newest first. @param from first day, @param to last day */
+export async function pastOfPeriod(db: Db, from: string, to: string): Promise<PastSession[]> {
+  const { rows } = await db.query<Row>(
+    `select s.id, s.date, s.plan, ${EVENTS}
+     from sessions s left join events e on e.session_id = s.id
+     where s.plan is not null and s.date between $1 and $2
+     group by s.id order by s.date desc, s.start desc`,
+    [from, to],
+  )
+  return rows.map(toPast)
+}
+
+export const ONE_PAST = `select s.id, s.date, s.plan, ${EVENTS}
+   from sessions s left join events e on e.session_id = s.id
+   where s.plan is not null and s.id = $1 group by s.id`
+export async function pastSession(db: Db, id: string): Promise<PastSession | null> {
+  const { rows } = await db.query<Row>(ONE_PAST, [id])
+  return rows[0] ? toPast(rows[0]) : null
+}
+
+/** The sessions are found first: of all others no event is looked at. */
+export const CHILD_PAST = `select s.id, s.date, s.plan, ev.events
+   from attendance a
+   join sessions s on s.id = a.session_id
+   cross join lateral (select ${EVENTS} from events e where e.session_id = s.id) ev
+   where a.child_id = $1 and s.plan is not null
+   order by s.date desc, s.start desc`
+export async function pastOfChild(db: Db, child: string): Promise<PastSession[]> {
+  const { rows } = await db.query<Row>(CHILD_PAST, [child])
+  return rows.map(toPast)
+}
+
+/** What was seen of techniques, without the plans: for a tap in the middle of a session. */
+export async function seenOfChild(db: Db, child: string): Promise<Pick<PastSession, 'date' | 'events'>[]> {
+  const { rows } = await db.query<Pick<Row, 'date' | 'events'>>(
+    `select s.date, ev.events from attendance a
+     join sessions s on s.id = a.session_id
+     cross join lateral (
+       select ${EVENTS} from events e where e.session_id = s.id and e.kind in ('skill', 'undo')
+     ) ev
+     where a.child_id = $1 and s.plan is not null order by s.date`,
+    [child],
+  )
+  return rows
+}
