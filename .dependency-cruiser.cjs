@@ -22,7 +22,7 @@ module.exports = {
       name: 'unresolved',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '^(virtual:|~icons/)|\\?url$' },
+      to: { couldNotResolve: true, pathNot: '^(virtual:|~icons/|pdfmake/interfaces$)|\\?url$' },
     },
     floor('amount', 'food|craft|learn|recipe|plan|choose|session|schema'),
     floor('food', 'craft|learn|recipe|plan|choose|session|schema'),

@@ -2,6 +2,7 @@
 import { ratio } from '../amount/ratio'
 import { TECHNIQUES } from '../craft/techniques'
 import { targetOf, TARGETS } from '../learn/targets'
+import type { Plan } from '../plan/plan'
 import type { PastSession } from './record'
 import { replay } from './replay'
 
@@ -10,7 +11,13 @@ export interface Overview {
   turns: { child: string; sessions: number; turns: number; jobs: number }[]
   made: { title: string; times: number; last: string }[]
   /** Per session, the oldest first; minor units a child, null where a price is missing. */
-  cost: { session: string; date: string; title: string; perChild: number | null; currency: string }[]
+  cost: {
+    session: string
+    date: string
+    title: string
+    perChild: number | null
+    currency: Plan['cost']['currency']
+  }[]
   techniques: { id: string; name: string; times: number; last: string }[]
   /** Techniques of which nobody had a turn. */
   techniquesMissing: { id: string; name: string }[]

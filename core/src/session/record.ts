@@ -4,7 +4,7 @@ import { targetState, type Claim, type TalkMark } from '../learn/marks'
 import { targetOf } from '../learn/targets'
 import type { Plan } from '../plan/plan'
 import type { How } from '../craft/skills'
-import type { TableEvent, Taste } from './event'
+import type { Met, TableEvent, Taste } from './event'
 import { replay, type TableState } from './replay'
 
 export interface PastSession {
@@ -155,8 +155,23 @@ export interface ChildRecord {
   sessions: { id: string; date: string; title: string; turns: number; jobs: number; taste: Taste | null }[]
   techniques: { name: string; times: number; last: string }[]
   tastes: Record<Taste, number>
+  /** Foods it met, in the ways in which it met them; no trend. */
+  met: { food: string; ways: { how: Met; on: string }[] }[]
   turns: number
   notes: { text: string; date: string }[]
+}
+
+/** Each food with the ways in which it was met, the newest first; foods by name. */
+function metBy(child: string, past: readonly PastSession[]): ChildRecord['met'] {
+  const foods = new Map<string, { how: Met; on: string }[]>()
+  for (const one of [...past].sort((a, b) => (a.date < b.date ? 1 : -1))) {
+    const names = new Map(one.plan.bowls.flatMap((b) => b.lines).map((l) => [l.food, l.name]))
+    for (const [food, how] of Object.entries(replay(one.events).met[child] ?? {})) {
+      const name = names.get(food) ?? food
+      foods.set(name, [...(foods.get(name) ?? []), { how, on: one.date }])
+    }
+  }
+  return [...foods].map(([food, ways]) => ({ food, ways })).sort((a, b) => (a.food < b.food ? -1 : 1))
 }
 
 /** A child's turns, techniques and tastes over past sessions, newest first. */
@@ -184,6 +199,7 @@ export function childRecord(child: string, past: readonly PastSession[]): ChildR
     sessions: [],
     techniques: [],
     tastes: { more: 0, tried: 0, 'not-today': 0 },
+    met: metBy(child, past),
     turns: 0,
     notes: [],
   }

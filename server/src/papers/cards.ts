@@ -95,7 +95,7 @@ export function placeMats(paper: Paper): Page {
             matFrame(mat(id)),
             styled(heading(nameOf(paper, id), 64), {
               alignment: 'center',
-              relativePosition: { x: 0, y: -310 },
+              absolutePosition: { x: 34, y: 225 },
             }),
           ],
         },

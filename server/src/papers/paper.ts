@@ -92,7 +92,7 @@ export function matFrame(mat: number): Content {
   }).join('')
   const [w, h, t] = [across * TILE, down * TILE, thick * TILE]
   const inner = `<rect x="${t}" y="${t}" width="${w - 2 * t}" height="${h - 2 * t}" fill="#fff" stroke="${look.colour}" stroke-width="${look.bordered ? 5 : 2}"${look.bordered ? ' stroke-dasharray="8 5"' : ''}/>`
-  return picture(w, h, `${all}${inner}`, look.colour, 765)
+  return picture(w, h, `${all}${inner}`, look.colour, 735)
 }
 
 const picture = (w: number, h: number, inside: string, colour: string, width: number): Content => ({

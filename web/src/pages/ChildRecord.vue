@@ -4,7 +4,7 @@ import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
-import { HOW_WORDS, TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
+import { HOW_WORDS, MET_WORDS, TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -147,6 +147,15 @@ const chartWords = computed(
             <p v-for="n in record.notes" :key="n.date + n.text">
               <span class="text-soft">{{ dayText(n.date) }}</span> {{ n.text }}
             </p>
+          </section>
+          <section v-if="record.met.length > 0" class="patch p-4" aria-labelledby="foods-met">
+            <h2 id="foods-met" class="mb-1 text-lg">Foods that were met</h2>
+            <ul class="text-sm">
+              <li v-for="m in record.met" :key="m.food" class="border-t border-line py-1">
+                <strong>{{ m.food }}</strong>:
+                {{ m.ways.map((w) => `${MET_WORDS[w.how]}, ${dayText(w.on)}`).join('; ') }}
+              </li>
+            </ul>
           </section>
         </div>
       </div>

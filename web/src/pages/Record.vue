@@ -1,54 +1,223 @@
 <script setup lang="ts">
-import { onMounted, shallowRef, ref } from 'vue'
-import type { SessionRecord } from '@lea/core'
+/** What was made and done over a period, for what comes next: sessions, turns, cost, what has not come round. No ranks. */
+import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { Bar } from 'vue-chartjs'
+import { moneyText, type Overview, type SessionRecord } from '@lea/core'
 import { api, inWords } from '../api'
+import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
+import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { dayText } from '../words'
 
+Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
+interface Answer {
+  from: string
+  to: string
+  sessions: SessionRecord[]
+  overview: Overview
+}
 const house = useHouse()
-const records = shallowRef<SessionRecord[] | null>(null)
+const { matOf } = useMats()
+const answer = shallowRef<Answer | null>(null)
 const fault = ref('')
-onMounted(async () => {
-  await house.load()
+const from = ref('')
+const to = ref('')
+const words = ref('')
+
+async function load(): Promise<void> {
+  fault.value = ''
+  const query = new URLSearchParams({
+    ...(from.value && { from: from.value }),
+    ...(to.value && { to: to.value }),
+  })
   try {
-    records.value = await api<SessionRecord[]>('GET', '/record')
+    answer.value = await api<Answer>('GET', `/record?${query.toString()}`)
   } catch (e) {
     fault.value = inWords(e)
   }
+}
+onMounted(async () => {
+  await house.load()
+  await load()
+  from.value = answer.value?.from ?? ''
+  to.value = answer.value?.to ?? ''
 })
+watch([from, to], () => {
+  if (answer.value && (from.value !== answer.value.from || to.value !== answer.value.to)) void load()
+})
+const nameOf = (id: string): string => house.names.get(id) ?? 'a guest'
+const sessions = computed(() =>
+  (answer.value?.sessions ?? []).filter((s) =>
+    s.title.toLowerCase().includes(words.value.trim().toLowerCase()),
+  ),
+)
+const view = computed(() => answer.value?.overview)
+const unread = computed(() => (view.value?.incidents ?? []).filter((i) => !i.seen))
+/** In the order of the roster: nobody is first. */
+const fair = computed(() => {
+  const order = house.children.map((c) => c.id)
+  return [...(view.value?.turns ?? [])]
+    .filter((t) => order.includes(t.child))
+    .sort((a, b) => order.indexOf(a.child) - order.indexOf(b.child))
+})
+const turnsChart = computed(() => ({
+  labels: fair.value.map((t) => nameOf(t.child)),
+  datasets: [{ label: 'turns', data: fair.value.map((t) => t.turns), backgroundColor: '#8a1e4d' }],
+}))
+const costChart = computed(() => {
+  const known = (view.value?.cost ?? []).filter((c) => c.perChild !== null)
+  return {
+    labels: known.map((c) => c.date.slice(5).split('-').reverse().join('/')),
+    datasets: [
+      { label: 'a child', data: known.map((c) => (c.perChild ?? 0) / 100), backgroundColor: '#0e6e74' },
+    ],
+  }
+})
+const options = {
+  responsive: true,
+  maintainAspectRatio: false,
+  animation: false as const,
+  scales: { y: { beginAtZero: true } },
+}
 </script>
 
 <template>
-  <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-[2fr_1fr]">
-    <section>
-      <h1 class="mb-3 text-3xl">Record</h1>
-      <Notice v-if="fault" tone="fault">{{ fault }}</Notice>
-      <p v-else-if="!records" role="status">Opening the record …</p>
-      <Notice v-else-if="records.length === 0"
-        >Nothing yet. What is tapped at the table stands here afterwards.</Notice
-      >
-      <ul>
-        <li v-for="r in records ?? []" :key="r.id" class="border-t border-line py-2">
-          <RouterLink :to="`/record/sessions/${r.id}`" class="block hover:underline">
-            <span class="text-soft">{{ dayText(r.date) }}</span>
-            <span class="ml-3 font-title text-lg font-bold">{{ r.title }}</span>
-            <span class="ml-3">{{ r.children.length }} children</span>
-            <span v-if="!r.finished" class="ml-3 text-ochre">not closed</span>
-            <span v-if="r.memo[0]" class="block text-sm text-soft">“{{ r.memo[0] }}”</span>
-          </RouterLink>
-        </li>
-      </ul>
-    </section>
-    <section aria-labelledby="by-child">
-      <h2 id="by-child" class="mb-2 text-xl">By child</h2>
-      <ul>
-        <li v-for="c in house.children" :key="c.id" class="border-t border-line py-1">
-          <RouterLink class="block py-1 hover:underline" :to="`/record/children/${c.id}`">{{
-            c.nickname
-          }}</RouterLink>
-        </li>
-      </ul>
-    </section>
+  <main id="main" class="mx-auto max-w-7xl px-5 py-4">
+    <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+      <h1 class="text-3xl">Record</h1>
+      <div class="flex flex-wrap items-end gap-3">
+        <label class="text-sm font-semibold"
+          >From<input v-model.lazy="from" type="date" class="field mt-1 block !w-40 font-normal"
+        /></label>
+        <label class="text-sm font-semibold"
+          >To<input v-model.lazy="to" type="date" class="field mt-1 block !w-40 font-normal"
+        /></label>
+        <label class="text-sm font-semibold"
+          >Recipe<input v-model="words" class="field mt-1 block !w-40 font-normal"
+        /></label>
+      </div>
+    </div>
+    <Notice v-if="fault" tone="fault">{{ fault }}</Notice>
+    <p v-else-if="!answer" role="status">Opening the record …</p>
+    <template v-else>
+      <Notice v-if="unread.length > 0" tone="fault" class="mb-3">
+        {{ unread.length === 1 ? 'Something happened' : `${unread.length} things happened` }} that the owner
+        has not read yet:
+        <RouterLink
+          v-for="i in unread"
+          :key="i.event"
+          class="mr-3 underline"
+          :to="`/record/sessions/${i.session}`"
+          >{{ dayText(i.date) }}</RouterLink
+        >
+      </Notice>
+      <div class="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
+        <section aria-labelledby="rec-sessions">
+          <h2 id="rec-sessions" class="text-xl">Sessions</h2>
+          <Notice v-if="answer.sessions.length === 0"
+            >Nothing in this period. What is tapped at the table stands here afterwards.</Notice
+          >
+          <p v-else-if="sessions.length === 0">No recipe of this period is called so.</p>
+          <ul>
+            <li v-for="r in sessions" :key="r.id" class="border-t border-line py-2">
+              <RouterLink :to="`/record/sessions/${r.id}`" class="block hover:underline">
+                <span class="text-soft">{{ dayText(r.date) }}</span>
+                <span class="ml-3 font-title text-lg font-bold">{{ r.title }}</span>
+                <span class="ml-3">{{ r.children.length }} children</span>
+                <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
+                <span v-if="r.memo[0]" class="block text-sm text-soft">“{{ r.memo[0] }}”</span>
+              </RouterLink>
+            </li>
+          </ul>
+        </section>
+        <div class="grid gap-5">
+          <section v-if="fair.length > 0" class="patch p-4" aria-labelledby="rec-turns">
+            <h2 id="rec-turns" class="text-xl">Turns</h2>
+            <p class="text-sm text-soft">
+              Is anybody left out over the weeks? In the order of the list of children.
+            </p>
+            <div class="h-40" aria-hidden="true"><Bar :data="turnsChart" :options="options" /></div>
+            <div
+              class="relative mt-2 max-h-56 overflow-auto"
+              tabindex="0"
+              role="region"
+              aria-label="Turns of each child"
+            >
+              <table class="w-full border-collapse text-left text-sm">
+                <thead>
+                  <tr>
+                    <th scope="col" class="p-1">Child</th>
+                    <th scope="col" class="p-1">Sessions</th>
+                    <th scope="col" class="p-1">Turns</th>
+                    <th scope="col" class="p-1">Jobs</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  <tr v-for="t in fair" :key="t.child" class="border-t border-line">
+                    <th scope="row" class="p-1 font-semibold">
+                      <RouterLink
+                        class="inline-flex items-center gap-1.5 underline"
+                        :to="`/record/children/${t.child}`"
+                        ><Mat :name="nameOf(t.child)" :mat="matOf(t.child)" />{{
+                          nameOf(t.child)
+                        }}</RouterLink
+                      >
+                    </th>
+                    <td class="p-1">{{ t.sessions }}</td>
+                    <td class="p-1">{{ t.turns }}</td>
+                    <td class="p-1">{{ t.jobs }}</td>
+                  </tr>
+                </tbody>
+              </table>
+            </div>
+          </section>
+          <section v-if="view && view.cost.length > 0" class="patch p-4" aria-labelledby="rec-cost">
+            <h2 id="rec-cost" class="text-xl">What it cost, a child</h2>
+            <div class="h-32" aria-hidden="true"><Bar :data="costChart" :options="options" /></div>
+            <details class="mt-1">
+              <summary class="cursor-pointer">In figures</summary>
+              <ul class="text-sm">
+                <li v-for="c in view.cost" :key="c.session">
+                  {{ dayText(c.date) }}, {{ c.title }}:
+                  {{ c.perChild === null ? 'a price is missing' : moneyText(c.perChild, c.currency) }}
+                </li>
+              </ul>
+            </details>
+          </section>
+          <section v-if="view" class="patch p-4" aria-labelledby="rec-round">
+            <h2 id="rec-round" class="text-xl">Not come round</h2>
+            <p class="text-sm text-soft">
+              What nobody had in this period; what was longest ago stands first below it.
+            </p>
+            <h3 class="mt-1">Techniques</h3>
+            <p class="text-sm">
+              {{ view.techniquesMissing.map((t) => t.name).join(', ') || 'all were there' }}
+            </p>
+            <h3 class="mt-1">Targets</h3>
+            <details>
+              <summary class="cursor-pointer">{{ view.targetsMissing.length }} not noted</summary>
+              <p class="text-sm">{{ view.targetsMissing.map((t) => t.says).join('; ') }}</p>
+            </details>
+            <h3 class="mt-1">Longest ago</h3>
+            <ul class="text-sm">
+              <li v-for="t in view.techniques.slice(0, 5)" :key="t.id">
+                {{ t.name }}: {{ dayText(t.last) }}, {{ t.times }}
+                {{ t.times === 1 ? 'session' : 'sessions' }}
+              </li>
+            </ul>
+          </section>
+          <section class="patch p-4" aria-labelledby="rec-made">
+            <h2 id="rec-made" class="text-xl">Made</h2>
+            <ul class="text-sm">
+              <li v-for="m in view?.made ?? []" :key="m.title">
+                {{ m.title }}, {{ m.times }}×, last {{ dayText(m.last) }}
+              </li>
+            </ul>
+          </section>
+        </div>
+      </div>
+    </template>
   </main>
 </template>

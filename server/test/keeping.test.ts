@@ -1,0 +1,108 @@
+/** How long records are kept, what goes, what an erased child leaves behind: nothing that says who it was. */
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { dayAfter, type StoredChild, type StoredSession } from '@lea/core'
+import { loadDemo } from '../src/demo/load'
+import { DEMO_PASSWORD } from '../src/demo/people'
+import { sweepAll } from '../src/db/keeping'
+import { today } from '../src/words'
+import { openHouse, type TestHouse, type Visitor } from './house'
+
+let house: TestHouse
+let petra: Visitor
+beforeAll(async () => {
+  house = await openHouse()
+  await loadDemo(house.pool, today())
+  petra = house.visitor()
+  await petra.signIn('petra', DEMO_PASSWORD)
+})
+afterAll(() => house.close())
+const sessions = async () => (await petra.get('/api/sessions')).body as StoredSession[]
+const kids = async () => (await petra.get('/api/children')).body as StoredChild[]
+
+describe('an erased child', () => {
+  it('is exported whole before, with nothing of others, and is nowhere after', async () => {
+    const [child, other] = await kids()
+    const session = (await sessions()).find(
+      (s) => s.state === 'finished' && s.children.includes(child?.id ?? ''),
+    )
+    if (!child || !other || !session) throw new Error('no demo')
+    const event = (n: number, kind: string, body: object) => ({
+      id: randomUUID(),
+      device: 'd',
+      lamport: 9000 + n,
+      at: '2026-11-26T10:20:00Z',
+      kind,
+      body,
+    })
+    const adult = (await petra.get('/api/setting')).body.adults[0].id as string
+    const events = [
+      event(1, 'note', { text: 'the blue cup matters', child: child.id }),
+      event(2, 'met', { child: child.id, food: 'chives', how: 'touched' }),
+      event(3, 'incident', {
+        what: 'bump',
+        who: [child.id, other.id],
+        text: 'fell over the mat',
+        done: 'comforted',
+        by: adult,
+      }),
+    ]
+    const sent = await petra.send('POST', `/api/sessions/${session.id}/events`, { events })
+    expect(sent.status, JSON.stringify(sent.body)).toBe(200)
+    const file = await petra.get(`/api/children/${child.id}/export`)
+    const text = JSON.stringify(file.body)
+    expect(text).toContain('the blue cup matters')
+    expect(text).toContain('fell over the mat')
+    expect(text).not.toContain(other.id)
+    expect(file.body.sessions.length).toBeGreaterThan(0)
+
+    expect((await petra.send('DELETE', `/api/children/${child.id}`)).status).toBe(204)
+    const all = JSON.stringify([
+      await sessions(),
+      await Promise.all((await sessions()).map(async (s) => (await petra.get(`/api/sessions/${s.id}`)).body)),
+      await Promise.all(
+        (await sessions()).map(async (s) => (await petra.get(`/api/sessions/${s.id}/events`)).body),
+      ),
+      (await petra.get('/api/record')).body,
+    ])
+    expect(all).not.toContain(child.id)
+    expect(all).not.toContain('the blue cup matters')
+    expect(all).not.toContain('fell over the mat')
+    // The others' turns stand.
+    expect((await petra.get(`/api/record/children/${other.id}`)).body.turns).toBeGreaterThan(0)
+    expect((await petra.get(`/api/record/sessions/${session.id}`)).status).toBe(200)
+  })
+})
+
+describe('records', () => {
+  it('that are too old go in the night, in every setting by its own time; younger ones stay', async () => {
+    const { rows } = await house.pool.query<{ setting_id: string }>('select setting_id from all_doors()')
+    const before = await sessions()
+    const old = before.find((s) => s.state === 'finished')
+    if (!old) throw new Error('no demo')
+    // Only in the setting whose it is does it find a row.
+    for (const { setting_id } of rows)
+      await house.sql(`update sessions set date = '2020-02-03' where id = '${old.id}'`, setting_id)
+    expect((await petra.send('PUT', '/api/keeping', { months: 24 })).status).toBe(200)
+    expect(await sweepAll(house.pool, today())).toBe(1)
+    const after = await sessions()
+    expect(after.map((s) => s.id)).not.toContain(old.id)
+    expect(after.length).toBe(before.length - 1)
+    expect(await sweepAll(house.pool, today())).toBe(0)
+    const log = (await petra.get('/api/keeping/audit')).body.lines as { who: string; did: string }[]
+    expect(log.some((l) => l.who === 'Lea' && /1 sessions older than 24 months/.test(l.did))).toBe(true)
+    expect(log.some((l) => l.who === 'Petra Vance' && l.did === 'erased a child')).toBe(true)
+  })
+  it('of a period are asked for by days; a day that is none is refused', async () => {
+    const { body } = await petra.get(`/api/record?from=${dayAfter(today(), -14)}&to=${today()}`)
+    expect(body.sessions.length).toBeGreaterThan(0)
+    for (const s of body.sessions) expect(s.date >= dayAfter(today(), -14)).toBe(true)
+    expect((await petra.get('/api/record?from=soon')).body.error.field).toBe('from')
+  })
+  it('and their time are the owner’s alone', async () => {
+    const gwenda = house.visitor()
+    await gwenda.signIn('gwenda', DEMO_PASSWORD)
+    expect((await gwenda.get('/api/keeping')).status).toBe(403)
+    expect((await petra.send('PUT', '/api/keeping', { months: 0 })).body.error.says).toMatch(/at least 1/)
+  })
+})
