@@ -26,6 +26,8 @@ check lint npm run --silent lint
 check types npm run --silent types
 need_build
 check backup "$ROOT/bin/backup-test.sh"
+# A few here; a hundred each with `./lea bench kills`.
+check kills run_bench kills 4
 npx --no -- vitest run --project core --project web --reporter=default --reporter=json --outputFile="$REPORTS/unit.json" || true
 pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
 export LEA_OWNER_URL LEA_APP_URL

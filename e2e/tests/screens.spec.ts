@@ -37,6 +37,7 @@ for (const [path, name] of [
   ['/cupboard', 'Cupboard'],
   ['/record', 'Record'],
   ['/setting', 'Setting'],
+  ['/setting/devices', 'Devices'],
   ['/no-such-page', 'There is no page here'],
 ] as const) {
   test(name, async () => {

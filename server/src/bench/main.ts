@@ -1,18 +1,32 @@
 /** `./lea bench [NAME]`: all benchmarks, or one of them; ratios side by side in one run. */
 import { benchBasics, request } from './basics'
 import { benchChoose } from './choose'
+import { benchDevices } from './devices'
+import { benchEvents } from './events'
+import { benchKills } from './kills'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { benchTalk } from './talk'
 
+/** How often, where that can be said. */
+const times = Number(process.argv[3] ?? 100)
 const PARTS: Record<string, () => Promise<void>> = {
   basics: benchBasics,
   choose: benchChoose,
   talk: () => benchTalk(request),
   schedules: benchSchedules,
   plans: benchPlans,
+  devices: benchDevices,
+  events: benchEvents,
+  kills: async () => {
+    if (!(await benchKills(times))) process.exitCode = 1
+  },
 }
 
+if (!Number.isSafeInteger(times) || times < 1) {
+  process.stderr.write('lea: how many must be a whole number from 1\n')
+  process.exit(2)
+}
 const only = process.argv[2]
 if (only !== undefined && !PARTS[only]) {
   process.stderr.write(`lea: there is no benchmark '${only}'; there are: ${Object.keys(PARTS).join(', ')}\n`)

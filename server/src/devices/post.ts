@@ -2,7 +2,8 @@
  * The mail stand-in: what would be sent is written as a standard message file (RFC 5322, .eml) to the outbox folder, from where any mail
  * program opens it. Nothing leaves the machine.
  */
-import { mkdir, readdir, readFile, writeFile } from 'node:fs/promises'
+import { randomBytes } from 'node:crypto'
+import { mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
 
@@ -10,6 +11,8 @@ export interface Letter {
   to: string
   subject: string
   text: string
+  /** Id of the child that it is about; null for the group. */
+  about: string | null
   attachments: { filename: string; content: Buffer; contentType: string }[]
 }
 export interface Post {
@@ -18,6 +21,8 @@ export interface Post {
   /** The newest first. */
   list(setting: string): Promise<string[]>
   read(setting: string, name: string): Promise<Buffer | null>
+  /** An erased child leaves no letter behind. */
+  forget(setting: string, child: string): Promise<void>
 }
 
 /** Made up: nothing is sent from it. */
@@ -26,10 +31,11 @@ const FROM = { name: 'Lea', address: 'lea@saltmere.example' }
 export function openPost(folder: string): Post {
   const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
   return {
-    async send(setting, { to, subject, text, attachments }) {
+    async send(setting, { to, subject, text, about, attachments }) {
       const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
       await mkdir(join(folder, setting), { recursive: true, mode: 0o700 })
-      const name = `${new Date().toISOString().replace(/[:.]/g, '-')}-${Math.floor(performance.now() * 1000) % 100000}.eml`
+      const stamp = new Date().toISOString().replace(/[:.]/g, '-')
+      const name = `${stamp}-${randomBytes(3).toString('hex')}-${about ?? 'group'}.eml`
       await writeFile(join(folder, setting, name), message as unknown as Buffer, { mode: 0o600, flag: 'wx' })
       return name
     },
@@ -39,6 +45,11 @@ export function openPost(folder: string): Post {
         .filter((n) => n.endsWith('.eml'))
         .sort()
         .reverse()
+    },
+    async forget(setting, child) {
+      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
+      for (const name of names.filter((n) => n.endsWith(`-${child}.eml`)))
+        await rm(join(folder, setting, name))
     },
     async read(setting, name) {
       if (!/^[\w-]+\.eml$/.test(name)) return null

@@ -93,6 +93,7 @@ export function paperRoutes({ pool, plans, post }: House): Router {
     const sheet = sheetOf(paper, wish)
     const letter = await post.send(personOf(req).settingId, {
       to,
+      about: wish.child,
       subject: `${sheet.title}: what we made`,
       text: `${sheet.about}\n\nTo ask at home: ${sheet.ask}\n\nThe sheet is attached.\n\n${paper.setting.name}\n`,
       attachments: [

@@ -36,7 +36,7 @@ import { hashPassword } from '../password'
 import { isUuid, today } from '../words'
 
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
-export function settingRoutes({ pool }: House): Router {
+export function settingRoutes({ pool, post }: House): Router {
   const router = Router()
   const leader = atLeast('leader')
   const owner = atLeast('owner')
@@ -150,6 +150,7 @@ export function settingRoutes({ pool }: House): Router {
       if (!(await eraseChild(db, id))) throw notFound('this child')
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'erased a child', id)
     })
+    await post.forget(personOf(req).settingId, id)
     res.status(204).end()
   })
   router.get('/children/:id/export', leader, async (req, res) => {

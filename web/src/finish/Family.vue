@@ -111,7 +111,7 @@ const say = (text: string): string => session.say(text)
           /></label>
           <button type="submit" class="btn" :disabled="!to || !sheet">Put the letter in the outbox</button>
           <p class="text-sm text-soft">
-            It is not sent: somebody takes it from the outbox. The address is not kept.
+            It is not sent: somebody takes it from the outbox. The address stands in that letter only.
           </p>
           <p v-if="said" role="status">{{ said }}</p>
         </form>

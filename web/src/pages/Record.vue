@@ -64,14 +64,21 @@ const fair = computed(() => {
 })
 const turnsChart = computed(() => ({
   labels: fair.value.map((t) => nameOf(t.child)),
-  datasets: [{ label: 'turns', data: fair.value.map((t) => t.turns), backgroundColor: '#8a1e4d' }],
+  datasets: [
+    { label: 'turns', data: fair.value.map((t) => t.turns), backgroundColor: '#8a1e4d', maxBarThickness: 28 },
+  ],
 }))
 const costChart = computed(() => {
   const known = (view.value?.cost ?? []).filter((c) => c.perChild !== null)
   return {
     labels: known.map((c) => c.date.slice(5).split('-').reverse().join('/')),
     datasets: [
-      { label: 'a child', data: known.map((c) => (c.perChild ?? 0) / 100), backgroundColor: '#0e6e74' },
+      {
+        label: 'a child',
+        data: known.map((c) => (c.perChild ?? 0) / 100),
+        backgroundColor: '#0e6e74',
+        maxBarThickness: 28,
+      },
     ],
   }
 })
@@ -129,6 +136,14 @@ const options = {
                 <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
                 <span v-if="r.memo[0]" class="block text-sm text-soft">“{{ r.memo[0] }}”</span>
               </RouterLink>
+            </li>
+          </ul>
+          <h2 class="mt-5 text-xl">By child</h2>
+          <ul class="flex flex-wrap gap-2 border-t border-line pt-2">
+            <li v-for="c in house.children" :key="c.id">
+              <RouterLink class="btn !gap-2" :to="`/record/children/${c.id}`"
+                ><Mat :name="c.nickname" :mat="matOf(c.id)" />{{ c.nickname }}</RouterLink
+              >
             </li>
           </ul>
         </section>
