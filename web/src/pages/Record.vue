@@ -120,7 +120,7 @@ const options = {
           >{{ dayText(i.date) }}</RouterLink
         >
       </Notice>
-      <div class="grid items-start gap-5 lg:grid-cols-[3fr_2fr]">
+      <div class="grid grid-cols-1 items-start gap-5 lg:grid-cols-[3fr_2fr]">
         <section aria-labelledby="rec-sessions">
           <h2 id="rec-sessions" class="text-xl">Sessions</h2>
           <Notice v-if="answer.sessions.length === 0"
@@ -147,13 +147,15 @@ const options = {
             </li>
           </ul>
         </section>
-        <div class="grid gap-5">
-          <section v-if="fair.length > 0" class="patch p-4" aria-labelledby="rec-turns">
+        <div class="grid min-w-0 grid-cols-1 gap-5">
+          <section v-if="fair.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-turns">
             <h2 id="rec-turns" class="text-xl">Turns</h2>
             <p class="text-sm text-soft">
               Is anybody left out over the weeks? In the order of the list of children.
             </p>
-            <div class="h-40" aria-hidden="true"><Bar :data="turnsChart" :options="options" /></div>
+            <div class="relative h-40 min-w-0" aria-hidden="true">
+              <Bar :data="turnsChart" :options="options" />
+            </div>
             <div
               class="relative mt-2 max-h-56 overflow-auto"
               tabindex="0"
@@ -188,9 +190,11 @@ const options = {
               </table>
             </div>
           </section>
-          <section v-if="view && view.cost.length > 0" class="patch p-4" aria-labelledby="rec-cost">
+          <section v-if="view && view.cost.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-cost">
             <h2 id="rec-cost" class="text-xl">What it cost, a child</h2>
-            <div class="h-32" aria-hidden="true"><Bar :data="costChart" :options="options" /></div>
+            <div class="relative h-32 min-w-0" aria-hidden="true">
+              <Bar :data="costChart" :options="options" />
+            </div>
             <details class="mt-1">
               <summary class="cursor-pointer">In figures</summary>
               <ul class="text-sm">

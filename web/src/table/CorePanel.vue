@@ -28,7 +28,7 @@ async function take(
 
 <template>
   <div class="grid content-start gap-3">
-    <h2 class="text-3xl">{{ need.says }}</h2>
+    <h1 class="text-3xl">{{ need.says }}</h1>
     <div class="flex flex-wrap gap-2" role="group" aria-label="Who holds the probe">
       <button
         v-for="a in session.stored?.adults ?? []"

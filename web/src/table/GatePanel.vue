@@ -60,7 +60,7 @@ async function pass(): Promise<void> {
 
 <template>
   <div class="grid content-start gap-3">
-    <h2 class="text-3xl">{{ need.says }}</h2>
+    <h1 class="text-3xl">{{ need.says }}</h1>
     <div v-if="items.length > 0" class="flex flex-wrap gap-2" role="group" :aria-label="need.says">
       <button
         v-for="item in items"
