@@ -87,7 +87,7 @@ function signIns({ pool, cookieSecret, https }: House): express.RequestHandler {
   const Store = connectPgSimple(session)
   return session({
     name: 'lea',
-    store: new Store({ pool, tableName: 'sign_ins', pruneSessionInterval: 3600 }),
+    store: new Store({ pool, tableName: 'sign_ins', pruneSessionInterval: 3600, errorLog: () => undefined }),
     secret: cookieSecret,
     resave: false,
     saveUninitialized: false,

@@ -9,6 +9,7 @@ import { pause, serving, tap, tapper, type Serving, type Tapper } from './servin
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const AT_ONCE = 4
+const STUCK_MS = 30_000
 
 /** @returns whether everything held */
 export async function benchKills(times = 100): Promise<boolean> {
@@ -52,6 +53,7 @@ async function round(
   let n = 100_000
   let over = false
   let refused = 0
+  let last = ''
   const hands = Array.from({ length: AT_ONCE }, async (_, h) => {
     let hand: Tapper | null = null
     while (!over || [...waiting.values()].some((t) => t.device === `hand ${h}`)) {
@@ -66,17 +68,26 @@ async function round(
           waiting.delete(one.id)
         } else {
           refused += 1
+          last = `status ${status}`
           hand = status === 401 ? null : hand
           await pause(20)
         }
-      } catch {
+      } catch (fault) {
+        last = String(fault)
         await pause(20)
       }
     }
   })
   for (let k = 0; k < times; k++) {
     const goal = acknowledged.size + 1 + Math.floor(random() * 12)
-    while (acknowledged.size < goal) await pause(2)
+    const since = performance.now()
+    while (acknowledged.size < goal) {
+      if (performance.now() - since > STUCK_MS)
+        throw new Error(
+          `no tap was taken for a minute after ${what} was killed for the ${k + 1}th time: ${last}`,
+        )
+      await pause(2)
+    }
     await kill()
   }
   over = true

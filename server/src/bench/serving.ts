@@ -26,7 +26,7 @@ export async function serving(): Promise<Serving> {
   const start = async (): Promise<void> => {
     rmSync(file, { force: true })
     child = spawn('node', [MAIN, '--demo'], {
-      stdio: ['ignore', 'ignore', 'ignore'],
+      stdio: ['ignore', 'ignore', 'inherit'],
       env: {
         ...process.env,
         HOST: '127.0.0.1',

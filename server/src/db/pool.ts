@@ -18,6 +18,10 @@ export function openPool(url: string): pg.Pool {
       await client.query('set role lea_app')
     },
   })
+  // Lost between two statements of a transaction: the next statement says so to its caller, and the server goes on.
+  pool.on('connect', (client) => {
+    client.on('error', () => undefined)
+  })
   pool.on('error', () => {
     // An idle connection was lost (a restarted database): the pool opens another one when asked.
   })

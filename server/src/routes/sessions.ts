@@ -258,7 +258,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
       // the end of the session on.
       const ends = session.state === 'finished' || list.some((e) => e.kind === 'finish')
       const touched = seenIn(list)
-      if (ends && list.some((e) => e.kind !== 'timer-seen'))
+      if (ends && list.some((e) => NEXT_PLAN.has(e.kind)))
         await refreshSkills(db, personOf(req).settingId, session.children)
       else if (touched)
         await refreshSeen(db, personOf(req).settingId, touched === 'all' ? session.children : touched)
@@ -268,6 +268,9 @@ export function sessionRoutes({ pool, plans }: House): Router {
   })
   return router
 }
+
+/** What the next plan is made from, once a session is over. */
+const NEXT_PLAN = new Set<TableEvent['kind']>(['finish', 'step', 'turn', 'skip', 'skill', 'talk', 'undo'])
 
 /** Whose techniques these events touch; a tap taken back may have been of anybody. */
 function seenIn(events: readonly TableEvent[]): string[] | 'all' | null {
