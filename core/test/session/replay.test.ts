@@ -34,7 +34,31 @@ const bodies: fc.Arbitrary<EventBody> = fc.oneof(
     .constantFrom('wren', 'idris')
     .map((child): EventBody => ({ kind: 'taste', body: { child, taste: 'more' } })),
   fc.integer({ min: 1, max: 20 }).map((n): EventBody => ({ kind: 'undo', body: { event: `e-a-${n}` } })),
-  fc.constant<EventBody>({ kind: 'timer', body: { name: 'oven', seconds: 600 } }),
+  fc.constant<EventBody>({ kind: 'timer', body: { name: 'oven', seconds: 600, every: 120 } }),
+  fc
+    .tuple(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 6 }))
+    .map(([n, round]): EventBody => ({ kind: 'timer-seen', body: { timer: `e-a-${n}`, round } })),
+  fc.constantFrom(52, 66, 76).map((celsius): EventBody => ({
+    kind: 'temperature',
+    body: { what: 'chicken', food: 'chicken-breast', celsius, held: 40, by: 'petra', from: 'typed' },
+  })),
+  fc.constant<EventBody>({
+    kind: 'incident',
+    body: { what: 'bump', who: ['wren'], text: '', done: 'cold cloth', by: 'petra' },
+  }),
+  fc
+    .integer({ min: 1, max: 20 })
+    .map((n): EventBody => ({ kind: 'incident-seen', body: { incident: `e-b-${n}`, by: 'petra' } })),
+  fc
+    .constantFrom('refused' as const, 'touched' as const, 'ate' as const)
+    .map((how): EventBody => ({ kind: 'met', body: { child: 'wren', food: 'chives', how } })),
+  fc
+    .constantFrom('wren', 'idris')
+    .map((child): EventBody => ({ kind: 'cleaned', body: { job: 'roll up the mats', child } })),
+  fc.constant<EventBody>({
+    kind: 'leftover',
+    body: { what: 'bread', amount: '', place: 'room', until: '2026-11-27' },
+  }),
 )
 const logs = fc
   .array(fc.tuple(bodies, fc.integer({ min: 1, max: 20 }), fc.constantFrom('a', 'b')), { maxLength: 40 })

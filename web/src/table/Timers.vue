@@ -64,8 +64,7 @@ defineExpose({ start })
     >
       <span class="max-w-40 text-left text-sm leading-tight"
         ><span class="block truncate"
-          >{{ t.rings ? 'seen? ' : '' }}{{ t.name
-          }}<template v-if="t.rounds > 1"> {{ t.round }}/{{ t.rounds }}</template></span
+          >{{ t.rings ? 'seen? ' : '' }}{{ t.name }}{{ t.rounds > 1 ? ` ${t.round}/${t.rounds}` : '' }}</span
         ><span class="numeral block text-xl">{{ t.text }}</span></span
       >
     </button>
