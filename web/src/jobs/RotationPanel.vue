@@ -27,9 +27,14 @@ async function look(): Promise<void> {
   if ('fault' in answer) fault.value = answer.fault
   else found.value = answer
 }
+/** Sessions are made once, however often somebody taps. */
+let making = false
 async function make(): Promise<void> {
+  if (making) return
+  making = true
   const groups = found.value?.groups ?? []
   const wrong = await session.makeRotation(groups.map(({ start, children }) => ({ start, children })))
+  making = false
   fault.value = wrong ?? ''
   if (!wrong) made.value = groups.length
 }
