@@ -156,3 +156,21 @@ export function probeFault(readings: readonly { at: number; celsius: number }[],
     ? `The probe says ${Number.isFinite(last.celsius) ? `${last.celsius} °C` : 'no number'}: no food is so. Check it in iced water (0 °C) before it is believed.`
     : ''
 }
+
+/** What is kept of a reading: tenths of a degree and whole seconds, never rounded up, so that 73.96 °C is not kept as 74. */
+export const keptReading = ({ celsius, held }: CoreReading): CoreReading => ({
+  celsius: Math.floor(celsius * 10) / 10,
+  held: Math.max(0, Math.floor(held)),
+})
+
+const MOST_HELD = 36_000
+/**
+ * A reading written by hand: `74,5` and `30`; without seconds it was held for none.
+ * @returns null where it is no reading of food: it is not kept
+ */
+export function readTyped(celsius: string, held: string): CoreReading | null {
+  if (!/^-?\d+([.,]\d+)?$/.test(celsius.trim()) || !/^\d*$/.test(held.trim())) return null
+  const reading = keptReading({ celsius: Number(celsius.replace(',', '.')), held: Number(held || 0) })
+  const absurd = judgeCore(reading, 'meat', 'uk').verdict === 'absurd' || reading.held > MOST_HELD
+  return absurd ? null : reading
+}

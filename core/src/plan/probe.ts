@@ -17,13 +17,16 @@ export function probesOf(
   if (after === undefined) return []
   const probes = lines.flatMap((line): Probe[] => {
     const food = foods.of(line.food)
-    if (isUnknown(food) || food.diets['vegetarian'] !== 'no' || food.group !== 'protein') return []
+    if (isUnknown(food) || food.diets['vegetarian'] !== 'no' || NO_MEAT.has(food.group ?? '')) return []
     if (READY.test(food.id)) return []
     const country = rules.country === 'us' ? 'us' : 'uk'
     return [{ food: food.id, name: foodName(food), kind: kindOf(food.id), country, after }]
   })
   return [...new Map(probes.map((p) => [p.food, p])).values()]
 }
+
+/** Stock, gelatine, lard; a food of the setting's own that has no group is rather measured once too often. */
+const NO_MEAT = new Set<string>(['seasoning', 'sweet', 'fat'])
 
 const kindOf = (food: string): CoreKind =>
   /mince|sausage|burger|nugget|chorizo/.test(food)

@@ -1,10 +1,9 @@
 /** What a recipe is like, for finding it on the shelf: heat, the age it begins at, foods by group, techniques, words to search. */
-import { dayAfter, type IsoDate } from '../amount/days'
 import { ratio } from '../amount/ratio'
 import { amountText } from '../amount/show'
 import { formFor, techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
-import { isByChildren, type Keeps, type Place, type Recipe, type RecipeStep } from './recipe'
+import { isByChildren, type Place, type Recipe, type RecipeStep } from './recipe'
 
 export const HEATS = ['none', 'hob', 'oven', 'fire'] as const
 export type Heat = (typeof HEATS)[number]
@@ -90,22 +89,6 @@ export function heatWords(recipe: Recipe): string {
   return cold.length > 0 ? `${heats}, ${night}${cold.join(' and ')}` : heats
 }
 export const heatWord = (heat: Heat): string => HEAT_WORDS[heat]
-
-const KEPT_WORDS: Record<Keeps['where'], string> = {
-  room: 'in a closed tin',
-  fridge: 'in the fridge',
-  freezer: 'in the freezer',
-}
-/** Until when what is left keeps, by place. @param made the day of the session */
-export const keepsUntil = (
-  recipe: Recipe,
-  made: IsoDate,
-): { where: string; days: number; until: IsoDate }[] =>
-  (recipe.keeps ?? []).map(({ where, days }) => ({
-    where: KEPT_WORDS[where],
-    days,
-    until: dayAfter(made, days),
-  }))
 
 /** The ingredient list at another size, each line in words; what is written stays exact. */
 export function linesFor(

@@ -127,6 +127,9 @@ function wordsOf(plan: Plan, languages: readonly string[]): StepWord[] {
 /** What this child was asked last, or what the table was: a family asks it again in its own way. */
 function askOf(plan: Plan, child: string | null): string {
   const asks = plan.talk.flatMap((t) => t.asks ?? [])
-  const own = child === null ? undefined : asks.filter((a) => a.child === child).at(-1)
-  return own?.says ?? plan.talk.flatMap((t) => t.prompts).at(0)?.says ?? 'What did your hands do today?'
+  // A sentence with a name in it may name somebody else.
+  const plain = (says: string): boolean => !says.includes('{{')
+  const own = child === null ? [] : asks.filter((a) => a.child === child && plain(a.says))
+  const any = plan.talk.flatMap((t) => t.prompts).find((p) => plain(p.says))
+  return own.at(-1)?.says ?? any?.says ?? 'What did your hands do today?'
 }

@@ -6,7 +6,16 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { CORE_KINDS, corePoints, coreSays, coreWords, heldReading, judgeCore } from '../../src/index'
+import {
+  CORE_KINDS,
+  corePoints,
+  coreSays,
+  coreWords,
+  heldReading,
+  judgeCore,
+  keptReading,
+  readTyped,
+} from '../../src/index'
 
 const fahrenheit = (f: number): number => ((f - 32) * 5) / 9
 
@@ -75,6 +84,26 @@ describe('any reading', () => {
   it('that no kitchen probe shows is none of food', () => {
     for (const celsius of [NaN, -60, 400, Infinity])
       expect(judgeCore({ celsius, held: 600 }, 'fish', 'uk').verdict).toBe('absurd')
+  })
+})
+
+describe('a reading that is kept', () => {
+  it('is never rounded up to where it was not', () => {
+    expect(keptReading({ celsius: 73.96, held: 29.9 })).toEqual({ celsius: 73.9, held: 29 })
+    expect(judgeCore(keptReading({ celsius: 73.96, held: 0 }), 'poultry', 'us').verdict).toBe('low')
+  })
+  it('by hand is one of food, or none', () => {
+    expect(readTyped('74,5', '30')).toEqual({ celsius: 74.5, held: 30 })
+    expect(readTyped('75', '')).toEqual({ celsius: 75, held: 0 })
+    for (const [c, h] of [
+      ['hot', '1'],
+      ['4000', '1'],
+      ['', '1'],
+      ['75', '-3'],
+      ['75', '1.5'],
+      ['75', '99999'],
+    ] as const)
+      expect(readTyped(c, h)).toBeNull()
   })
 })
 

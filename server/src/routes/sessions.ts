@@ -248,6 +248,8 @@ export function sessionRoutes({ pool, plans }: House): Router {
   })
   router.post('/:id/events', async (req, res) => {
     const { events } = await read(eventsSchema, req.body)
+    if (events.some((e) => e.kind === 'incident-seen') && personOf(req).role !== 'owner')
+      throw new Fault(403, 'only the owner may say that it was read')
     const last = await run(req, async (db) => {
       const session = await find(db, req, true)
       if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')

@@ -91,7 +91,7 @@ async function scan(): Promise<void> {
       </section>
       <section class="patch p-4" aria-labelledby="dev-probe">
         <h2 id="dev-probe" class="text-xl">Probe thermometer<template v-if="play"> (simulated)</template></h2>
-        <ProbeBox :probe="CHICKEN" @take="() => undefined" />
+        <ProbeBox :probe="CHICKEN" looks-only />
         <template v-if="play">
           <label class="mt-3 block font-semibold"
             >It is in something of {{ play.core }} °C<input

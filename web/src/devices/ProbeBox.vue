@@ -1,10 +1,20 @@
 <script setup lang="ts">
 /** The probe thermometer against what a food has to reach; the reading is taken by an adult, or typed where the probe does not answer. */
 import { computed, ref } from 'vue'
-import { coreSays, coreSource, coreWords, heldReading, judgeCore, probeFault, type Probe } from '@lea/core'
+import {
+  coreSays,
+  coreSource,
+  coreWords,
+  heldReading,
+  judgeCore,
+  keptReading,
+  probeFault,
+  readTyped,
+  type Probe,
+} from '@lea/core'
 import { useReadings } from './readings'
 
-const props = defineProps<{ probe: Probe }>()
+const props = defineProps<{ probe: Probe; looksOnly?: boolean }>()
 const emit = defineEmits<{ take: [reading: { celsius: number; held: number }, from: 'probe' | 'typed'] }>()
 const { list, now, away } = useReadings<{ celsius: number }>('probe')
 const fault = computed(() => probeFault(list.value, now.value.getTime()))
@@ -18,12 +28,7 @@ const verdict = computed(() =>
 const typing = ref(false)
 const celsius = ref('')
 const held = ref('0')
-const typed = computed(() => {
-  const c = Number(celsius.value.replace(',', '.'))
-  return celsius.value.trim() === '' || !Number.isFinite(c)
-    ? null
-    : { celsius: c, held: Number(held.value) || 0 }
-})
+const typed = computed(() => readTyped(celsius.value, held.value))
 const typedVerdict = computed(() =>
   typed.value ? judgeCore(typed.value, props.probe.kind, props.probe.country) : null,
 )
@@ -49,16 +54,10 @@ const typedVerdict = computed(() =>
         {{ coreSays(verdict) }}
       </p>
       <button
-        v-if="reading"
+        v-if="reading && !looksOnly"
         type="button"
         class="btn btn-table justify-self-start"
-        @click="
-          emit(
-            'take',
-            { celsius: Math.round(reading.celsius * 10) / 10, held: Math.floor(reading.held) },
-            'probe',
-          )
-        "
+        @click="emit('take', keptReading(reading), 'probe')"
       >
         take this reading
       </button>
@@ -66,10 +65,15 @@ const typedVerdict = computed(() =>
     <p v-else role="status" class="font-semibold">
       {{ away ? 'No network: read the probe itself, and write it down here.' : fault }}
     </p>
-    <button v-if="!typing" type="button" class="justify-self-start underline" @click="typing = true">
+    <button
+      v-if="!typing && !looksOnly"
+      type="button"
+      class="justify-self-start underline"
+      @click="typing = true"
+    >
       write a reading by hand
     </button>
-    <div v-else class="flex flex-wrap items-end gap-3">
+    <div v-else-if="typing" class="flex flex-wrap items-end gap-3">
       <label class="font-semibold"
         >°C<input v-model="celsius" inputmode="decimal" class="field mt-1 block !w-28 font-normal" /></label
       ><label class="font-semibold"

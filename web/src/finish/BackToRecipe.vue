@@ -24,7 +24,11 @@ async function keep(own: boolean): Promise<void> {
   if (!was || !now) return
   const name = withWords(was, now, (f) => foodName(house.foods.of(f)))
   try {
-    if (own) await house.saveRecipe({ ...now, title: `${was.title} with ${name}`.slice(0, 80) })
+    if (own)
+      await house.saveRecipe({
+        ...now,
+        title: `${was.title}${name ? ` with ${name}` : ', our way'}`.slice(0, 80),
+      })
     else await house.saveRecipe(now, session.stored?.recipe)
     said.value = own ? 'Kept as a recipe of its own.' : 'The recipe is changed.'
   } catch (fault) {

@@ -2,12 +2,14 @@
 /** What is left: how much, where it is kept and until which day; a label to print; where the scraps go. */
 import { computed, ref } from 'vue'
 import { keptPlaces, leftoverUntil, SCRAP_WAYS, type KeptPlace, type Plan, type ScrapWay } from '@lea/core'
+import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 import { dayText } from '../words'
 
 const props = defineProps<{ plan: Plan; id: string }>()
+const door = useDoor()
 const house = useHouse()
 const session = useSession()
 const table = useTable()
@@ -56,7 +58,7 @@ async function scrap(to: ScrapWay): Promise<void> {
       {{ l.amount || 'some' }} {{ PLACE_WORDS[l.place] }}, eat until <strong>{{ dayText(l.until) }}</strong>
     </li>
   </ul>
-  <p v-if="table.state.leftovers.length > 0" class="mt-1">
+  <p v-if="table.state.leftovers.length > 0 && door.isLeader()" class="mt-1">
     <a class="btn" :href="`/api/sessions/${id}/papers/labels.pdf`" target="_blank">Print the labels</a>
   </p>
   <h3 class="mt-3 text-lg">Scraps</h3>

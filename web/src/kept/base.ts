@@ -40,6 +40,12 @@ export const base = (): Promise<IDBPDatabase<Tables>> => {
   return opened
 }
 
+/** Nobody is signed in any more: lists and plans go; what is not sent yet waits for the next sign-in. */
+export async function forgetLists(): Promise<void> {
+  const db = await base()
+  await Promise.all([db.clear('heard'), db.clear('answers')])
+}
+
 /** At sign-out a device keeps nothing. */
 export async function forgetAll(): Promise<void> {
   const db = await base()

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import type { PersonRole } from '@lea/core'
 import { api, ApiFault, isOffline } from '../api'
 import { apiKept, keepAnswer } from '../kept/answers'
-import { forgetAll } from '../kept/base'
+import { forgetAll, forgetLists } from '../kept/base'
 import { unsent } from '../kept/outbox'
 
 export interface Person {
@@ -45,7 +45,7 @@ export const useDoor = defineStore('door', () => {
       if (!(fault instanceof ApiFault) || fault.status !== 401) return
       person.value = null
       // What is not sent yet waits for the same person's next sign-in; lists and plans go.
-      if ((await unsent()).length === 0) await forgetAll()
+      await forgetLists()
       firstVisit.value = (await api<{ needed: boolean }>('GET', '/first-visit')).needed
       looked = true
     }

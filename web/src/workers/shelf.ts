@@ -16,7 +16,10 @@ function worker(n: number): Remote<ShelfWorker> {
 const poolSize = (): number => Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 2))
 
 /** Starts the workers, so that they have read their code, and run it a little, by the time something is asked. */
+let warm = false
 export function startShelf(rows: readonly ShelfRow[] = [], wish?: Wish): void {
+  if (warm) return
+  warm = wish !== undefined
   const few = wish ? rows.slice(0, 6 * FEW) : []
   for (let n = 0; n < poolSize(); n++) void worker(n).looks([...few], wish ?? ({} as Wish))
 }
