@@ -77,3 +77,7 @@ export function weighAgainst(wanted: string, grams: number): string {
   if (Math.abs(missing) <= Math.max(NEAR_GRAMS, target * NEAR)) return 'that is it'
   return missing > 0 ? `${missing} g more` : `${-missing} g too much`
 }
+
+/** How a simulated device may be: what the judgements above are there for. */
+export const DEVICE_MOODS = ['well', 'drifting', 'stuck', 'silent', 'absurd'] as const
+export type DeviceMood = (typeof DEVICE_MOODS)[number]

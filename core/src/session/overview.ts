@@ -82,3 +82,15 @@ export function overviewOf(past: readonly PastSession[]): Overview {
     incidents,
   }
 }
+
+/** Turns in the order of the list of children; guests, who are not on it, are left out. */
+export const turnsInOrder = (view: Overview, children: readonly string[]): Overview['turns'] =>
+  children.flatMap((id) => view.turns.filter((t) => t.child === id))
+
+/** What is known of the cost for a chart: a day, and whole units of the currency. */
+export const costPoints = (view: Overview): { day: string; value: number }[] =>
+  view.cost.flatMap((c) =>
+    c.perChild === null
+      ? []
+      : [{ day: c.date.slice(5).split('-').reverse().join('/'), value: c.perChild / 100 }],
+  )

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import {
   cleanUp,
   compile,
+  costPoints,
   familySheet,
   foodBook,
   keptInRecipe,
@@ -12,6 +13,7 @@ import {
   ownPart,
   replay,
   tally,
+  turnsInOrder,
   type TableEvent,
 } from '../../src/index'
 import { child, recipeOf, request } from '../group'
@@ -167,6 +169,18 @@ describe('the weeks behind', () => {
     expect(view.cost.map((c) => c.session)).toEqual(['a', 'b'])
     const had = new Set(view.techniques.map((t) => t.id))
     expect(view.techniquesMissing.every((t) => !had.has(t.id))).toBe(true)
+    expect(turnsInOrder(view, ['wren', 'zuri', 'idris']).map((t) => t.child)).toEqual(['wren', 'idris'])
+    // No price is known in this group: nothing is drawn, rather than nought.
+    expect(costPoints(view)).toEqual([])
+    expect(
+      costPoints({ ...view, cost: view.cost.map((c) => ({ ...c, perChild: 135 })) }).map((p) => [
+        p.day,
+        p.value,
+      ]),
+    ).toEqual([
+      ['13/11', 1.35],
+      ['20/11', 1.35],
+    ])
     expect(view.incidents).toMatchObject([{ session: 'b', seen: false }])
   })
   it('of no session say so in figures', () => {

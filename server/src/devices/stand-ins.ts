@@ -2,18 +2,17 @@
  * Stand-ins for a kitchen scale and a probe thermometer, on loopback ports of their own: they say lines as the real ones would, and can
  * be told to drift, to stick, to fall silent or to say nonsense.
  */
+import type { DeviceMood } from '@lea/core'
 import { createServer, type Server, type Socket } from 'node:net'
 import type { AddressInfo } from 'node:net'
 
-export const MOODS = ['well', 'drifting', 'stuck', 'silent', 'absurd'] as const
-export type Mood = (typeof MOODS)[number]
 export interface Play {
   /** What lies on the pan, grams. */
   load: number
-  scale: Mood
+  scale: DeviceMood
   /** What the probe is in is that warm, °C; it gets there slowly. */
   core: number
-  probe: Mood
+  probe: DeviceMood
 }
 export interface StandIns {
   addresses: { scale: string; probe: string }

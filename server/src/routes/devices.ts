@@ -1,6 +1,7 @@
 import { Router, type Request, type Response } from 'express'
+import { DEVICE_MOODS } from '@lea/core'
 import * as yup from 'yup'
-import { MOODS, type Play } from '../devices/stand-ins'
+import type { Play } from '../devices/stand-ins'
 import type { LineDevice } from '../devices/line-device'
 import { atLeast } from '../door'
 import { Fault, notFound, read } from '../fault'
@@ -18,7 +19,7 @@ const number = (label: string, least: number, most: number) =>
 const mood = (label: string) =>
   yup
     .string()
-    .oneOf([...MOODS], `${label} must be one of ${MOODS.join(', ')}`)
+    .oneOf([...DEVICE_MOODS], `${label} must be one of ${DEVICE_MOODS.join(', ')}`)
     .optional()
 const playSchema = yup
   .object({

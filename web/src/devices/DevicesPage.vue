@@ -1,19 +1,20 @@
 <script setup lang="ts">
 /** The kitchen's devices as they answer now, and the handles of the stand-ins to play with. */
 import { onMounted, ref } from 'vue'
+import type { DeviceMood } from '@lea/core'
 import { api, inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { standIn } from '../scanner/scanner'
 import ProbeBox from './ProbeBox.vue'
 import ScaleBox from './ScaleBox.vue'
+import StandInHandles from './StandInHandles.vue'
 
 interface Play {
   load: number
-  scale: string
+  scale: DeviceMood
   core: number
-  probe: string
+  probe: DeviceMood
 }
-const MOODS = ['well', 'drifting', 'stuck', 'silent', 'absurd']
 const CHICKEN = {
   food: 'chicken-breast',
   name: 'Chicken',
@@ -63,60 +64,32 @@ async function scan(): Promise<void> {
       <section class="patch p-4" aria-labelledby="dev-scale">
         <h2 id="dev-scale" class="text-xl">Kitchen scale<template v-if="play"> (simulated)</template></h2>
         <ScaleBox wanted="180 g" />
-        <template v-if="play">
-          <label class="mt-3 block font-semibold"
-            >On the pan: {{ play.load }} g<input
-              type="range"
-              min="0"
-              max="2000"
-              step="1"
-              class="mt-1 block w-full"
-              :value="play.load"
-              @change="change({ load: Number(($event.target as HTMLInputElement).value) })"
-          /></label>
-          <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="How the scale is">
-            <button
-              v-for="m in MOODS"
-              :key="m"
-              type="button"
-              class="btn"
-              :class="play.scale === m ? '!bg-ink !text-white' : ''"
-              :aria-pressed="play.scale === m"
-              @click="change({ scale: m })"
-            >
-              {{ m }}
-            </button>
-          </div>
-        </template>
+        <StandInHandles
+          v-if="play"
+          of="scale"
+          :says="`On the pan: ${play.load} g`"
+          :value="play.load"
+          :least="0"
+          :most="2000"
+          :mood="play.scale"
+          @give="(load) => change({ load })"
+          @mood="(scale) => change({ scale })"
+        />
       </section>
       <section class="patch p-4" aria-labelledby="dev-probe">
         <h2 id="dev-probe" class="text-xl">Probe thermometer<template v-if="play"> (simulated)</template></h2>
         <ProbeBox :probe="CHICKEN" looks-only />
-        <template v-if="play">
-          <label class="mt-3 block font-semibold"
-            >It is in something of {{ play.core }} °C<input
-              type="range"
-              min="-20"
-              max="100"
-              step="1"
-              class="mt-1 block w-full"
-              :value="play.core"
-              @change="change({ core: Number(($event.target as HTMLInputElement).value) })"
-          /></label>
-          <div class="mt-2 flex flex-wrap gap-2" role="group" aria-label="How the probe is">
-            <button
-              v-for="m in MOODS"
-              :key="m"
-              type="button"
-              class="btn"
-              :class="play.probe === m ? '!bg-ink !text-white' : ''"
-              :aria-pressed="play.probe === m"
-              @click="change({ probe: m })"
-            >
-              {{ m }}
-            </button>
-          </div>
-        </template>
+        <StandInHandles
+          v-if="play"
+          of="probe"
+          :says="`It is in something of ${play.core} °C`"
+          :value="play.core"
+          :least="-20"
+          :most="100"
+          :mood="play.probe"
+          @give="(core) => change({ core })"
+          @mood="(probe) => change({ probe })"
+        />
       </section>
       <section class="patch p-4" aria-labelledby="dev-scanner">
         <h2 id="dev-scanner" class="text-xl">Packet scanner</h2>

@@ -3,7 +3,7 @@
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { Bar } from 'vue-chartjs'
-import { moneyText, type Overview, type SessionRecord } from '@lea/core'
+import { costPoints, moneyText, turnsInOrder, type Overview, type SessionRecord } from '@lea/core'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -56,12 +56,14 @@ const sessions = computed(() =>
 const view = computed(() => answer.value?.overview)
 const unread = computed(() => (view.value?.incidents ?? []).filter((i) => !i.seen))
 /** In the order of the roster: nobody is first. */
-const fair = computed(() => {
-  const order = house.children.map((c) => c.id)
-  return [...(view.value?.turns ?? [])]
-    .filter((t) => order.includes(t.child))
-    .sort((a, b) => order.indexOf(a.child) - order.indexOf(b.child))
-})
+const fair = computed(() =>
+  view.value
+    ? turnsInOrder(
+        view.value,
+        house.children.map((c) => c.id),
+      )
+    : [],
+)
 const turnsChart = computed(() => ({
   labels: fair.value.map((t) => nameOf(t.child)),
   datasets: [
@@ -69,16 +71,11 @@ const turnsChart = computed(() => ({
   ],
 }))
 const costChart = computed(() => {
-  const known = (view.value?.cost ?? []).filter((c) => c.perChild !== null)
+  const points = view.value ? costPoints(view.value) : []
   return {
-    labels: known.map((c) => c.date.slice(5).split('-').reverse().join('/')),
+    labels: points.map((p) => p.day),
     datasets: [
-      {
-        label: 'a child',
-        data: known.map((c) => (c.perChild ?? 0) / 100),
-        backgroundColor: '#0e6e74',
-        maxBarThickness: 28,
-      },
+      { label: 'a child', data: points.map((p) => p.value), backgroundColor: '#0e6e74', maxBarThickness: 28 },
     ],
   }
 })

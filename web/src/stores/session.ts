@@ -175,6 +175,7 @@ export const useSession = defineStore('session', () => {
       planFault.value = ''
       bowl.value = ''
       changed.value = ''
+      off.against.value = []
     }
     saveFault.value = ''
     await house.load()
@@ -275,7 +276,10 @@ export const useSession = defineStore('session', () => {
       return null
     } catch (fault) {
       if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
-      return isOffline(fault) ? off.cookAlone(session) : inWords(fault)
+      if (!isOffline(fault)) return inWords(fault)
+      // Whatever was changed a moment ago is in the plan that is begun with.
+      await recompute()
+      return off.cookAlone(stored.value ?? session)
     }
   }
 

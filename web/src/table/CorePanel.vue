@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Before anybody eats: what was raw is measured in its middle. A cold reading is kept, and does not let it through. */
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { GateNeed } from '@lea/core'
+import Picks from '../parts/Picks.vue'
 import ProbeBox from '../devices/ProbeBox.vue'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
@@ -11,6 +12,7 @@ const session = useSession()
 const table = useTable()
 const by = ref('')
 const missing = ref(false)
+const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, word: session.nameOf(id) })))
 
 async function take(
   probe: { food: string; name: string },
@@ -29,19 +31,7 @@ async function take(
 <template>
   <div class="grid content-start gap-3">
     <h1 class="text-3xl">{{ need.says }}</h1>
-    <div class="flex flex-wrap gap-2" role="group" aria-label="Who holds the probe">
-      <button
-        v-for="a in session.stored?.adults ?? []"
-        :key="a"
-        type="button"
-        class="btn btn-table"
-        :class="by === a ? '!bg-ink !text-white' : ''"
-        :aria-pressed="by === a"
-        @click="by = a"
-      >
-        {{ session.nameOf(a) }}
-      </button>
-    </div>
+    <Picks label="Who holds the probe" :options="adults" :picked="[by]" @pick="(id) => (by = id)" />
     <p v-if="missing" role="alert" class="font-semibold">
       Who holds the probe? Tap the name, then take the reading.
     </p>

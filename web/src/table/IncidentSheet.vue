@@ -2,6 +2,7 @@
 /** Something happened: what, who, what was done. The owner sees it until it was read. */
 import { computed, ref } from 'vue'
 import { INCIDENT_WORDS, INCIDENTS, type Incident } from '@lea/core'
+import Picks from '../parts/Picks.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
@@ -14,6 +15,8 @@ const who = ref<string[]>([])
 const by = ref('')
 const text = ref('')
 const done = ref('')
+const kinds = INCIDENTS.map((id) => ({ id, word: INCIDENT_WORDS[id] }))
+const named = (ids: readonly string[]) => ids.map((id) => ({ id, word: session.nameOf(id) }))
 const people = computed(() => [...session.present, ...(session.stored?.adults ?? [])])
 const missing = computed(() =>
   [
@@ -48,33 +51,15 @@ async function keep(): Promise<void> {
       First the child, then this. It is kept with the time, and the owner sees it until it was read.
     </p>
     <p class="mb-1 font-semibold">What</p>
-    <div class="mb-3 flex flex-wrap gap-2">
-      <button
-        v-for="i in INCIDENTS"
-        :key="i"
-        type="button"
-        class="btn btn-table"
-        :class="what === i ? '!bg-ink !text-white' : ''"
-        :aria-pressed="what === i"
-        @click="what = i"
-      >
-        {{ INCIDENT_WORDS[i] }}
-      </button>
-    </div>
+    <Picks
+      class="mb-3"
+      label="What"
+      :options="kinds"
+      :picked="[what]"
+      @pick="(id) => (what = id as Incident)"
+    />
     <p class="mb-1 font-semibold">Who</p>
-    <div class="mb-3 flex flex-wrap gap-2">
-      <button
-        v-for="p in people"
-        :key="p"
-        type="button"
-        class="btn btn-table"
-        :class="who.includes(p) ? '!bg-ink !text-white' : ''"
-        :aria-pressed="who.includes(p)"
-        @click="pick(p)"
-      >
-        {{ session.nameOf(p) }}
-      </button>
-    </div>
+    <Picks class="mb-3" label="Who" :options="named(people)" :picked="who" @pick="pick" />
     <label class="mb-3 block font-semibold"
       >How it came about<input v-model="text" class="field mt-1 font-normal" maxlength="1000"
     /></label>
@@ -82,19 +67,13 @@ async function keep(): Promise<void> {
       >What was done<input v-model="done" class="field mt-1 font-normal" maxlength="1000"
     /></label>
     <p class="mb-1 font-semibold">Written by</p>
-    <div class="mb-3 flex flex-wrap gap-2">
-      <button
-        v-for="a in session.stored?.adults ?? []"
-        :key="a"
-        type="button"
-        class="btn"
-        :class="by === a ? '!bg-ink !text-white' : ''"
-        :aria-pressed="by === a"
-        @click="by = a"
-      >
-        {{ session.nameOf(a) }}
-      </button>
-    </div>
+    <Picks
+      class="mb-3"
+      label="Written by"
+      :options="named(session.stored?.adults ?? [])"
+      :picked="[by]"
+      @pick="(id) => (by = id)"
+    />
     <p v-if="missing.length > 0" role="status" class="mb-2">Still missing: {{ missing.join(', ') }}.</p>
     <button type="button" class="btn btn-main btn-table" :disabled="missing.length > 0" @click="keep">
       Keep it
