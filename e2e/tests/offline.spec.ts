@@ -107,6 +107,44 @@ test('three hundred taps without a network are all there after, once', async ({ 
   expect(new Set(events.map((e) => e.id)).size).toBe(events.length)
 })
 
+test('one tap that the server does not take holds up no other', async ({ page, context }) => {
+  await signIn(page, house)
+  await page
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await page.waitForURL(/session\//)
+  const id = idOf(page)
+  await page.goto(`${house.address}/session/${id}/cook`)
+  await expect(done(page)).toBeVisible()
+  await context.setOffline(true)
+  await page.evaluate(async (session) => {
+    const open = indexedDB.open('lea-table')
+    await new Promise((ok) => (open.onsuccess = ok))
+    const event = {
+      id: 'a5d3e0c2-7c0a-4a55-8f0f-1c9b6f1d2e33',
+      device: 'this one',
+      lamport: 1,
+      at: new Date().toISOString(),
+      kind: 'timer',
+      body: { name: 'Nonsense', seconds: -5 },
+    }
+    const tx = open.result.transaction('waiting', 'readwrite')
+    tx.objectStore('waiting').put({ session, event })
+    await new Promise((ok) => (tx.oncomplete = ok))
+    open.result.close()
+  }, id)
+  const before = await done(page).textContent()
+  await done(page).click()
+  await expect(page.getByText(/kept on this device/).first()).toBeVisible()
+  await context.setOffline(false)
+  // The tap goes through; the other one stays, and is said.
+  await expect(page.getByText(/1 kept on this device, not sent yet/)).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/Seconds must be at least 1/)).toBeVisible()
+  await expect.poll(async () => (await eventsOf(page, id)).events.at(-1)?.kind).toBe('turn')
+  expect(before).not.toBe('')
+})
+
 test('a timer rings after a reload until it is seen, and two run side by side', async ({ page }) => {
   await signIn(page, house)
   await page.goto(`${house.address}/diary`)

@@ -2,7 +2,7 @@
 import { dayAfter } from '../amount/days'
 import type { Keeps } from '../recipe/recipe'
 import type { Plan } from '../plan/plan'
-import { TASTES, type KeptPlace, type Taste } from './event'
+import { MET, TASTES, type KeptPlace, type Met, type Taste } from './event'
 import type { TableState } from './replay'
 
 /** Rows of a pictograph: one token for each child, in the order of the seats. */
@@ -96,6 +96,10 @@ export function cleanUp(
   }
   return dealt.map((d) => ({ ...d, done: state.cleaned.some((c) => c.job === d.job) }))
 }
+
+/** Tapped again it is the next way; the first tap says `tasted`, which is noted most. */
+export const nextMet = (how: Met | undefined): Met =>
+  MET[(how ? MET.indexOf(how) + 1 : MET.indexOf('tasted')) % MET.length] ?? 'tasted'
 
 /** Foods of the session that a child can meet, each once; water is none. */
 export const foodsMet = (plan: Plan): { food: string; name: string }[] => [

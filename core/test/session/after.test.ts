@@ -9,6 +9,7 @@ import {
   keptInRecipe,
   keptPlaces,
   leftoverUntil,
+  nextMet,
   overviewOf,
   ownPart,
   replay,
@@ -73,6 +74,12 @@ describe('clearing up', () => {
     const done = replay([...turn('wren'), event('cleaned', { job: first?.job, child: first?.child })])
     expect(cleanUp(plan, done, ['idris']).filter((j) => j.done)).toEqual([{ ...first, done: true }])
   })
+})
+
+it('a tap on a mat goes through every way of meeting a food, and round', () => {
+  const ways = [nextMet(undefined)]
+  for (let i = 0; i < 4; i++) ways.push(nextMet(ways.at(-1)))
+  expect(ways).toEqual(['tasted', 'ate', 'refused', 'touched', 'tasted'])
 })
 
 describe('swaps kept in the recipe', () => {

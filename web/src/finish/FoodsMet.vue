@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Which foods a child met, and how: tap a food, then the mats. No rank: each way is a way of meeting it. */
 import { computed, ref } from 'vue'
-import { foodsMet, MET, MET_WORDS, type Plan } from '@lea/core'
+import { foodsMet, MET, MET_WORDS, nextMet, type Plan } from '@lea/core'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
@@ -14,11 +14,8 @@ const { matOf } = useMats()
 const foods = computed(() => foodsMet(props.plan))
 const food = ref('')
 const how = (child: string) => table.state.met[child]?.[food.value]
-async function next(child: string): Promise<void> {
-  const now = how(child)
-  const to = MET[(now ? MET.indexOf(now) + 1 : 2) % MET.length]
-  if (to) await table.add({ kind: 'met', body: { child, food: food.value, how: to } })
-}
+const next = (child: string): Promise<string> =>
+  table.add({ kind: 'met', body: { child, food: food.value, how: nextMet(how(child)) } })
 const noted = (id: string): number => Object.values(table.state.met).filter((m) => m[id]).length
 </script>
 

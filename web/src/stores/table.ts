@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { replay, type EventBody, type TableEvent } from '@lea/core'
-import { api, isOffline, inWords } from '../api'
+import { api, ApiFault, isOffline, inWords } from '../api'
 import * as outbox from '../kept/outbox'
 
 const isOwnTap = (e: TableEvent): boolean =>
   e.device === outbox.deviceName() && e.kind !== 'begin' && e.kind !== 'finish'
+
+const isRefused = (e: unknown): boolean => e instanceof ApiFault && e.status === 400
 
 /** The live table of one session: the log of events, what is still to send, and the state they give. */
 export const useTable = defineStore('table', () => {
@@ -13,6 +15,8 @@ export const useTable = defineStore('table', () => {
   const events = shallowRef<TableEvent[]>([])
   const waiting = ref(0)
   const fault = ref('')
+  /** Why the server does not take a tap that waits here. */
+  const refused = ref('')
   const opened = ref(false)
   const state = computed(() => replay(events.value))
   let last = 0
@@ -32,7 +36,7 @@ export const useTable = defineStore('table', () => {
   const merge = (more: readonly TableEvent[]): void => {
     const known = new Set(events.value.map((e) => e.id))
     const fresh = more.filter((e) => !known.has(e.id))
-    if (fresh.some((e) => e.device !== outbox.deviceName())) heard = performance.now()
+    if (opened.value && fresh.some((e) => e.device !== outbox.deviceName())) heard = performance.now()
     if (fresh.length > 0) events.value = [...events.value, ...fresh]
   }
 
@@ -151,16 +155,39 @@ export const useTable = defineStore('table', () => {
       try {
         // A session that was begun here comes before what was tapped in it.
         await first()
-        if (batch.length === 0) return
-        await api('POST', `/sessions/${id}/events`, { events: batch })
-        await outbox.acknowledged(id, batch)
+        if (batch.length === 0) {
+          refused.value = ''
+          return
+        }
+        await post(id, batch)
         fault.value = ''
       } catch (e) {
-        fault.value = inWords(e)
+        // One tap that the server does not take must not hold up the others: each goes by itself, and that one is said.
+        if (isRefused(e)) await sendEach(id, batch)
+        else fault.value = inWords(e)
         if (isOffline(e)) timer = setTimeout(() => void send(), 2000)
         return
       }
     }
+  }
+
+  async function post(id: string, batch: TableEvent[]): Promise<void> {
+    await api('POST', `/sessions/${id}/events`, { events: batch })
+    await outbox.acknowledged(id, batch)
+  }
+  async function sendEach(id: string, batch: readonly TableEvent[]): Promise<void> {
+    for (const event of batch) {
+      try {
+        await post(id, [event])
+      } catch (e) {
+        if (!isRefused(e)) {
+          fault.value = inWords(e)
+          return
+        }
+        refused.value = inWords(e)
+      }
+    }
+    waiting.value = (await outbox.waitingFor(id)).length
   }
 
   /** The last tap of this device that still counts; the start and the end of a session are none. */
@@ -182,6 +209,7 @@ export const useTable = defineStore('table', () => {
     events,
     waiting,
     fault,
+    refused,
     opened,
     state,
     behind,

@@ -159,6 +159,9 @@ const { on: keysOn } = useTableKeys({
         </ul>
         <button type="button" class="underline" @click="session.against = []">We have seen it</button>
       </Notice>
+      <Notice v-if="table.refused" tone="fault" class="m-2 !py-2">
+        The server does not take a tap that is kept here: {{ table.refused }} The others went through.
+      </Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} Nothing that was tapped is lost; go on.
       </Notice>
