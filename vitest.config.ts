@@ -22,6 +22,8 @@ export default defineConfig({
           root: 'server',
           include: ['test/**/*.test.ts'],
           fileParallelism: false,
+          // Each file has a house of its own; the modules are read in once.
+          isolate: false,
           testTimeout: 20000,
           hookTimeout: 60000,
         },

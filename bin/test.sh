@@ -30,7 +30,8 @@ check backup "$ROOT/bin/backup-test.sh"
 check kills run_bench kills 4
 npx --no -- vitest run --project core --project web --reporter=default --reporter=json --outputFile="$REPORTS/unit.json" || true
 pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
-export LEA_OWNER_URL LEA_APP_URL
+pg_load_demo "$TEST_BASE"
+export LEA_OWNER_URL LEA_APP_URL LEA_DEMO_DATABASE
 npx --no -- vitest run --project server --reporter=default --reporter=json --outputFile="$REPORTS/server.json" || true
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list,json || true
 

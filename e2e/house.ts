@@ -11,6 +11,7 @@ import pg from 'pg'
 const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url))
 const owner = process.env['LEA_OWNER_URL'] ?? ''
 const app = process.env['LEA_APP_URL'] ?? ''
+const demoDatabase = process.env['LEA_DEMO_DATABASE'] ?? ''
 const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
 
 export class House {
@@ -25,9 +26,9 @@ export class House {
   }
 
   static async open(demo = true): Promise<House> {
-    if (!owner) throw new Error('start these tests with ./lea test')
+    if (!owner || !demoDatabase) throw new Error('start these tests with ./lea test')
     const house = new House(demo)
-    await house.admin(`create database ${house.name}`)
+    await house.admin(`create database ${house.name}${demo ? ` template ${demoDatabase}` : ''}`)
     await house.start()
     return house
   }

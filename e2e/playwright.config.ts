@@ -10,6 +10,8 @@ export default defineConfig({
   fullyParallel: false,
   retries: 0,
   use: {
+    // The shell would be fetched and cached anew by every test: only the tests of it let it.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: '/usr/bin/chromium',

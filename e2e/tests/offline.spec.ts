@@ -4,6 +4,7 @@ import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
 
 // The second and third go on with the session that the first has begun.
 test.describe.configure({ mode: 'serial' })
+test.use({ serviceWorkers: 'allow' })
 
 let house: House
 test.beforeAll(async () => {

@@ -2,7 +2,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { assemble, compile, digest, openStops, type Plan, type StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
@@ -10,8 +9,7 @@ import { openHouse, type TestHouse, type Visitor } from './house'
 let house: TestHouse
 let petra: Visitor
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
 })

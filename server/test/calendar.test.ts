@@ -2,10 +2,9 @@
 import ical, { type VEvent } from 'node-ical'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { calendarOf, isZone } from '../src/files/calendar'
-import { today } from '../src/words'
+import { calendarOf } from '../src/files/calendar'
+import { isZone } from '../src/zone'
 import { openHouse, type TestHouse } from './house'
 
 const session = (more: Partial<StoredSession> = {}): StoredSession => ({
@@ -73,8 +72,7 @@ describe('a calendar file', () => {
 describe('the Diary of a setting', () => {
   let house: TestHouse
   beforeAll(async () => {
-    house = await openHouse()
-    await loadDemo(house.pool, today())
+    house = await openHouse({ demo: true })
   })
   afterAll(() => house.close())
   it('has every session once, without a child’s name', async () => {

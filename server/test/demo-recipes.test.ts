@@ -14,15 +14,13 @@ import {
   type StoredSession,
   type StoredSetting,
 } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/words'
 import { openHouse, type TestHouse } from './house'
 
 let house: TestHouse
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
 })
 afterAll(() => house.close())
 

@@ -1,10 +1,8 @@
 /** Scale and probe: the stand-ins heard through the real line, their moods, and lines that are no readings. */
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { heldReading, judgeCore, probeFault, scaleState } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openDevices, readCore, readWeight, type Devices } from '../src/devices/devices'
-import { today } from '../src/words'
 import { openHouse, type TestHouse } from './house'
 
 let devices: Devices
@@ -72,8 +70,7 @@ describe('the probe', () => {
 describe('the handles of the stand-ins', () => {
   let house: TestHouse
   beforeAll(async () => {
-    house = await openHouse()
-    await loadDemo(house.pool, today())
+    house = await openHouse({ demo: true })
   })
   afterAll(() => house.close())
   it('are a leader’s; nonsense is refused by name; without sign-in nothing is heard', async () => {

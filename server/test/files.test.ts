@@ -11,7 +11,6 @@ import {
   type StoredSession,
 } from '@lea/core'
 import { Ajv2020 } from 'ajv/dist/2020'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
@@ -30,8 +29,7 @@ const settingOf = async (v: Visitor): Promise<string> =>
   ((await v.get('/api/me')).body as { person: { settingId: string } }).person.settingId
 
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   other = await openHouse()
 })
 afterAll(async () => {
@@ -118,6 +116,7 @@ describe('the whole setting as one archive', () => {
   let zip: Buffer
   it('goes out with everything but passwords and sign-ins', async () => {
     const petra = await signedIn('petra')
+    expect((await petra.send('PUT', '/api/keeping', { months: 17 })).status).toBe(200)
     const answer = await petra.raw('GET', '/api/archive')
     expect(answer.status).toBe(200)
     zip = answer.body
@@ -147,6 +146,7 @@ describe('the whole setting as one archive', () => {
     expect((await owner.send('POST', '/api/first-visit', firstVisit)).status).toBe(201)
     const put = await owner.raw('POST', '/api/archive', zip)
     expect(put.status).toBe(201)
+    expect((await owner.get('/api/keeping')).body).toEqual({ months: 17 })
     const petra = await signedIn('petra')
     const bare = (c: StoredChild) => ({ ...c, skills: undefined, lately: undefined, talk: undefined })
     expect((await childrenOf(owner)).map(bare)).toEqual((await childrenOf(petra)).map(bare))

@@ -18,6 +18,7 @@ import { startPlanThread } from '../src/plan/thread'
 
 const OWNER = process.env['LEA_OWNER_URL'] ?? ''
 const APP = process.env['LEA_APP_URL'] ?? ''
+const DEMO = process.env['LEA_DEMO_DATABASE'] ?? ''
 export const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url))
 
 const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
@@ -77,12 +78,13 @@ async function serve(appUrl: string, signInsAllowed: number) {
   }
 }
 
-export async function openHouse(options: { signInsAllowed?: number } = {}) {
-  if (!OWNER) throw new Error('start these tests with ./lea test')
+/** @param options.demo begins with a copy of the demo that `./lea test` loaded */
+export async function openHouse(options: { signInsAllowed?: number; demo?: boolean } = {}) {
+  if (!OWNER || !DEMO) throw new Error('start these tests with ./lea test')
   const name = `test_${randomBytes(6).toString('hex')}`
   const admin = new pg.Client({ connectionString: OWNER })
   await admin.connect()
-  await admin.query(`create database ${name}`)
+  await admin.query(`create database ${name}${options.demo ? ` template ${DEMO}` : ''}`)
   const ownerUrl = toDatabase(OWNER, name)
   await migrate(ownerUrl, MIGRATIONS)
   const appUrl = toDatabase(APP, name)

@@ -1,9 +1,7 @@
 /** Rotation, rules of the house and changes at the table, as they cross the server's door. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { HouseRules, Kit, StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse
@@ -16,8 +14,7 @@ const planned = async (): Promise<StoredSession> =>
 const rules = async (): Promise<HouseRules> => (await petra.get('/api/setting')).body.rules
 
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   gwenda = house.visitor()

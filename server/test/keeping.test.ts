@@ -2,7 +2,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { dayAfter, type StoredChild, type StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
 import { today } from '../src/words'
@@ -11,8 +10,7 @@ import { openHouse, type TestHouse, type Visitor } from './house'
 let house: TestHouse
 let petra: Visitor
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
 })
@@ -49,6 +47,18 @@ describe('an erased child', () => {
     ]
     const sent = await petra.send('POST', `/api/sessions/${session.id}/events`, { events })
     expect(sent.status, JSON.stringify(sent.body)).toBe(200)
+    // That it was read only the owner says.
+    const seen = [event(4, 'incident-seen', { incident: events[2]?.id, by: adult })]
+    const send = (v: Visitor) => v.send('POST', `/api/sessions/${session.id}/events`, { events: seen })
+    for (const name of ['seun', 'gwenda']) {
+      const other = house.visitor()
+      await other.signIn(name, DEMO_PASSWORD)
+      expect((await send(other)).status, name).toBe(403)
+    }
+    const record = async () => (await petra.get(`/api/record/sessions/${session.id}`)).body
+    expect((await record()).incidents[0].seenBy ?? null).toBeNull()
+    expect((await send(petra)).status).toBe(200)
+    expect((await record()).incidents[0].seenBy).toBe(adult)
     const file = await petra.get(`/api/children/${child.id}/export`)
     const text = JSON.stringify(file.body)
     expect(text).toContain('the blue cup matters')

@@ -2,9 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse
@@ -19,8 +17,7 @@ const tap = (n: number) => ({
   body: { text: `tap ${n}` },
 })
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const sessions = (await petra.get('/api/sessions')).body as StoredSession[]

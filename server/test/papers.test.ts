@@ -5,10 +5,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { StoredChild, StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { runsOf } from '../src/papers/fonts'
-import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse
@@ -16,8 +14,7 @@ let petra: Visitor
 let session: StoredSession
 let children: StoredChild[]
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const all = (await petra.get('/api/sessions')).body as StoredSession[]
@@ -71,6 +68,18 @@ describe('every paper', () => {
     const run = (await pdf('run.pdf')).text
     for (const id of session.children) expect(run).toContain(nickname(id))
     expect((await pdf('record.pdf')).text).toMatch(/Packets read: Petra Vance|Packets read: \w+ \w+/)
+  })
+  it('the record has the times of who prints it; a zone that is none is refused by name', async () => {
+    const begun = async (zone: string): Promise<number> => {
+      const { text } = await pdf(`record.pdf?zone=${zone}`)
+      expect(text).toContain(`Times are of ${zone}`)
+      const [, h, m] = /begun (\d\d):(\d\d)/.exec(text) ?? []
+      return Number(h) * 60 + Number(m)
+    }
+    // Tokyo is nine hours ahead of UTC the whole year (IANA time zone database).
+    expect(((await begun('Asia/Tokyo')) - (await begun('UTC')) + 1440) % 1440).toBe(9 * 60)
+    const answer = await petra.get(`/api/sessions/${session.id}/papers/record.pdf?zone=Saltmere`)
+    expect([answer.status, answer.body.error.field]).toEqual([400, 'zone'])
   })
   it('comes as A4, or as Letter where that is asked for; another size is refused by name', async () => {
     expect((await pdf('labels.pdf')).size).toEqual([595, 842])

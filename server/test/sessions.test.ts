@@ -6,7 +6,6 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { inputsOf, type StoredSession } from '@lea/core'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
@@ -15,8 +14,7 @@ let house: TestHouse
 let petra: Visitor
 let session: StoredSession
 beforeAll(async () => {
-  house = await openHouse()
-  await loadDemo(house.pool, today())
+  house = await openHouse({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const all = (await petra.get('/api/sessions')).body as StoredSession[]

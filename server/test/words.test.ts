@@ -10,9 +10,7 @@ import {
   type StoredSession,
 } from '@lea/core'
 import { wordsFromCsv, wordsToCsv } from '../src/files/words-csv'
-import { loadDemo } from '../src/demo/load'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 const somali: OwnWord[] = [
@@ -68,8 +66,7 @@ describe('words of a setting', () => {
   const wordsOf = async (visitor: Visitor): Promise<OwnWord[]> =>
     (await visitor.get('/api/words')).body as OwnWord[]
   beforeAll(async () => {
-    house = await openHouse()
-    await loadDemo(house.pool, today())
+    house = await openHouse({ demo: true })
   })
   afterAll(() => house.close())
 
@@ -121,6 +118,9 @@ describe('words of a setting', () => {
     const request = (await petra.get(`/api/sessions/${next?.id}/request`)).body as PlanRequest
     expect(request.children.find((c) => c.id === noted?.id)?.talk).toEqual(noted?.talk)
     expect(readPlanRequest(request).children.length).toBe(request.children.length)
+    const shares = children.filter((c) => c.ahead && next?.children.includes(c.id))
+    expect(shares.length).toBeGreaterThan(0)
+    for (const c of shares) expect(request.children.find((k) => k.id === c.id)?.ahead).toBe(c.ahead)
     const plan = compile(request)
     expect(plan.talk.flatMap((t) => t.asks ?? []).some((a) => a.why === 'due')).toBe(true)
     expect((await petra.get(`/api/record/children/${noted?.id}`)).body.talk.length).toBeGreaterThan(0)

@@ -24,6 +24,8 @@ export interface StoredProfile {
   skills?: Skills | undefined
   /** The day on which each technique was last done. */
   lately?: Record<string, string> | undefined
+  /** Jobs it had more than its share in its last sessions; below 0 where fewer. */
+  ahead?: number | undefined
   /** Techniques that the child's own plan leaves out. */
   limits?: string[] | undefined
   /** What was noted of its talk. */
@@ -99,6 +101,7 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
   ...(c.lately && Object.keys(c.lately).length > 0 && { lately: c.lately }),
+  ...(c.ahead && { ahead: c.ahead }),
   ...(c.talk && c.talk.marks.length + c.talk.heard.length > 0 && { talk: c.talk }),
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),

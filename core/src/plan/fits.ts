@@ -14,11 +14,19 @@ export interface ChildFit {
   easy: number
   /** Techniques that the child never did before. */
   first: string[]
+  /** Jobs more or fewer than its share in its last sessions, in words; nothing where it had just its share. */
+  before: string
   /** Neighbour jobs, where it takes no part. */
   instead: string[]
   /** Minutes to the half: longest wait for a turn, and longest with nothing at all to do. */
   wait: number
   idle: number
+}
+
+const beforeText = (ahead: number): string => {
+  const jobs = Math.abs(ahead)
+  if (jobs === 0) return ''
+  return `${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${ahead > 0 ? 'more' : 'fewer'} than its share in its last sessions`
 }
 
 export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFit[] {
@@ -49,6 +57,7 @@ export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFi
       stretch,
       easy,
       first: [...first],
+      before: beforeText(child?.ahead ?? 0),
       instead: [...new Set(instead.map((i) => i.job))],
       wait: Math.round(p.longestWait / 30) / 2,
       idle: Math.round((p.idleFilled ?? p.longestWait) / 30) / 2,

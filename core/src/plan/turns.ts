@@ -1,6 +1,6 @@
 /**
  * Pass 6, turns: how many turns of each shared task each child gets, by an exact flow (`jobs/deal`): equal first, what everybody
- * does anyway counted in; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
+ * does anyway counted in; the one turn more to who had fewer in the last sessions; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
  * order within a task: who has most left to do, then who has waited longest, then round the table.
  */
 import { fitOf, turnCost } from '../craft/skills'
@@ -69,6 +69,7 @@ function dealt(
   const at = new Map(children.map((id, i) => [id, i]))
   const people = new Map(draft.people.map((p) => [p.id, p]))
   const once = onceCounts(draft.tasks)
+  const ahead = children.map((id) => people.get(id)?.ahead ?? 0)
   const base = children.map((id) => once.get(id) ?? 0)
   const tasks = shared.map((task): DealTask => {
     const list = able(task)
@@ -94,7 +95,7 @@ function dealt(
       easy: fits.map((f) => f.easy),
     }
   })
-  const answer = deal({ base, tasks })
+  const answer = deal({ base, ahead, tasks })
   return new Map(
     shared.map((task, t) => {
       const mine = new Map<string, number>(able(task).map((id) => [id, 0]))
@@ -179,6 +180,11 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
   const least = Math.min(...counts)
   const most = Math.max(...counts)
   if (counts.length < 2) return []
+  const before = new Set(draft.people.map((p) => p.ahead ?? 0))
+  const overWeeks =
+    before.size > 1 && Math.max(...all) > Math.min(...all)
+      ? ' Where it does not come out even, the one more goes to who had fewer in the last sessions, as far as the jobs allow.'
+      : ''
   const short = [...total].filter(([, n]) => n < most - 1).map(([id]) => id)
   const reasons = short.map((id) => {
     const whys = [
@@ -193,17 +199,18 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
       grade: 'know',
       subject: { tool: 'turns' },
       touches: short.map((child) => ({ child, about: 'turns' })),
-      says:
+      says: `${
         most - least <= 1
           ? `Turns come out even: ${span(counts)} for every child.`
           : Math.max(...all) - Math.min(...all) <= 1
             ? `Turns and own jobs together come out even: ${span(all)} for every child. Who sits out of one job has a turn more in another.`
-            : `Turns run from ${least} to ${most}. ${reasons.join('. ')}.`,
+            : `Turns run from ${least} to ${most}. ${reasons.join('. ')}.`
+      }${overWeeks}`,
       because:
         'Turns are dealt by an exact flow, with what each child does alone counted in: no other dealing is more equal.',
       source: 'computed',
       fixes: [],
-      restsOn: [...total],
+      restsOn: [...total, ...(overWeeks ? draft.people.map((p) => [p.id, p.ahead ?? 0]) : [])],
     }),
   ]
 }

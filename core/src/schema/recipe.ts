@@ -253,6 +253,9 @@ export const kitSchema = yup
   })
   .noUnknown()
 
+/** Months for which records are kept. */
+export const keepMonthsSchema = whole('Months', 1, 300)
+
 export const rulesSchema = yup
   .object({
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),

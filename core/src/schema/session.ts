@@ -153,6 +153,7 @@ const planChild = yup
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
     lately: latelySchema.optional(),
+    ahead: whole('Jobs more than its share', -1000, 1000).optional(),
     talk: childTalkSchema.optional().default(undefined),
     limits: listOf(line('Technique', 60), 'Techniques left out', TECHNIQUES.length)
       .optional()

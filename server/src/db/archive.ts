@@ -1,6 +1,7 @@
 /** A whole setting out of the database, and into an empty one. */
 import type { Archive, ArchivedSession } from '../files/archive'
 import { listCupboard, saveCupboard } from './cupboard'
+import { keepMonths, setKeepMonths } from './keeping'
 import { addReading, listPackets, savePacket } from './packets'
 import { listAdults, listChildren, saveAdult, saveChild } from './people'
 import type { Db } from './pool'
@@ -31,9 +32,11 @@ export async function gatherArchive(db: Db): Promise<Archive> {
       events: (await listEvents(db, id)).events,
     })
   return {
-    setting: { name, rules, kit },
+    setting: { name, rules, kit, keepMonths: await keepMonths(db) },
     adults: (await listAdults(db)).map(({ signIn: _, ...adult }) => adult),
-    children: (await listChildren(db)).map(({ skills: _, lately: __, talk: ___, ...child }) => child),
+    children: (await listChildren(db)).map(
+      ({ skills: _, lately: __, talk: ___, ahead: ____, ...child }) => child,
+    ),
     recipes: (await listRecipes(db)).map(({ id, recipe }) => ({ id, recipe })),
     foods,
     cupboard: await listCupboard(db),
@@ -58,6 +61,7 @@ export async function restoreArchive(db: Db, setting: string, archive: Archive):
   await db.query('update settings set name = $1', [archive.setting.name])
   await saveRules(db, archive.setting.rules)
   await saveKit(db, archive.setting.kit)
+  if (archive.setting.keepMonths) await setKeepMonths(db, archive.setting.keepMonths)
   // Sign-ins do not travel: an owner of the archive comes as a leader without one.
   for (const a of archive.adults)
     await saveAdult(db, setting, { ...a, ...(a.role === 'owner' && { role: 'leader' }) })

@@ -12,6 +12,7 @@ import {
   digest,
   eventSchema,
   foodSchema,
+  keepMonthsSchema,
   kitSchema,
   ownWordSchema,
   recipeSchema,
@@ -44,7 +45,8 @@ export interface ArchivedSession {
   events: TableEvent[]
 }
 export interface Archive {
-  setting: { name: string; rules: HouseRules; kit: Kit }
+  /** Months to keep records; archives of before that was asked have none. */
+  setting: { name: string; rules: HouseRules; kit: Kit; keepMonths?: number | undefined }
   adults: StoredAdult[]
   children: StoredChild[]
   recipes: { id: string; recipe: Recipe }[]
@@ -151,6 +153,7 @@ const settingSchema = yup.object({
   name: yup.string().max(60).required('Name of the setting is missing'),
   rules: rulesSchema.required(),
   kit: kitSchema.required(),
+  keepMonths: keepMonthsSchema.optional(),
 })
 const archivedAdult = yup.object({
   id: uuid,

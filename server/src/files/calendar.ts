@@ -14,16 +14,6 @@ export interface CalendarEntry {
 /** Minutes that a session takes in the calendar where nobody said when the families come. */
 const USUAL_MINUTES = 60
 
-/** Is it a zone that this machine knows: `Europe/London`? */
-export function isZone(zone: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: zone })
-    return true
-  } catch {
-    return false
-  }
-}
-
 /** A time on the wall, `2026-11-26` at `10:15`, in a zone of the file. */
 const wall = (day: string, time: string): ICAL.Time => ICAL.Time.fromDateTimeString(`${day}T${time}:00`)
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`

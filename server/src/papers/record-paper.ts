@@ -9,11 +9,15 @@ const GATES = {
   plans: 'Care plans known',
   stand: 'Adult in place',
 }
-const time = (iso: string): string => iso.slice(11, 16)
+function clockIn(zone: string): (iso: string) => string {
+  const format = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: zone })
+  return (iso) => format.format(new Date(iso))
+}
 
-/** Everything that was signed, measured and noted in one session. */
-export function recordPaper(paper: Paper, events: TableEvent[]): Page {
+/** Everything that was signed, measured and noted in one session. @param zone of the times on it, `Europe/London` */
+export function recordPaper(paper: Paper, events: TableEvent[], zone: string): Page {
   const { plan, session } = paper
+  const time = clockIn(zone)
   const record = sessionRecord({ id: session.id, date: session.date, title: plan.recipe.title, plan, events })
   const part = (title: string, lines: string[]): Content[] =>
     lines.length > 0 ? [heading(title, 13), list(lines)] : []
@@ -23,7 +27,7 @@ export function recordPaper(paper: Paper, events: TableEvent[]): Page {
     content: [
       heading(`Record: ${plan.recipe.title}`),
       small(
-        `${dayWords(session.date)} · ${names(paper, plan.adults)}${record.begun ? ` · begun ${time(record.begun)} UTC` : ''}${record.finished ? `, closed ${time(record.finished)} UTC` : ''}`,
+        `${dayWords(session.date)} · ${names(paper, plan.adults)}${record.begun ? ` · begun ${time(record.begun)}` : ''}${record.finished ? `, closed ${time(record.finished)}` : ''}`,
       ),
       ...part(
         'Checked',
@@ -70,7 +74,7 @@ export function recordPaper(paper: Paper, events: TableEvent[]): Page {
         record.leftovers.map((l) => `${l.amount || 'some'}, ${l.place}, until ${dayWords(l.until)}`),
       ),
       ...part('To remember', record.memo.filter(Boolean)),
-      small('Times are UTC. Only what was tapped stands here; nothing is taken from the plan.'),
+      small(`Times are of ${zone.replaceAll('_', ' ')}. Only what was tapped stands here; nothing is taken from the plan.`),
     ],
   }
 }

@@ -3,17 +3,15 @@ import { listSessions } from '../db/sessions'
 import { inSetting } from '../db/pool'
 import { getSetting, listRecipes } from '../db/settings'
 import { atLeast, personOf } from '../door'
-import { Fault } from '../fault'
-import { calendarOf, isZone } from '../files/calendar'
+import { calendarOf } from '../files/calendar'
 import type { House } from '../house'
+import { zoneOf } from '../zone'
 
 /** The Diary as a file for calendars. */
 export function calendarRoutes({ pool }: House): Router {
   const router = Router()
   router.get('/calendar.ics', atLeast('leader'), async (req, res) => {
-    const zone = String(req.query['zone'] ?? 'Europe/London')
-    if (!isZone(zone))
-      throw new Fault(400, `'${zone.slice(0, 60)}' is no time zone, such as Europe/London`, 'zone')
+    const zone = zoneOf(req, 'Europe/London')
     const file = await inSetting(pool, personOf(req).settingId, async (db) => {
       const titles = new Map((await listRecipes(db)).map((r) => [r.id, r.recipe.title]))
       const entries = (await listSessions(db)).map((session) => ({

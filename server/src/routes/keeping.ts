@@ -1,4 +1,5 @@
 import { Router } from 'express'
+import { keepMonthsSchema } from '@lea/core'
 import * as yup from 'yup'
 import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
 import { listAdults, writeAudit } from '../db/people'
@@ -10,13 +11,7 @@ import { today } from '../words'
 
 const keepSchema = yup
   .object({
-    months: yup
-      .number()
-      .typeError('Months must be a whole number')
-      .integer('Months must be a whole number')
-      .min(1, 'Months must be at least 1')
-      .max(300, 'Months may be at most 300')
-      .required('Months is missing'),
+    months: keepMonthsSchema,
   })
   .noUnknown()
 

@@ -19,6 +19,7 @@ import { runSheet } from '../papers/run-sheet'
 import { shoppingPaper } from '../papers/shopping'
 import { shoppingCsv } from '../print/shopping-csv'
 import { isUuid } from '../words'
+import { zoneOf } from '../zone'
 import { requestOf } from './sessions'
 
 /** What leaves a session as a file: the request of its plan, the shopping list, papers as PDF, family sheets. */
@@ -121,7 +122,7 @@ export function paperRoutes({ pool, plans, post }: House): Router {
     const make = Object.hasOwn(PAPERS, name) ? PAPERS[name as keyof typeof PAPERS] : undefined
     if (!make) throw notFound('this paper')
     const loaded = await load(req)
-    await send(req, res, make(loaded), loaded.paper.setting.rules.country)
+    await send(req, res, make(loaded, zoneOf(req, 'UTC')), loaded.paper.setting.rules.country)
   })
   return router
 }
@@ -134,8 +135,8 @@ const PAPERS = {
   mats: ({ paper }: Loaded) => placeMats(paper),
   shopping: ({ paper }: Loaded) => shoppingPaper(paper),
   labels: ({ paper }: Loaded) => labelsPaper(paper),
-  record: ({ paper, events }: Loaded) => recordPaper(paper, events),
-}
+  record: ({ paper, events }: Loaded, zone: string) => recordPaper(paper, events, zone),
+} satisfies Record<string, (loaded: Loaded, zone: string) => Page>
 
 const wishSchema = yup.object({
   child: yup.string().max(60).optional(),

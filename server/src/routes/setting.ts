@@ -139,6 +139,7 @@ export function settingRoutes({ pool, post }: House): Router {
       child.skills = known.skills
       child.lately = known.lately
       child.talk = known.talk
+      child.ahead = known.ahead
       await saveChild(db, personOf(req).settingId, child)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'changed a child', id)
     })

@@ -24,7 +24,7 @@ const { matOf } = useMats()
             <th scope="col" class="p-1">Goes alone</th>
             <th scope="col" class="p-1">Longest wait for a turn</th>
             <th scope="col" class="p-1">Nothing to do, at most</th>
-            <th scope="col" class="p-1">New, and instead</th>
+            <th scope="col" class="p-1">Earlier weeks, and instead</th>
           </tr>
         </thead>
         <tbody>
@@ -43,10 +43,9 @@ const { matOf } = useMats()
             <td class="p-1">{{ f.wait }} min</td>
             <td class="p-1">{{ f.idle }} min</td>
             <td class="p-1">
-              <template v-if="f.first.length > 0">first time: {{ f.first.join(', ') }}</template>
-              <template v-if="f.instead.length > 0"
-                ><br v-if="f.first.length > 0" />instead: {{ f.instead.join(', ') }}</template
-              >
+              <p v-if="f.before">{{ f.before }}</p>
+              <p v-if="f.first.length > 0">first time: {{ f.first.join(', ') }}</p>
+              <p v-if="f.instead.length > 0">instead: {{ f.instead.join(', ') }}</p>
             </td>
           </tr>
         </tbody>

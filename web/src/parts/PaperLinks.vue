@@ -6,6 +6,7 @@ import { useDoor } from '../stores/door'
 defineProps<{ id: string }>()
 const door = useDoor()
 const size = useLocalStorage('lea-paper', 'A4')
+const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
 const PAPERS = [
   ['run', 'run sheet'],
   ['allergens', 'who must not have what'],
@@ -29,7 +30,7 @@ const PAPERS = [
     </fieldset>
     <ul class="flex flex-wrap gap-2">
       <li v-for="[name, words] in PAPERS" :key="name">
-        <a class="btn" :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}`" target="_blank">{{
+        <a class="btn" :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}&zone=${zone}`" target="_blank">{{
           words
         }}</a>
       </li>

@@ -1,11 +1,13 @@
 /**
- * Dealing turns and places to children: equal first, then fit. An exact min-cost flow with convex costs.
+ * Dealing turns and places to children: equal today first, then over the weeks, then fit. An exact min-cost flow with convex costs.
  *
  * Definition. y[t,i] places of task t to child i; sum_i y[t,i] = n[t]; 0 <= y[t,i] <= cap[t], and 0 for a child who is not
- * eligible. Minimise in order (1) sum_i (base[i] + sum_t y[t,i])^2, (2) sum cost[t,i]*y[t,i] + sum_i (easy places of i)^2.
+ * eligible. Minimise in order (1) sum_i (base[i] + sum_t y[t,i])^2, (2) sum_i ahead[i] * sum_t y[t,i]: where it does not come out
+ * even, the one more goes to who had fewer before, (3) sum cost[t,i]*y[t,i] + sum_i (easy places of i)^2.
  * Network: source -> task -> (the easy node of a child, where it is easy for it) -> child -> sink; the squares are unit arcs of
  * cost 2k+1, which the flow fills from the cheapest on. The sum of squares over such a base is least majorised: the one flow
- * minimises the largest load, the spread and the variance together, and maximises the smallest load.
+ * minimises the largest load, the spread and the variance together, and maximises the smallest load. With the squares at their
+ * least, (2) is the sum of squares of the loads over all weeks.
  * Source: scheduling.md (b); successive shortest paths with potentials is textbook (Ahuja, Magnanti, Orlin, Network Flows).
  */
 
@@ -24,10 +26,12 @@ export interface DealTask {
 export interface DealProblem {
   /** What each child does anyway. */
   base: readonly number[]
+  /** Places that each child had more than an even share before; whole numbers, below 0 where it had fewer. All 0 where it is not said. */
+  ahead?: readonly number[]
   tasks: readonly DealTask[]
 }
 export type Dealt =
-  | { places: number[][]; sumsq: number; spread: number; cost: number }
+  | { places: number[][]; sumsq: number; spread: number; owed: number; cost: number }
   | { infeasible: { task: number; says: string } }
 
 interface Arc {
@@ -40,14 +44,17 @@ interface Arc {
 
 /** @returns the optimum; where one task cannot give all its places out, which and why */
 export function deal(problem: DealProblem): Dealt {
-  const { base, tasks } = problem
+  const { base, ahead, tasks } = problem
   const short = tasks.findIndex((t) => t.n > t.cap * t.el.length)
   if (short >= 0) return { infeasible: { task: short, says: tooMany(tasks[short] as DealTask) } }
   const children = base.length
   const places = tasks.reduce((sum, t) => sum + t.n, 0)
   const most = tasks.reduce((m, t) => t.cost.reduce((x, c) => Math.max(x, Math.abs(c)), m), 1)
-  // More than the second goal can ever make up for.
-  const weight = 2 * (places * (2 * most + 1) + places * places) + 1
+  // Each more than the goals behind it can ever make up for.
+  const late = 2 * (places * (2 * most + 1) + places * places) + 1
+  const least = Math.min(0, ...(ahead ?? []))
+  const over = base.map((_, i) => (ahead?.[i] ?? 0) - least)
+  const weight = late * (places * Math.max(0, ...over) + 1)
   const [source, sink] = [0, 1]
   const task = (t: number): number => 2 + t
   const child = (i: number): number => 2 + tasks.length + i
@@ -70,7 +77,8 @@ export function deal(problem: DealProblem): Dealt {
     tasks.reduce((n, t) => n + (t.el.includes(i) ? Math.min(t.cap, t.n) : 0), 0),
   )
   base.forEach((b, i) => {
-    for (let k = 0; k < (reach[i] ?? 0); k++) link(child(i), sink, 1, weight * (2 * (b + k) + 1))
+    for (let k = 0; k < (reach[i] ?? 0); k++)
+      link(child(i), sink, 1, weight * (2 * (b + k) + 1) + late * (over[i] ?? 0))
     const easyReach = tasks.reduce(
       (n, t) => n + (t.easy[t.el.indexOf(i)] === 1 ? Math.min(t.cap, t.n) : 0),
       0,
@@ -89,7 +97,7 @@ const tooMany = (t: DealTask): string =>
 
 /** The figures of a dealing, from its places. */
 export function summed(
-  { base, tasks }: DealProblem,
+  { base, ahead, tasks }: DealProblem,
   places: number[][],
 ): Extract<Dealt, { places: unknown }> {
   const loads = [...base]
@@ -106,6 +114,7 @@ export function summed(
   return {
     places,
     sumsq: loads.reduce((sum, l) => sum + l * l, 0),
+    owed: loads.reduce((sum, l, i) => sum + (ahead?.[i] ?? 0) * (l - (base[i] ?? 0)), 0),
     spread: loads.length === 0 ? 0 : Math.max(...loads) - Math.min(...loads),
     cost: cost + easy.reduce((sum, e) => sum + e * e, 0),
   }
