@@ -14,7 +14,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env['LEA_CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',
