@@ -1,4 +1,4 @@
-# `./lea bench [NAME] [TIMES]`: with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 run_bench() {
   local base code=0
   need_postgres
@@ -11,7 +11,15 @@ run_bench() {
     trap end_bench EXIT
     pg_start "$base" ""
     export LEA_OWNER_URL LEA_APP_URL LEA_BENCH_BASE="$base" LEA_PG_BIN="$PG_BIN" LEA_ROOT="$ROOT"
-    node "$ROOT/server/dist/bench.js" "$@"
+    if [ "${1:-}" = offline ]; then
+      [[ "${2:-30}" =~ ^[1-9][0-9]{0,2}$ ]] || fail "minutes must be a whole number from 1 to 999"
+      need_chromium
+      pg_load_demo "$base"
+      export LEA_DEMO_DATABASE LEA_OFFLINE_MINUTES="${2:-30}"
+      cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list offline -g 'begins without a network|three hundred taps'
+    else
+      node "$ROOT/server/dist/bench.js" "$@"
+    fi
   ) || code=$?
   return "$code"
 }

@@ -29,7 +29,9 @@ if (!Number.isSafeInteger(times) || times < 1) {
 }
 const only = process.argv[2]
 if (only !== undefined && !PARTS[only]) {
-  process.stderr.write(`lea: there is no benchmark '${only}'; there are: ${Object.keys(PARTS).join(', ')}\n`)
+  process.stderr.write(
+    `lea: there is no benchmark '${only}'; there are: ${[...Object.keys(PARTS), 'offline'].join(', ')}\n`,
+  )
   process.exit(2)
 }
 for (const [name, run] of Object.entries(PARTS)) if (only === undefined || only === name) await run()

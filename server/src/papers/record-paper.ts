@@ -74,7 +74,9 @@ export function recordPaper(paper: Paper, events: TableEvent[], zone: string): P
         record.leftovers.map((l) => `${l.amount || 'some'}, ${l.place}, until ${dayWords(l.until)}`),
       ),
       ...part('To remember', record.memo.filter(Boolean)),
-      small(`Times are of ${zone.replaceAll('_', ' ')}. Only what was tapped stands here; nothing is taken from the plan.`),
+      small(
+        `Times are of ${zone.replaceAll('_', ' ')}. Only what was tapped stands here; nothing is taken from the plan.`,
+      ),
     ],
   }
 }

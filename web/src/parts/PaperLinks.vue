@@ -30,9 +30,12 @@ const PAPERS = [
     </fieldset>
     <ul class="flex flex-wrap gap-2">
       <li v-for="[name, words] in PAPERS" :key="name">
-        <a class="btn" :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}&zone=${zone}`" target="_blank">{{
-          words
-        }}</a>
+        <a
+          class="btn"
+          :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}&zone=${zone}`"
+          target="_blank"
+          >{{ words }}</a
+        >
       </li>
     </ul>
   </section>
