@@ -67,13 +67,11 @@ function inWords(fault: KnownError): Fault | null {
 }
 
 export const onFault: ErrorRequestHandler = (fault: unknown, req, res, next) => {
-  const known = fault instanceof Fault ? fault : inWords((fault ?? {}) as KnownError)
   if (res.headersSent) {
-    // A whole answer stays one, whatever failed behind it; half of one is cut off, so that nobody takes it for whole.
-    req.log.warn(known ? known.message : { err: fault }, 'a fault after the answer')
-    if (!res.writableEnded) next(fault)
+    next(fault)
     return
   }
+  const known = fault instanceof Fault ? fault : inWords((fault ?? {}) as KnownError)
   if (!known) req.log.error({ err: fault }, 'unexpected fault')
   const answer = known ?? new Fault(500, 'something went wrong on the server; nothing was changed')
   res.status(answer.status).json({ error: { says: answer.message, field: answer.field, ...answer.more } })
