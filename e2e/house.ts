@@ -48,6 +48,7 @@ export class House {
         LEA_APP_URL: toDatabase(app, this.name),
         LEA_SECRET: 'a secret of the browser tests',
         LEA_ADDRESS_FILE: file,
+        LEA_OUTBOX: join(this.folder, 'outbox'),
       },
     })
     await expect.poll(() => existsSync(file), { timeout: 30_000 }).toBe(true)

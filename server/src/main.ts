@@ -73,7 +73,7 @@ async function main(): Promise<void> {
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const app = makeApp({
     devices,
-    post: openPost(env('LEA_OUTBOX') || 'outbox'),
+    post: openPost(env('LEA_OUTBOX') || '.lea/outbox'),
     pool,
     plans,
     live,

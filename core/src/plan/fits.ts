@@ -14,7 +14,7 @@ export interface ChildFit {
   easy: number
   /** Techniques that the child never did before. */
   first: string[]
-  /** Jobs more or fewer than its share in its last sessions, in words; nothing where it had just its share. */
+  /** Jobs more or fewer in its last sessions than the middle of those who are here, in words; nothing where it had as many. */
   before: string
   /** Neighbour jobs, where it takes no part. */
   instead: string[]
@@ -23,14 +23,16 @@ export interface ChildFit {
   idle: number
 }
 
-const beforeText = (ahead: number): string => {
-  const jobs = Math.abs(ahead)
+const beforeText = (over: number): string => {
+  const jobs = Math.abs(over)
   if (jobs === 0) return ''
-  return `${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${ahead > 0 ? 'more' : 'fewer'} than its share in its last sessions`
+  return `in the last sessions ${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${over > 0 ? 'more' : 'fewer'} than the middle of the group`
 }
 
 export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFit[] {
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
+  const all = children.map((c) => c.ahead ?? 0).sort((a, b) => a - b)
+  const middle = all[Math.floor((all.length - 1) / 2)] ?? 0
   return plan.totals.perChild.map((p): ChildFit => {
     const child = children.find((c) => c.id === p.child)
     const months = plan.children.find((c) => c.id === p.child)?.months ?? 0
@@ -57,7 +59,7 @@ export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFi
       stretch,
       easy,
       first: [...first],
-      before: beforeText(child?.ahead ?? 0),
+      before: beforeText((child?.ahead ?? 0) - middle),
       instead: [...new Set(instead.map((i) => i.job))],
       wait: Math.round(p.longestWait / 30) / 2,
       idle: Math.round((p.idleFilled ?? p.longestWait) / 30) / 2,

@@ -76,8 +76,8 @@ describe('turns over the weeks', () => {
       child('kofi', 50),
     ])
     expect(childFits(compile(wanted), wanted).map((f) => f.before)).toEqual([
-      '2 jobs fewer than its share in its last sessions',
-      '1 job more than its share in its last sessions',
+      'in the last sessions 2 jobs fewer than the middle of the group',
+      'in the last sessions 1 job more than the middle of the group',
       '',
     ])
   })

@@ -87,7 +87,7 @@ async function finish(): Promise<void> {
                 :key="c.id"
                 class="flex flex-wrap items-center gap-3 border-b border-line pb-2"
               >
-                <span class="flex w-40 items-center gap-3"
+                <span class="flex w-16 items-center gap-3 sm:w-40"
                   ><Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" size="seat"
                 /></span>
                 <span

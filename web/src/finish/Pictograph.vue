@@ -1,23 +1,35 @@
 <script setup lang="ts">
-/** The tokens as the children can count and compare them: one mat for each, in rows that begin at one line. */
+/** The tokens as the children can count and compare them: towers of mats on one line, so that the taller one is seen. */
 import { TASTE_WORDS, type Taste } from '@lea/core'
+import { computed } from 'vue'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 
-defineProps<{ rows: { taste: Taste; who: string[] }[] }>()
+const props = defineProps<{ rows: { taste: Taste; who: string[] }[] }>()
 const session = useSession()
 const { matOf } = useMats()
+/** A tower as high as a hand is wide; of many children the mats are smaller, for all towers alike. */
+const small = computed(() => props.rows.some((r) => r.who.length > 7))
 </script>
 
 <template>
-  <dl class="grid grid-cols-[6.5rem_1fr_2.5rem] items-center gap-y-3">
-    <template v-for="row in rows" :key="row.taste">
-      <dt class="text-sm font-semibold leading-tight">{{ TASTE_WORDS[row.taste] }}</dt>
-      <dd class="flex min-h-14 flex-wrap gap-1.5 border-l-4 border-ink pl-1">
-        <Mat v-for="c in row.who" :key="c" :name="session.nameOf(c)" :mat="matOf(c)" size="seat" />
+  <dl class="grid grid-cols-3 items-end gap-2">
+    <div v-for="row in rows" :key="row.taste" class="flex flex-col-reverse">
+      <dt class="min-h-11 border-t-4 border-ink pt-1 text-center text-sm font-semibold leading-tight">
+        {{ TASTE_WORDS[row.taste] }}
+      </dt>
+      <dd class="flex flex-col-reverse items-center gap-1 pb-1">
+        <Mat
+          v-for="c in row.who"
+          :key="c"
+          :name="session.nameOf(c)"
+          :mat="matOf(c)"
+          :size="small ? 'small' : 'seat'"
+          :class="{ '!size-7': small }"
+        />
       </dd>
-      <dd class="numeral text-right text-3xl">{{ row.who.length }}</dd>
-    </template>
+      <dd class="numeral text-center text-3xl">{{ row.who.length }}</dd>
+    </div>
   </dl>
 </template>
