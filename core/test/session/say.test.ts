@@ -8,6 +8,7 @@ import {
   SUPPORT_LEVELS,
   SHIPPED_RECIPES,
   tableTasks,
+  voteTalk,
   type TableEvent,
 } from '../../src/index'
 import { child, request } from '../group'
@@ -93,5 +94,26 @@ describe('what to say now', () => {
       else expect(SUPPORT_LEVELS.indexOf(begin?.level ?? 'open')).toBeLessThanOrEqual(2)
     }
     expect(sayNow(plan, null, null).prompts).toEqual([])
+  })
+})
+
+describe('the tokens', () => {
+  const asked = (tastes: Parameters<typeof voteTalk>[1]) =>
+    new Map(voteTalk(plan, tastes).map((p) => [p.says, p.answer]))
+  it('are asked as they lie: which tower is taller, how many, what the picture tells', () => {
+    const talk = asked({ small: 'more', middle: 'more', big: 'not-today' })
+    expect(talk.get('Which tower is taller: this one, or that one?')).toBe('more please')
+    expect(talk.get('How many of us voted?')).toBe('3')
+    expect(talk.get('What does our picture tell us?')).toBe('most: more please; fewest: tried it')
+  })
+  it('of equal towers none is taller, and nobody has most', () => {
+    const talk = asked({ small: 'more', middle: 'tried', big: 'not-today' })
+    expect(talk.get('Which tower is taller: this one, or that one?')).toBe(
+      'they are the same: more please, tried it, not today',
+    )
+    expect(talk.get('What does our picture tell us?')).toBe('all the same: more please, tried it, not today')
+  })
+  it('nothing is asked while nobody chose', () => {
+    expect(voteTalk(plan, {})).toEqual([])
   })
 })

@@ -30,7 +30,10 @@ const places = computed(() => [
   <header class="bg-ink text-white">
     <div class="flex flex-wrap items-center gap-x-5 gap-y-1 px-5 py-1.5">
       <RouterLink to="/diary" class="font-title text-2xl font-bold">Lea</RouterLink>
-      <nav aria-label="Places" class="flex flex-wrap gap-x-1">
+      <nav
+        aria-label="Places"
+        class="order-last -mx-2 flex w-full flex-wrap gap-x-1 md:order-none md:mx-0 md:w-auto"
+      >
         <RouterLink
           v-for="p in places"
           :key="p.to"
@@ -40,7 +43,7 @@ const places = computed(() => [
           >{{ p.name }}</RouterLink
         >
       </nav>
-      <div class="ml-auto text-right text-xs leading-tight">
+      <div class="min-w-0 flex-1 text-right text-xs leading-tight md:ml-auto md:flex-none">
         <p aria-live="polite">{{ upcoming.next }}</p>
         <p class="opacity-85">{{ door.setting }} · {{ door.person?.name }}</p>
       </div>

@@ -144,7 +144,10 @@ export const vote: ValuesOf = (_, d): Values => {
     counted: 'yes',
     most: tied ? `they are the same: ${text(d, 'most')}` : text(d, 'most'),
     mostNames: text(d, 'most'),
-    fewest: text(d, 'fewest'),
+    picture:
+      text(d, 'difference') === '0'
+        ? `all the same: ${text(d, 'most')}`
+        : `most: ${text(d, 'most')}; fewest: ${text(d, 'fewest')}`,
     total: text(d, 'total'),
     difference: when(text(d, 'difference') !== '0', text(d, 'difference')),
     fraction: text(d, 'fraction'),
