@@ -10,6 +10,7 @@ import {
   keptPlaces,
   leftoverUntil,
   nextMet,
+  nextRound,
   overviewOf,
   ownPart,
   replay,
@@ -200,5 +201,45 @@ describe('the weeks behind', () => {
     const own = JSON.stringify(ownPart(first, 'wren'))
     expect(own).toContain('bump')
     expect(own).not.toMatch(/"idris"|"maren"/)
+  })
+})
+
+describe('what has not come round', () => {
+  const book = ['herb-soda-bread', 'couscous-jars', 'chapati-dal'].map((id) => ({ id, recipe: recipeOf(id) }))
+  const rules = { knives: 'soft-first', week: ['knead'], targets: [] as string[] } as const
+  const round = (ages: number[], more: object = {}) =>
+    nextRound(overviewOf([]), book, ages, { ...rules, ...more } as never)
+  it('comes with the recipes that bring it, the week’s first', () => {
+    const { techniques } = round([50])
+    expect(techniques[0]).toMatchObject({ id: 'knead', ofWeek: true })
+    for (const t of techniques)
+      for (const { id } of t.recipes)
+        expect(
+          recipeOf(id)
+            .steps.flatMap((s) => s.tasks)
+            .map((k) => k.technique),
+        ).toContain(t.id)
+    const counts = techniques.slice(1).map((t) => t.recipes.length)
+    expect(counts).toEqual([...counts].sort((a, b) => b - a))
+  })
+  it('is nothing that only an adult does, or that nobody here is old enough for', () => {
+    const all = (ages: number[]) => {
+      const { techniques, without } = round(ages)
+      return [...techniques, ...without].map((t) => t.id)
+    }
+    expect(all([50])).not.toContain('deep-fry')
+    expect(all([18])).not.toContain('snip-scissors')
+    expect(all([50])).toContain('snip-scissors')
+    expect(all([])).toEqual([])
+    // Where the setting moves an age, this moves too.
+    const moved = round([50], { techniques: [{ technique: 'snip-scissors', from: 60 }] })
+    expect([...moved.techniques, ...moved.without].map((t) => t.id)).not.toContain('snip-scissors')
+  })
+  it('targets are of an age that somebody has, the week’s first', () => {
+    const { targets } = round([30], { targets: ['count-recite-5'] })
+    expect(targets[0]).toMatchObject({ id: 'count-recite-5', ofWeek: true })
+    expect(targets.length).toBeGreaterThan(5)
+    expect(targets.map((t) => t.id)).not.toContain('frac-divide')
+    expect(round([110]).targets.map((t) => t.id)).toContain('frac-divide')
   })
 })

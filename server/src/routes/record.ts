@@ -1,9 +1,10 @@
 import { Router } from 'express'
-import { childRecord, dayAfter, overviewOf, sessionRecord } from '@lea/core'
+import { childRecord, dayAfter, monthsOn, nextRound, overviewOf, sessionRecord } from '@lea/core'
 import type { House } from '../house'
-import { getChild, writeAudit } from '../db/people'
+import { getChild, listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { pastOfChild, pastOfPeriod, pastSession } from '../db/past'
+import { getSetting, listRecipes } from '../db/settings'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound } from '../fault'
 import { isUuid, today } from '../words'
@@ -17,8 +18,20 @@ export function recordRoutes({ pool }: House): Router {
   router.get('/', async (req, res) => {
     const to = dayOf(req.query['to'], today(), 'to')
     const from = dayOf(req.query['from'], dayAfter(to, -84), 'from')
-    const past = await inSetting(pool, personOf(req).settingId, (db) => pastOfPeriod(db, from, to))
-    res.json({ from, to, sessions: past.map((p) => sessionRecord(p)), overview: overviewOf(past) })
+    const found = await inSetting(pool, personOf(req).settingId, async (db) => ({
+      past: await pastOfPeriod(db, from, to),
+      recipes: await listRecipes(db),
+      ages: (await listChildren(db)).map((c) => monthsOn(c.birth, today())),
+      rules: (await getSetting(db)).rules,
+    }))
+    const overview = overviewOf(found.past)
+    res.json({
+      from,
+      to,
+      sessions: found.past.map((p) => sessionRecord(p)),
+      overview,
+      next: nextRound(overview, found.recipes, found.ages, found.rules),
+    })
   })
   router.get('/sessions/:id', async (req, res) => {
     const { id } = req.params

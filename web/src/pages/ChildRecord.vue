@@ -1,18 +1,17 @@
 <script setup lang="ts">
 /** A child over all sessions: turns, techniques, tastes. No scores, no ranks. */
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
 import { HOW_WORDS, MET_WORDS, TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
 import { api, inWords } from '../api'
+import { barOptions } from '../parts/charts'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { dayText, monthText } from '../words'
 
-Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
 const route = useRoute()
 const house = useHouse()
 const { matOf } = useMats()
@@ -29,14 +28,16 @@ onMounted(async () => {
 const oldestFirst = computed(() => [...(record.value?.sessions ?? [])].reverse())
 const chart = computed(() => ({
   labels: oldestFirst.value.map((s) => s.date.slice(5).split('-').reverse().join('/')),
-  datasets: [{ label: 'turns', data: oldestFirst.value.map((s) => s.turns), backgroundColor: '#0e6e74' }],
+  datasets: [
+    {
+      label: 'turns',
+      data: oldestFirst.value.map((s) => s.turns),
+      backgroundColor: '#0e6e74',
+      maxBarThickness: 40,
+    },
+  ],
 }))
-const options = {
-  responsive: true,
-  maintainAspectRatio: false,
-  animation: false as const,
-  scales: { y: { beginAtZero: true, ticks: { precision: 0 } } },
-}
+const options = barOptions('turns')
 const chartWords = computed(
   () => `Turns: ${oldestFirst.value.map((s) => `${dayText(s.date)} ${s.turns}`).join(', ')}`,
 )

@@ -1,22 +1,30 @@
 <script setup lang="ts">
 /** What was made and done over a period, for what comes next: sessions, turns, cost, what has not come round. No ranks. */
-import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { Bar } from 'vue-chartjs'
-import { costPoints, moneyText, turnsInOrder, type Overview, type SessionRecord } from '@lea/core'
+import {
+  costPoints,
+  moneyText,
+  turnsInOrder,
+  type NextRound,
+  type Overview,
+  type SessionRecord,
+} from '@lea/core'
 import { api, inWords } from '../api'
+import { barOptions } from '../parts/charts'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
+import NotComeRound from './NotComeRound.vue'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { dayText } from '../words'
 
-Chart.register(BarElement, CategoryScale, LinearScale, Tooltip)
 interface Answer {
   from: string
   to: string
   sessions: SessionRecord[]
   overview: Overview
+  next: NextRound
 }
 const house = useHouse()
 const { matOf } = useMats()
@@ -79,12 +87,8 @@ const costChart = computed(() => {
     ],
   }
 })
-const options = {
-  responsive: true,
-  maintainAspectRatio: false,
-  animation: false as const,
-  scales: { y: { beginAtZero: true } },
-}
+const turnsOptions = barOptions('turns')
+const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '', false))
 </script>
 
 <template>
@@ -99,7 +103,7 @@ const options = {
           >To<input v-model.lazy="to" type="date" class="field mt-1 block !w-40 font-normal"
         /></label>
         <label class="text-sm font-semibold"
-          >Recipe<input v-model="words" class="field mt-1 block !w-40 font-normal"
+          >Recipe<input v-model="words" placeholder="all" class="field mt-1 block !w-40 font-normal"
         /></label>
       </div>
     </div>
@@ -143,6 +147,7 @@ const options = {
               >
             </li>
           </ul>
+          <NotComeRound v-if="view" class="mt-5" :next="answer.next" :view="view" />
         </section>
         <div class="grid min-w-0 grid-cols-1 gap-5">
           <section v-if="fair.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-turns">
@@ -151,7 +156,7 @@ const options = {
               Is anybody left out over the weeks? In the order of the list of children.
             </p>
             <div class="relative h-40 min-w-0" aria-hidden="true">
-              <Bar :data="turnsChart" :options="options" />
+              <Bar :data="turnsChart" :options="turnsOptions" />
             </div>
             <div
               class="relative mt-2 max-h-56 overflow-auto"
@@ -190,7 +195,7 @@ const options = {
           <section v-if="view && view.cost.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-cost">
             <h2 id="rec-cost" class="text-xl">What it cost, a child</h2>
             <div class="relative h-32 min-w-0" aria-hidden="true">
-              <Bar :data="costChart" :options="options" />
+              <Bar :data="costChart" :options="costOptions" />
             </div>
             <details class="mt-1">
               <summary class="cursor-pointer">In figures</summary>
@@ -201,28 +206,6 @@ const options = {
                 </li>
               </ul>
             </details>
-          </section>
-          <section v-if="view" class="patch p-4" aria-labelledby="rec-round">
-            <h2 id="rec-round" class="text-xl">Not come round</h2>
-            <p class="text-sm text-soft">
-              What nobody had in this period; what was longest ago stands first below it.
-            </p>
-            <h3 class="mt-1">Techniques</h3>
-            <p class="text-sm">
-              {{ view.techniquesMissing.map((t) => t.name).join(', ') || 'all were there' }}
-            </p>
-            <h3 class="mt-1">Targets</h3>
-            <details>
-              <summary class="cursor-pointer">{{ view.targetsMissing.length }} not noted</summary>
-              <p class="text-sm">{{ view.targetsMissing.map((t) => t.says).join('; ') }}</p>
-            </details>
-            <h3 class="mt-1">Longest ago</h3>
-            <ul class="text-sm">
-              <li v-for="t in view.techniques.slice(0, 5)" :key="t.id">
-                {{ t.name }}: {{ dayText(t.last) }}, {{ t.times }}
-                {{ t.times === 1 ? 'session' : 'sessions' }}
-              </li>
-            </ul>
           </section>
           <section class="patch p-4" aria-labelledby="rec-made">
             <h2 id="rec-made" class="text-xl">Made</h2>
