@@ -31,6 +31,20 @@ const shellIsKept = (page: Page) =>
       )
   })
 
+/** Signs in and opens the table of the session that is cooking. @returns its id */
+async function atTheTable(page: Page): Promise<string> {
+  await signIn(page, house)
+  await page
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await page.waitForURL(/session\//)
+  const id = idOf(page)
+  await page.goto(`${house.address}/session/${id}/cook`)
+  await expect(done(page)).toBeVisible()
+  return id
+}
+
 test('cooking begins without a network, survives a reload, and arrives whole', async ({ page, context }) => {
   await signIn(page, house)
   await shellIsKept(page)
@@ -73,16 +87,7 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
 
 test('three hundred taps without a network are all there after, once', async ({ page, context }) => {
   test.setTimeout(120_000 + MINUTES * 60_000)
-  await signIn(page, house)
-  await page.goto(`${house.address}/diary`)
-  await page
-    .getByRole('link', { name: /Herb soda bread/ })
-    .first()
-    .click()
-  await page.waitForURL(/session\//)
-  const id = idOf(page)
-  await page.goto(`${house.address}/session/${id}/cook`)
-  await expect(done(page)).toBeVisible()
+  const id = await atTheTable(page)
   await shellIsKept(page)
   const before = (await eventsOf(page, id)).events.length
   await context.setOffline(true)
@@ -153,16 +158,7 @@ test('one tap that the server does not take holds up no other', async ({ page, c
 })
 
 test('a timer rings after a reload until it is seen, and two run side by side', async ({ page }) => {
-  await signIn(page, house)
-  await page.goto(`${house.address}/diary`)
-  await page
-    .getByRole('link', { name: /Herb soda bread/ })
-    .first()
-    .click()
-  await page.waitForURL(/session\//)
-  const id = idOf(page)
-  await page.goto(`${house.address}/session/${id}/cook`)
-  await expect(done(page)).toBeVisible()
+  const id = await atTheTable(page)
   // Another device has set one that was due a minute ago.
   await page.evaluate(async (session) => {
     const event = {

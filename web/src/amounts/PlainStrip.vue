@@ -1,16 +1,10 @@
 <script setup lang="ts">
 /** A bar cut into scoops, without children: to compare ways of measuring the same whole. */
-import { computed } from 'vue'
-import Amount from '../parts/Amount.vue'
-import { roomFor } from '../parts/marks'
+import StripMarks from '../parts/StripMarks.vue'
 
-const props = withDefaults(
-  defineProps<{ shares: number[]; marks: string[]; label: string; bare?: boolean }>(),
-  {
-    bare: false,
-  },
-)
-const shown = computed(() => roomFor(props.marks, props.shares, 16))
+withDefaults(defineProps<{ shares: number[]; marks: string[]; label: string; bare?: boolean }>(), {
+  bare: false,
+})
 </script>
 
 <template>
@@ -24,15 +18,6 @@ const shown = computed(() => roomFor(props.marks, props.shares, 16))
         :style="{ width: `${s}%` }"
       />
     </div>
-    <div v-if="!bare" class="relative h-4 text-xs" aria-hidden="true">
-      <span
-        v-for="m in shown"
-        :key="m.i"
-        class="absolute whitespace-nowrap"
-        :class="m.i === 0 ? '' : m.left > 99 ? '-translate-x-full' : '-translate-x-1/2'"
-        :style="{ left: `${m.left}%` }"
-        ><Amount :text="m.text"
-      /></span>
-    </div>
+    <StripMarks v-if="!bare" :marks="marks" :widths="shares" :room="16" class="h-4 text-xs" />
   </div>
 </template>

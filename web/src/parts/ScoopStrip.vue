@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** A bar as long as the amount, cut into scoops, each in the weave of its child; labels stand exactly under the ends. */
 import { computed } from 'vue'
-import Amount from './Amount.vue'
-import { roomFor } from './marks'
+import StripMarks from './StripMarks.vue'
 import Weft from './Weft.vue'
 
 const props = withDefaults(
@@ -21,7 +20,6 @@ const n = computed(() => props.children.length)
 const widths = computed(() =>
   props.shares.length === n.value ? props.shares : props.children.map(() => 100 / n.value),
 )
-const shown = computed(() => roomFor(props.marks, widths.value, props.size === 'small' ? 24 : 12))
 const label = computed(() => `${n.value} scoops: ${props.children.map((c) => props.names(c)).join(', ')}`)
 </script>
 
@@ -38,15 +36,11 @@ const label = computed(() => `${n.value} scoops: ${props.children.map((c) => pro
         <Weft :mat="mats(child)" />
       </div>
     </div>
-    <div v-if="marks.length > 0" class="relative mt-0.5 h-4 text-xs" aria-hidden="true">
-      <span
-        v-for="m in shown"
-        :key="m.i"
-        class="absolute whitespace-nowrap"
-        :class="m.i === 0 ? '' : m.i === n ? '-translate-x-full' : '-translate-x-1/2'"
-        :style="{ left: `${m.left}%` }"
-        ><Amount :text="m.text"
-      /></span>
-    </div>
+    <StripMarks
+      :marks="marks"
+      :widths="widths"
+      :room="size === 'small' ? 24 : 12"
+      class="mt-0.5 h-4 text-xs"
+    />
   </div>
 </template>

@@ -3,6 +3,7 @@
 import { reactive, ref } from 'vue'
 import { clockAfter, copySession, dayAfter, minutesBetween, type StoredSession } from '@lea/core'
 import { inWords } from '../api'
+import Chip from '../parts/Chip.vue'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useHouse } from '../stores/house'
@@ -41,8 +42,6 @@ async function make(): Promise<void> {
     saving.value = false
   }
 }
-const chip = (on: boolean): string =>
-  `rounded-patch border px-2.5 py-1 ${on ? 'border-ink bg-ink text-white' : 'border-line bg-white'}`
 </script>
 
 <template>
@@ -59,28 +58,24 @@ const chip = (on: boolean): string =>
       <fieldset>
         <legend class="mb-1 font-semibold">Who</legend>
         <div class="flex flex-wrap gap-1.5">
-          <button
+          <Chip
             v-for="c in house.children"
             :key="c.id"
-            type="button"
-            :class="chip(to.children.includes(c.id))"
-            :aria-pressed="to.children.includes(c.id)"
+            :on="to.children.includes(c.id)"
             @click="toggle(to.children, c.id)"
           >
             {{ c.nickname }}
-          </button>
+          </Chip>
         </div>
         <div class="mt-2 flex flex-wrap gap-1.5">
-          <button
+          <Chip
             v-for="a in house.adults"
             :key="a.id"
-            type="button"
-            :class="chip(to.adults.includes(a.id))"
-            :aria-pressed="to.adults.includes(a.id)"
+            :on="to.adults.includes(a.id)"
             @click="toggle(to.adults, a.id)"
           >
             {{ a.name }}
-          </button>
+          </Chip>
         </div>
       </fieldset>
       <p class="text-sm text-soft">

@@ -11,6 +11,7 @@ import {
   type Heat,
   type StoredGuest,
 } from '@lea/core'
+import Chip from '../parts/Chip.vue'
 import { useHouse } from '../stores/house'
 import { dayText, todayText } from '../words'
 
@@ -40,8 +41,6 @@ const toggle = (list: string[], id: string): void => {
   if (at < 0) list.push(id)
   else list.splice(at, 1)
 }
-const chip = (on: boolean): string =>
-  `rounded-patch border px-2 py-0.5 ${on ? 'border-ink bg-ink text-white' : 'border-line bg-white'}`
 /** The next days on which one cooks: tomorrow, and the weekdays after. */
 const days = computed(() => {
   const today = todayText()
@@ -64,26 +63,24 @@ const allIn = computed(() => a.value.children.length === house.children.length)
     <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">Who cooks?</legend>
       <div class="flex flex-wrap gap-1.5">
-        <button
+        <Chip
           v-for="c in house.children"
           :key="c.id"
-          type="button"
-          :class="chip(a.children.includes(c.id))"
-          :aria-pressed="a.children.includes(c.id)"
+          :on="a.children.includes(c.id)"
           @click="toggle(a.children, c.id)"
         >
           {{ c.nickname }}
-        </button>
-        <button
+        </Chip>
+        <Chip
           v-for="g in a.guests"
           :key="g.id"
-          type="button"
-          :class="chip(true)"
+          :on="true"
+          :aria-pressed="undefined"
           :aria-label="`${g.nickname}, a guest: take out`"
           @click="a.guests = a.guests.filter((x) => x !== g)"
         >
           {{ g.nickname }} ×
-        </button>
+        </Chip>
         <button
           v-if="house.children.length > 0"
           type="button"
@@ -96,31 +93,22 @@ const allIn = computed(() => a.value.children.length === house.children.length)
       </div>
       <div class="mt-2 flex flex-wrap items-center gap-1.5">
         <span class="text-sm text-soft">with</span>
-        <button
+        <Chip
           v-for="adult in house.adults"
           :key="adult.id"
-          type="button"
-          :class="chip(a.adults.includes(adult.id))"
-          :aria-pressed="a.adults.includes(adult.id)"
+          :on="a.adults.includes(adult.id)"
           @click="toggle(a.adults, adult.id)"
         >
           {{ adult.name }}
-        </button>
+        </Chip>
       </div>
     </fieldset>
     <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">When?</legend>
       <div class="flex flex-wrap gap-1.5">
-        <button
-          v-for="d in days"
-          :key="d"
-          type="button"
-          :class="chip(a.date === d)"
-          :aria-pressed="a.date === d"
-          @click="a.date = d"
-        >
+        <Chip v-for="d in days" :key="d" :on="a.date === d" @click="a.date = d">
           {{ dayText(d) }}
-        </button>
+        </Chip>
       </div>
       <div class="mt-2 grid grid-cols-2 gap-3">
         <label class="text-sm font-semibold"
@@ -134,16 +122,9 @@ const allIn = computed(() => a.value.children.length === house.children.length)
     <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">How long?</legend>
       <div class="flex flex-wrap items-center gap-1.5">
-        <button
-          v-for="n in LENGTHS"
-          :key="n"
-          type="button"
-          :class="chip(a.minutes === n)"
-          :aria-pressed="a.minutes === n"
-          @click="a.minutes = n"
-        >
+        <Chip v-for="n in LENGTHS" :key="n" :on="a.minutes === n" @click="a.minutes = n">
           {{ n }}
-        </button>
+        </Chip>
         <label class="flex items-center gap-1.5 text-sm"
           ><input
             v-model.number.lazy="a.minutes"
@@ -160,19 +141,15 @@ const allIn = computed(() => a.value.children.length === house.children.length)
     <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">What kind?</legend>
       <div class="flex flex-wrap gap-1.5">
-        <button type="button" :class="chip(!a.theme)" :aria-pressed="!a.theme" @click="a.theme = ''">
-          any
-        </button>
-        <button
+        <Chip :on="!a.theme" @click="a.theme = ''"> any </Chip>
+        <Chip
           v-for="t in near"
           :key="t.name"
-          type="button"
-          :class="chip(a.theme === t.name)"
-          :aria-pressed="a.theme === t.name"
+          :on="a.theme === t.name"
           @click="a.theme = a.theme === t.name ? '' : t.name"
         >
           {{ themeWords(t) }}
-        </button>
+        </Chip>
       </div>
       <div class="mt-2 flex flex-wrap items-end gap-3 text-sm">
         <label class="block font-semibold"

@@ -2,8 +2,7 @@
 /** The scoop strip at the table: each scoop filled with the weave of the child who did it; the next one is to tap. */
 import { computed } from 'vue'
 import type { TableTask } from '@lea/core'
-import Amount from '../parts/Amount.vue'
-import { roomFor } from '../parts/marks'
+import StripMarks from '../parts/StripMarks.vue'
 import Weft from '../parts/Weft.vue'
 
 const props = defineProps<{
@@ -17,7 +16,6 @@ const n = computed(() => props.row.turns.length)
 const widths = computed(() =>
   props.row.shares.length === n.value ? props.row.shares : props.row.turns.map(() => 100 / n.value),
 )
-const shown = computed(() => roomFor(props.row.marks, widths.value, 14))
 </script>
 
 <template>
@@ -57,15 +55,6 @@ const shown = computed(() => roomFor(props.row.marks, widths.value, 14))
         </span>
       </template>
     </div>
-    <div v-if="shown.length > 0" class="relative mt-1 h-6 text-lg" aria-hidden="true">
-      <span
-        v-for="m in shown"
-        :key="m.i"
-        class="absolute whitespace-nowrap"
-        :class="m.i === 0 ? '' : m.i === n ? '-translate-x-full' : '-translate-x-1/2'"
-        :style="{ left: `${m.left}%` }"
-        ><Amount :text="m.i === n ? row.total : m.text"
-      /></span>
-    </div>
+    <StripMarks :marks="row.marks" :widths="widths" :room="14" :total="row.total" class="mt-1 h-6 text-lg" />
   </div>
 </template>
