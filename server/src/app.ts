@@ -1,5 +1,4 @@
 /** The Express application: security first, then the routes, then the pages, then clear faults. */
-import connectPgSimple from 'connect-pg-simple'
 import express, { type Express } from 'express'
 import session from 'express-session'
 import helmet from 'helmet'
@@ -27,6 +26,7 @@ import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
 import { wordRoutes } from './routes/words'
+import { signInStore } from './sign-in-store'
 
 const DAY = 24 * 3600 * 1000
 
@@ -84,10 +84,9 @@ export function makeApp(house: House): Express {
 }
 
 function signIns({ pool, cookieSecret, https }: House): express.RequestHandler {
-  const Store = connectPgSimple(session)
   return session({
     name: 'lea',
-    store: new Store({ pool, tableName: 'sign_ins', pruneSessionInterval: 3600, errorLog: () => undefined }),
+    store: signInStore(pool),
     secret: cookieSecret,
     resave: false,
     saveUninitialized: false,

@@ -8,7 +8,7 @@ import {
   type StoredSession,
   type TableEvent,
 } from '@lea/core'
-import { tell } from '../live/hub'
+import { newsOf, tell } from '../live/hub'
 import type { Db } from './pool'
 
 interface SessionRow {
@@ -81,9 +81,31 @@ export async function setState(db: Db, id: string, state: 'cooking' | 'finished'
   await db.query('update sessions set state = $2 where id = $1', [id, state])
 }
 
+/** All events of a message in one statement, and the news of them to who listens. */
+const APPEND = `
+  with head as (
+    select last_event from sessions where id = $1 for update
+  ), sent as (
+    select distinct on (id) * from rows from (
+      jsonb_to_recordset($4::jsonb) as (id uuid, device text, lamport bigint, at text, kind text, body jsonb)
+    ) with ordinality as t (id, device, lamport, at, kind, body, place)
+    order by id, place
+  ), tap as (
+    select *, row_number() over (order by place) as nth from sent s
+    where not exists (select from events e where e.id = s.id)
+  ), fresh as (
+    insert into events (id, setting_id, session_id, number, device, lamport, at, by_adult, kind, body)
+    select id, $2, $1, last_event + nth, device, lamport, at, nullif($3, '')::uuid, kind, body from tap, head
+    on conflict do nothing
+    returning number
+  )
+  update sessions set last_event = greatest(last_event, (select max(number) from fresh))
+  where id = $1
+  returning last_event as last, pg_notify($5, $6)`
+
 /**
  * Appends events under the session's lock, so that their numbers have no gap that is filled later and 'all after n'
- * misses none. An event that is already there is left as it is.
+ * misses none; the transaction has locked the session before. An event that is already there is left as it is.
  * @returns the number of the last event of the session
  */
 export async function appendEvents(
@@ -93,22 +115,14 @@ export async function appendEvents(
   by: string,
   events: readonly TableEvent[],
 ): Promise<number> {
-  const { rows } = await db.query<{ last: number }>(
-    'select last_event as last from sessions where id = $1 for update',
-    [session],
-  )
-  let last = rows[0]?.last ?? 0
-  for (const e of events) {
-    const { rowCount } = await db.query(
-      `insert into events (id, setting_id, session_id, number, device, lamport, at, by_adult, kind, body)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict do nothing`,
-      [e.id, setting, session, last + 1, e.device, e.lamport, e.at, by, e.kind, JSON.stringify(e.body)],
-    )
-    if (rowCount === 1) last += 1
-  }
-  await db.query('update sessions set last_event = $2 where id = $1', [session, last])
-  await tell(db, session, 'events')
-  return last
+  const { rows } = await db.query<{ last: number }>(APPEND, [
+    session,
+    setting,
+    by,
+    JSON.stringify(events),
+    ...newsOf(session, 'events'),
+  ])
+  return rows[0]?.last ?? 0
 }
 
 export async function listEvents(

@@ -11,9 +11,11 @@ export const CHANNEL = 'lea_table'
 export type News = 'events' | 'session'
 export type Ear = (news: News) => void
 
+/** Channel and words of a message. */
+export const newsOf = (session: string, news: News): [string, string] => [CHANNEL, `${news} ${session}`]
 /** Said when the transaction commits, and not at all when it does not. */
 export const tell = async (db: Db, session: string, news: News): Promise<void> => {
-  await db.query('select pg_notify($1, $2)', [CHANNEL, `${news} ${session}`])
+  await db.query('select pg_notify($1, $2)', newsOf(session, news))
 }
 
 export interface Hub {

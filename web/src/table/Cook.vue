@@ -204,7 +204,11 @@ const { on: keysOn } = useTableKeys({
           </p>
           <MeanwhileList :waiting="waiting" />
         </section>
-        <section class="patch min-h-0 overflow-y-auto p-4" aria-label="The step" tabindex="0">
+        <section
+          class="patch min-h-0 overflow-y-auto p-4 max-lg:order-first"
+          aria-label="The step"
+          tabindex="0"
+        >
           <ArrivalPanel v-if="gates[0]?.gate === 'arrival'" />
           <CorePanel v-else-if="gates[0]?.gate === 'core'" :need="gates[0]" />
           <!-- The same gate stays as it is while others are heard: what is chosen is kept. -->
