@@ -6,6 +6,9 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { TableEvent } from '@lea/core'
+import { inSetting, openPool } from '../db/pool'
+import { appendEvents, getSession } from '../db/sessions'
 import { pause, percentile, serving, tap, tapper, type Serving, type Tapper } from './serving'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
@@ -73,19 +76,35 @@ async function spread(server: Serving, hand: Tapper, session: string): Promise<v
   )
 }
 
-/** pgbench commits one row a transaction with as many clients. */
-async function appends(hand: Tapper, session: string): Promise<void> {
-  const CLIENTS = 4
-  let n = 300_000
+const CLIENTS = 4
+/** How often a second, with so many at once. */
+async function aSecond(work: () => Promise<boolean>): Promise<number> {
   let done = 0
   const until = performance.now() + SECONDS * 1000
   await Promise.all(
     Array.from({ length: CLIENTS }, async () => {
-      while (performance.now() < until)
-        if ((await hand.post(`/sessions/${session}/events`, { events: [tap(++n)] })) === 200) done += 1
+      while (performance.now() < until) if (await work()) done += 1
     }),
   )
-  const ours = done / SECONDS
+  return done / SECONDS
+}
+
+/** Over http, and as the server does it without: all into one session, under its lock. pgbench commits one row a transaction, no lock. */
+async function appends(hand: Tapper, session: string): Promise<void> {
+  let n = 300_000
+  const asked = await aSecond(async () => (await hand.get<{ person?: object }>('/me')).person !== undefined)
+  const ours = await aSecond(
+    async () => (await hand.post(`/sessions/${session}/events`, { events: [tap(++n)] })) === 200,
+  )
+  const { person } = await hand.get<{ person: { id: string; settingId: string } }>('/me')
+  const pool = openPool(process.env['LEA_APP_URL'] ?? '')
+  const inside = await aSecond(() =>
+    inSetting(pool, person.settingId, async (db) => {
+      await getSession(db, session, true)
+      return (await appendEvents(db, person.settingId, session, person.id, [tap(++n) as TableEvent])) > 0
+    }),
+  )
+  await pool.end()
   const url = process.env['LEA_OWNER_URL'] ?? ''
   const bin = process.env['LEA_PG_BIN'] ?? ''
   const file = join(mkdtempSync(join(tmpdir(), 'lea-pgbench-')), 'row.sql')
@@ -103,7 +122,9 @@ async function appends(hand: Tapper, session: string): Promise<void> {
   )
   spawnSync(`${bin}/psql`, [url, '-q', '-c', 'drop table pgbench_row'])
   const rows = Number(/tps = ([\d.]+)/.exec(bench.stdout)?.[1] ?? NaN)
-  out(
-    `events appended one by one over http, ${CLIENTS} at once: ${Math.round(ours)} a second; single-row commits by pgbench: ${Math.round(rows)} a second; ratio ${(ours / rows).toFixed(2)}`,
-  )
+  const ratio = (of: number): string => `${Math.round(of)} a second, ratio ${(of / rows).toFixed(2)}`
+  out(`single-row commits by pgbench, ${CLIENTS} at once: ${Math.round(rows)} a second`)
+  out(`events appended one by one into one session, without http: ${ratio(inside)}`)
+  out(`events appended one by one over http: ${ratio(ours)}`)
+  out(`requests over http that write nothing, by the same client: ${Math.round(asked)} a second`)
 }

@@ -81,31 +81,9 @@ export async function setState(db: Db, id: string, state: 'cooking' | 'finished'
   await db.query('update sessions set state = $2 where id = $1', [id, state])
 }
 
-/** All events of a message in one statement, and the news of them to who listens. */
-const APPEND = `
-  with head as (
-    select last_event from sessions where id = $1 for update
-  ), sent as (
-    select distinct on (id) * from rows from (
-      jsonb_to_recordset($4::jsonb) as (id uuid, device text, lamport bigint, at text, kind text, body jsonb)
-    ) with ordinality as t (id, device, lamport, at, kind, body, place)
-    order by id, place
-  ), tap as (
-    select *, row_number() over (order by place) as nth from sent s
-    where not exists (select from events e where e.id = s.id)
-  ), fresh as (
-    insert into events (id, setting_id, session_id, number, device, lamport, at, by_adult, kind, body)
-    select id, $2, $1, last_event + nth, device, lamport, at, nullif($3, '')::uuid, kind, body from tap, head
-    on conflict do nothing
-    returning number
-  )
-  update sessions set last_event = greatest(last_event, (select max(number) from fresh))
-  where id = $1
-  returning last_event as last, pg_notify($5, $6)`
-
 /**
  * Appends events under the session's lock, so that their numbers have no gap that is filled later and 'all after n'
- * misses none; the transaction has locked the session before. An event that is already there is left as it is.
+ * misses none. An event that is already there is left as it is. One way to the database for all (`008_append.sql`).
  * @returns the number of the last event of the session
  */
 export async function appendEvents(
@@ -115,13 +93,10 @@ export async function appendEvents(
   by: string,
   events: readonly TableEvent[],
 ): Promise<number> {
-  const { rows } = await db.query<{ last: number }>(APPEND, [
-    session,
-    setting,
-    by,
-    JSON.stringify(events),
-    ...newsOf(session, 'events'),
-  ])
+  const { rows } = await db.query<{ last: number }>(
+    'select append_events($1, $2, $3, $4) as last, pg_notify($5, $6)',
+    [session, setting, by || null, JSON.stringify(events), ...newsOf(session, 'events')],
+  )
   return rows[0]?.last ?? 0
 }
 
