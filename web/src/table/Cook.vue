@@ -251,34 +251,44 @@ const { on: keysOn } = useTableKeys({
           />
         </div>
       </div>
-      <footer class="flex flex-wrap items-center gap-2 px-3 pb-3">
-        <Timers ref="timer" :name="time.title" :offers="timers" />
-        <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
-        <button type="button" class="btn btn-table !border-paprika !text-paprika" @click="emergency = true">
-          emergency
-        </button>
-        <button type="button" class="btn btn-table" @click="changing = true">a change</button>
-        <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
-        <span class="flex-1" />
-        <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
-        <button
-          v-if="turn"
-          type="button"
-          class="btn btn-main btn-table min-w-56"
-          :disabled="gates.length > 0"
-          @click="done"
+      <!-- On a phone what is tapped again and again, and what must be at hand, stays at the lower edge. -->
+      <footer class="gap-2 px-3 pb-3 max-lg:contents lg:flex lg:items-center">
+        <div class="flex flex-wrap items-center gap-2 max-lg:px-3 max-lg:pb-3">
+          <Timers ref="timer" :name="time.title" :offers="timers" />
+          <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
+          <button type="button" class="btn btn-table" @click="changing = true">a change</button>
+          <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
+        </div>
+        <div
+          class="flex items-stretch gap-2 max-lg:sticky max-lg:bottom-0 max-lg:z-10 max-lg:border-t max-lg:border-line max-lg:bg-porcelain max-lg:p-2 lg:flex-1"
         >
-          done: {{ session.nameOf(turn.turn.child) }}’s turn
-        </button>
-        <button
-          v-else
-          type="button"
-          class="btn btn-main btn-table min-w-56"
-          :disabled="gates.length > 0"
-          @click="go(1)"
-        >
-          {{ isLast ? 'finish' : 'next step' }}
-        </button>
+          <button
+            type="button"
+            class="btn btn-table mr-auto !border-paprika !text-paprika"
+            @click="emergency = true"
+          >
+            emergency
+          </button>
+          <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
+          <button
+            v-if="turn"
+            type="button"
+            class="btn btn-main btn-table max-lg:flex-1 lg:min-w-56"
+            :disabled="gates.length > 0"
+            @click="done"
+          >
+            done: {{ session.nameOf(turn.turn.child) }}’s turn
+          </button>
+          <button
+            v-else
+            type="button"
+            class="btn btn-main btn-table max-lg:flex-1 lg:min-w-56"
+            :disabled="gates.length > 0"
+            @click="go(1)"
+          >
+            {{ isLast ? 'finish' : 'next step' }}
+          </button>
+        </div>
       </footer>
       <Emergency v-if="emergency" @close="emergency = false" />
       <NoteSheet
