@@ -1,0 +1,53 @@
+/** A tablet on plain http in a local network: browsers give such a page less, and the table goes on all the same. */
+import { expect, test } from '@playwright/test'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+
+let house: House
+test.beforeAll(async () => {
+  house = await House.open()
+})
+test.afterAll(() => house.close())
+
+// A name that is not this machine's own, looked up on loopback: for the browser no secure context.
+const NAME = 'lea.test'
+test.use({
+  launchOptions: async ({ launchOptions }, use) => {
+    await use({
+      ...launchOptions,
+      args: [...(launchOptions.args ?? []), `--host-resolver-rules=MAP ${NAME} 127.0.0.1`],
+    })
+  },
+  serviceWorkers: 'allow',
+})
+
+test('signs in, cooks, goes on without the network, and sends it all after', async ({ page, context }) => {
+  const faults: string[] = []
+  page.on('pageerror', (e) => faults.push(e.message))
+  const tablet = Object.assign(Object.create(house) as House, {
+    address: house.address.replace('127.0.0.1', NAME),
+  })
+  await signIn(page, tablet)
+  expect(await page.evaluate(() => [isSecureContext, 'serviceWorker' in navigator])).toEqual([false, false])
+  await openBread(page)
+  await swapTheMilk(page)
+  await page.getByRole('button', { name: 'Cook', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
+  await page.getByRole('button', { name: 'next step' }).click()
+  await passGates(page)
+  const done = page.getByRole('button', { name: /^done:/ })
+  const turns: string[] = []
+  await context.setOffline(true)
+  for (let n = 0; n < 3; n++) {
+    turns.push((await done.textContent()) ?? '')
+    await done.click()
+    await expect(page.getByText(new RegExp(`${n + 1} kept on this device`))).toBeVisible()
+    await expect(done).not.toHaveText(turns.at(-1) ?? '')
+  }
+  await context.setOffline(false)
+  await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 })
+  // What was tapped is there for whoever opens the table next.
+  const stands = await done.textContent()
+  await page.reload()
+  await expect(done).toHaveText(stands ?? '')
+  expect(faults).toEqual([])
+})
