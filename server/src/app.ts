@@ -13,6 +13,7 @@ import { archiveRoutes } from './routes/archive'
 import { begunRoutes } from './routes/begun'
 import { calendarRoutes } from './routes/calendar'
 import { deviceRoutes } from './routes/devices'
+import { eventRoutes } from './routes/events'
 import { keepingRoutes } from './routes/keeping'
 import { liveRoutes } from './routes/live'
 import { mendRoutes } from './routes/mend'
@@ -106,6 +107,7 @@ function api(house: House): express.Router {
   router.use(
     '/sessions',
     sessionRoutes(house),
+    eventRoutes(house),
     begunRoutes(house),
     mendRoutes(house),
     rotationRoutes(house),

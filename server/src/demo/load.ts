@@ -19,7 +19,7 @@ import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../d
 import { anySetting, createSetting, saveRecipe } from '../db/settings'
 import { refreshSkills } from '../db/skills'
 import { hashPassword } from '../password'
-import { requestOf } from '../routes/sessions'
+import { requestOf } from '../plan/request-of'
 import { startingKit, startingRules } from '../starting'
 import { daysFrom } from '../words'
 import { DEMO_PASSWORD, DEMO_SETTINGS, type DemoSetting } from './people'

@@ -5,7 +5,7 @@ import type { Db } from '../db/pool'
 import { frozenPlan, getSession, listEvents } from '../db/sessions'
 import { getRecipe, getSetting } from '../db/settings'
 import { notFound } from '../fault'
-import { requestOf } from '../routes/sessions'
+import { requestOf } from '../plan/request-of'
 import type { PlanThread } from '../plan/thread'
 import type { Paper } from './paper'
 

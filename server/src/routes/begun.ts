@@ -5,10 +5,10 @@ import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { personOf } from '../door'
-import { Fault, notFound, read } from '../fault'
+import { Fault, read } from '../fault'
 import type { House } from '../house'
-import { isUuid, today } from '../words'
-import { requestOf } from './sessions'
+import { requestOf } from '../plan/request-of'
+import { findSession } from './find-session'
 
 const LISTS = ['children', 'bowls', 'findings', 'cleared', 'tasks', 'turns', 'schedule', 'talk'] as const
 
@@ -45,23 +45,18 @@ export function begunRoutes({ pool, plans }: House): Router {
     const person = personOf(req)
     const run = <T>(work: (db: Db) => Promise<T>): Promise<T> => inSetting(pool, person.settingId, work)
     const id = String(req.params['id'])
-    const find = async (db: Db, lock = false) => {
-      const session = isUuid(id) ? await store.getSession(db, id, lock) : null
-      if (!session || (person.role === 'helper' && session.date !== today())) throw notFound('this session')
-      return session
-    }
     const { plan, effort } = await read(begunSchema, req.body)
     if (plan.session !== id) throw new Fault(400, 'the plan is of another session', 'plan')
     if (openStops(plan).length > 0)
       throw new Fault(409, 'the plan has stops that were not settled: it was never one to cook by', 'plan')
     const request = await run(async (db) => {
-      const session = await find(db)
+      const session = await findSession(db, req)
       return session.state === 'planned' ? { ...(await requestOf(db, session)), effort } : null
     })
     // Another device was quicker: its plan stands, and the taps of this one go to it.
     const own = request ? await plans.compile(request) : null
     const against = await run(async (db) => {
-      const session = await find(db, true)
+      const session = await findSession(db, req, true)
       if (session.state === 'planned') {
         await store.freeze(db, id, plan)
         await writeAudit(db, person.settingId, person.id, 'began without a network', id)
@@ -73,7 +68,11 @@ export function begunRoutes({ pool, plans }: House): Router {
       return inForce && inForce.digest !== plan.digest ? [whatChanged(plan, inForce)].filter(Boolean) : []
     })
     res.json(
-      await run(async (db) => ({ session: await find(db), plan: await store.frozenPlan(db, id), against })),
+      await run(async (db) => ({
+        session: await findSession(db, req),
+        plan: await store.frozenPlan(db, id),
+        against,
+      })),
     )
   })
   return router

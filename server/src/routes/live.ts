@@ -1,10 +1,8 @@
 import { Router } from 'express'
 import { inSetting } from '../db/pool'
-import { getSession } from '../db/sessions'
 import { personOf } from '../door'
-import { notFound } from '../fault'
 import type { House } from '../house'
-import { isUuid, today } from '../words'
+import { findSession } from './find-session'
 
 /** A sign of life, so that nothing on the way takes the stream for dead. */
 const STILL_HERE_MS = 20_000
@@ -13,10 +11,7 @@ const STILL_HERE_MS = 20_000
 export function liveRoutes({ pool, live }: House): Router {
   const router = Router()
   router.get('/:id/live', async (req, res) => {
-    const person = personOf(req)
-    const id = String(req.params['id'])
-    const session = isUuid(id) ? await inSetting(pool, person.settingId, (db) => getSession(db, id)) : null
-    if (!session || (person.role === 'helper' && session.date !== today())) throw notFound('this session')
+    const { id } = await inSetting(pool, personOf(req).settingId, (db) => findSession(db, req))
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',

@@ -20,8 +20,8 @@ import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
-import { isUuid, today } from '../words'
-import { requestOf } from './sessions'
+import { requestOf } from '../plan/request-of'
+import { findSession } from './find-session'
 
 /** Changes in the middle of cooking, mended without moving others: somebody leaves, an adult is called away, it runs late. */
 export function mendRoutes({ pool }: House): Router {
@@ -53,12 +53,9 @@ export function mendRoutes({ pool }: House): Router {
   return router
 }
 
-/** The session under its lock; a helper changes today's only. */
+/** The session under its lock. */
 async function cooking(db: Db, req: Request): Promise<StoredSession> {
-  const id = String(req.params['id'])
-  const session = isUuid(id) ? await store.getSession(db, id, true) : null
-  if (!session || (personOf(req).role === 'helper' && session.date !== today()))
-    throw notFound('this session')
+  const session = await findSession(db, req, true)
   if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
   return session
 }

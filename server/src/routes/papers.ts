@@ -1,10 +1,10 @@
 import { Router, type Request, type Response } from 'express'
-import { MOST_PORTIONS, type Plan, type PlanRequest, type StoredSession } from '@lea/core'
+import { MOST_PORTIONS, type Plan, type PlanRequest } from '@lea/core'
 import * as yup from 'yup'
 import type { House } from '../house'
 import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
-import { frozenPlan, getSession } from '../db/sessions'
+import { frozenPlan } from '../db/sessions'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
 import { allergenSheet } from '../papers/allergen-sheet'
@@ -20,7 +20,8 @@ import { shoppingPaper } from '../papers/shopping'
 import { shoppingCsv } from '../print/shopping-csv'
 import { isUuid } from '../words'
 import { zoneOf } from '../zone'
-import { requestOf } from './sessions'
+import { requestOf } from '../plan/request-of'
+import { findSession } from './find-session'
 
 /** What leaves a session as a file: the request of its plan, the shopping list, papers as PDF, family sheets. */
 export function paperRoutes({ pool, plans, post }: House): Router {
@@ -28,16 +29,10 @@ export function paperRoutes({ pool, plans, post }: House): Router {
   const leader = atLeast('leader')
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
     inSetting(pool, personOf(req).settingId, work)
-  const find = async (db: Db, req: Request): Promise<StoredSession> => {
-    const id = String(req.params['id'])
-    const session = isUuid(id) ? await getSession(db, id) : null
-    if (!session) throw notFound('this session')
-    return session
-  }
 
   // The request of the plan as a file, for `./lea calc plan FILE`.
   router.get('/:id/request', leader, async (req, res) => {
-    const request = await run(req, async (db) => requestOf(db, await find(db, req)))
+    const request = await run(req, async (db) => requestOf(db, await findSession(db, req)))
     res
       .attachment('plan-request.json')
       .type('json')
@@ -47,7 +42,7 @@ export function paperRoutes({ pool, plans, post }: House): Router {
   // The shopping list of the plan in force, or of the plan as it stands.
   router.get('/:id/shopping.csv', leader, async (req, res) => {
     const found = await run(req, async (db): Promise<{ plan: Plan } | { request: PlanRequest }> => {
-      const session = await find(db, req)
+      const session = await findSession(db, req)
       const plan = await frozenPlan(db, session.id)
       return plan ? { plan } : { request: await requestOf(db, session) }
     })

@@ -5,9 +5,9 @@ import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../door'
-import { Fault, notFound, read } from '../fault'
+import { Fault, read } from '../fault'
 import type { House } from '../house'
-import { isUuid } from '../words'
+import { findSession } from './find-session'
 
 /** One session becomes several, group after group: the first group keeps the session, the others get one each. */
 export function rotationRoutes({ pool }: House): Router {
@@ -16,9 +16,7 @@ export function rotationRoutes({ pool }: House): Router {
     const { groups } = await read(rotationSchema, req.body)
     const { settingId, id: adult } = personOf(req)
     const made = await inSetting(pool, settingId, async (db) => {
-      const id = String(req.params['id'])
-      const session = isUuid(id) ? await store.getSession(db, id, true) : null
-      if (!session) throw notFound('this session')
+      const session = await findSession(db, req, true)
       if (session.state !== 'planned')
         throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
       mustBeEveryone(groups, session)

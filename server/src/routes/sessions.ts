@@ -1,20 +1,16 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import {
-  assemble,
   decisionSchema,
   MAX_CHILDREN,
-  eventsSchema,
   openStops,
   guestSchema,
   sessionSchema,
   unseen,
   type Decision,
   type StoredGuest,
-  type PlanRequest,
   type SessionInput,
   type StoredSession,
-  type TableEvent,
 } from '@lea/core'
 import * as yup from 'yup'
 import type { House } from '../house'
@@ -22,12 +18,13 @@ import { listAdults, listChildren, writeAudit } from '../db/people'
 import { simulatedPackets } from '../db/packets'
 import { inSetting, type Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'
-import { refreshSeen, refreshSkills } from '../db/skills'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
-import { Fault, notFound, read } from '../fault'
+import { Fault, read } from '../fault'
 import { tell } from '../live/hub'
-import { isUuid, today } from '../words'
+import { requestOf } from '../plan/request-of'
+import { today } from '../words'
+import { findSession } from './find-session'
 
 const decisionsSchema = yup.object({
   decisions: yup
@@ -51,14 +48,6 @@ export function sessionRoutes({ pool, plans }: House): Router {
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
     inSetting(pool, personOf(req).settingId, work)
 
-  /** The session of the path; a helper sees today's only. */
-  const find = async (db: Db, req: Request, lock = false): Promise<StoredSession> => {
-    const id = String(req.params['id'])
-    const session = isUuid(id) ? await store.getSession(db, id, lock) : null
-    if (!session || (personOf(req).role === 'helper' && session.date !== today()))
-      throw notFound('this session')
-    return session
-  }
   const planned = (session: StoredSession): StoredSession => {
     if (session.state !== 'planned')
       throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
@@ -81,7 +70,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   })
   router.get('/:id', async (req, res) => {
     const result = await run(req, async (db) => {
-      const session = await find(db, req)
+      const session = await findSession(db, req)
       return { session, plan: await store.frozenPlan(db, session.id) }
     })
     res.json(result)
@@ -89,7 +78,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   router.put('/:id', leader, async (req, res) => {
     const input = await read(sessionSchema, req.body)
     const session = await run(req, async (db) => {
-      const { id } = planned(await find(db, req, true))
+      const { id } = planned(await findSession(db, req, true))
       await mustExist(db, input)
       await store.saveSession(db, personOf(req).settingId, id, input)
       return store.getSession(db, id)
@@ -99,7 +88,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   router.put('/:id/decisions', leader, async (req, res) => {
     const { decisions } = await read(decisionsSchema, req.body)
     await run(req, async (db) => {
-      const session = await find(db, req, true)
+      const session = await findSession(db, req, true)
       // At the table decisions change only while somebody is here whom the plan in force does not know.
       if (!(await hasUnseen(db, session))) planned(session)
       await refuseSimulated(db, decisions)
@@ -117,7 +106,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   router.post('/:id/cook', async (req, res) => {
     const { digest, effort } = await read(cookSchema, req.body)
     const request = await run(req, async (db) => {
-      const session = await find(db, req)
+      const session = await findSession(db, req)
       return session.state === 'planned'
         ? { ...(await requestOf(db, session)), effort: effort ?? 'draft' }
         : null
@@ -142,14 +131,14 @@ export function sessionRoutes({ pool, plans }: House): Router {
         )
       }
       await run(req, async (db) => {
-        const session = await find(db, req, true)
+        const session = await findSession(db, req, true)
         // Another device may have started while this one compiled; its frozen plan stands.
         if (session.state === 'planned') await store.freeze(db, session.id, plan)
       })
     }
     res.json(
       await run(req, async (db) => ({
-        session: await find(db, req),
+        session: await findSession(db, req),
         plan: await store.frozenPlan(db, String(req.params['id'])),
       })),
     )
@@ -159,7 +148,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   router.post('/:id/arrivals', async (req, res) => {
     const guest = (await read(guestSchema, req.body)) as StoredGuest
     const answer = await run(req, async (db) => {
-      const session = await find(db, req, true)
+      const session = await findSession(db, req, true)
       if (session.state !== 'cooking')
         throw new Fault(409, 'cooking is not under way: add the guest under Who')
       const { date, start, until, recipe, children, guests, adults, seats } = session
@@ -184,7 +173,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   // The guest only looks on, and eats nothing: the plan in force stands.
   router.delete('/:id/arrivals/:guest', async (req, res) => {
     const answer = await run(req, async (db) => {
-      const session = await find(db, req, true)
+      const session = await findSession(db, req, true)
       const plan = await store.frozenPlan(db, session.id)
       const gone = String(req.params['guest'])
       if (!plan || !unseen(plan, [gone]).includes(gone))
@@ -208,7 +197,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
   // The plan for those who are here now. Ids hold between plans, so what was done stays done.
   router.post('/:id/replan', async (req, res) => {
     const request = await run(req, async (db) => {
-      const session = await find(db, req)
+      const session = await findSession(db, req)
       if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
       return requestOf(db, session)
     })
@@ -222,63 +211,18 @@ export function sessionRoutes({ pool, plans }: House): Router {
         { stops },
       )
     await run(req, async (db) => {
-      const session = await find(db, req, true)
+      const session = await findSession(db, req, true)
       await store.freeze(db, session.id, plan)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'planned anew at the table', session.id)
     })
     res.json(
       await run(req, async (db) => ({
-        session: await find(db, req),
+        session: await findSession(db, req),
         plan: await store.frozenPlan(db, String(req.params['id'])),
       })),
     )
   })
-
-  router.get('/:id/events', async (req, res) => {
-    const after = Number.parseInt(String(req.query['after'] ?? '0'), 10)
-    if (!Number.isSafeInteger(after) || after < 0)
-      throw new Fault(400, 'after must be a whole number', 'after')
-    res.json(
-      await run(req, async (db) => {
-        const session = await find(db, req)
-        // Clocks of devices differ: they stamp their events by this one.
-        return { ...(await store.listEvents(db, session.id, after)), now: new Date().toISOString() }
-      }),
-    )
-  })
-  router.post('/:id/events', async (req, res) => {
-    const { events } = await read(eventsSchema, req.body)
-    if (events.some((e) => e.kind === 'incident-seen') && personOf(req).role !== 'owner')
-      throw new Fault(403, 'only the owner may say that it was read')
-    const last = await run(req, async (db) => {
-      const session = await find(db, req, true)
-      if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
-      const list = events as unknown as TableEvent[]
-      const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
-      if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
-      // What was seen of a technique moves the next plan; a tap taken back may have been such a one. What was said moves it from
-      // the end of the session on.
-      const ends = session.state === 'finished' || list.some((e) => e.kind === 'finish')
-      const touched = seenIn(list)
-      if (ends && list.some((e) => NEXT_PLAN.has(e.kind)))
-        await refreshSkills(db, personOf(req).settingId, session.children)
-      else if (touched)
-        await refreshSeen(db, personOf(req).settingId, touched === 'all' ? session.children : touched)
-      return number
-    })
-    res.json({ last })
-  })
   return router
-}
-
-/** What the next plan is made from, once a session is over. */
-const NEXT_PLAN = new Set<TableEvent['kind']>(['finish', 'step', 'turn', 'skip', 'skill', 'talk', 'undo'])
-
-/** Whose techniques these events touch; a tap taken back may have been of anybody. */
-function seenIn(events: readonly TableEvent[]): string[] | 'all' | null {
-  if (events.some((e) => e.kind === 'undo')) return 'all'
-  const of = events.flatMap((e) => (e.kind === 'skill' ? [e.body.child] : []))
-  return of.length > 0 ? of.filter(isUuid) : null
 }
 
 async function mustExist(
@@ -308,16 +252,4 @@ async function refuseSimulated(db: Db, decisions: readonly Decision[]): Promise<
   const simulated = await simulatedPackets(db)
   if (used.some((id) => simulated.has(id)))
     throw new Fault(409, 'a packet of the scanner stand-in never counts as read', 'decisions')
-}
-
-/** The request of a stored session, from the same inputs that the browser has. */
-export async function requestOf(db: Db, session: StoredSession): Promise<PlanRequest> {
-  const recipe = await getRecipe(db, session.recipe)
-  if (!recipe) throw notFound('the recipe of this session')
-  return assemble(session, {
-    setting: await getSetting(db),
-    recipe,
-    children: await listChildren(db),
-    adults: await listAdults(db),
-  })
 }

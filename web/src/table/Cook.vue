@@ -14,6 +14,7 @@ import GuestForm from '../session/GuestForm.vue'
 import { timeText } from '../words'
 import ArrivalPanel from './ArrivalPanel.vue'
 import ChangeSheet from './ChangeSheet.vue'
+import CookBar from './CookBar.vue'
 import CorePanel from './CorePanel.vue'
 import CookHeader from './CookHeader.vue'
 import CookStep from './CookStep.vue'
@@ -251,45 +252,19 @@ const { on: keysOn } = useTableKeys({
           />
         </div>
       </div>
-      <!-- On a phone what is tapped again and again, and what must be at hand, stays at the lower edge. -->
-      <footer class="gap-2 px-3 pb-3 max-lg:contents lg:flex lg:items-center">
-        <div class="flex flex-wrap items-center gap-2 max-lg:px-3 max-lg:pb-3">
-          <Timers ref="timer" :name="time.title" :offers="timers" />
-          <button type="button" class="btn btn-table" :disabled="index <= 0" @click="go(-1)">back</button>
-          <button type="button" class="btn btn-table" @click="changing = true">a change</button>
-          <button type="button" class="btn btn-table" @click="keyHelp = true">keys</button>
-        </div>
-        <div
-          class="flex items-stretch gap-2 max-lg:sticky max-lg:bottom-0 max-lg:z-10 max-lg:border-t max-lg:border-line max-lg:bg-porcelain max-lg:p-2 lg:flex-1"
-        >
-          <button
-            type="button"
-            class="btn btn-table mr-auto !border-paprika !text-paprika"
-            @click="emergency = true"
-          >
-            emergency
-          </button>
-          <button v-if="turn" type="button" class="btn btn-table" @click="go(1)">next step</button>
-          <button
-            v-if="turn"
-            type="button"
-            class="btn btn-main btn-table max-lg:flex-1 lg:min-w-56"
-            :disabled="gates.length > 0"
-            @click="done"
-          >
-            done: {{ session.nameOf(turn.turn.child) }}’s turn
-          </button>
-          <button
-            v-else
-            type="button"
-            class="btn btn-main btn-table max-lg:flex-1 lg:min-w-56"
-            :disabled="gates.length > 0"
-            @click="go(1)"
-          >
-            {{ isLast ? 'finish' : 'next step' }}
-          </button>
-        </div>
-      </footer>
+      <CookBar
+        :doer="turn ? session.nameOf(turn.turn.child) : null"
+        :blocked="gates.length > 0"
+        :first="index <= 0"
+        :last="isLast"
+        @back="go(-1)"
+        @next="go(1)"
+        @done="done"
+        @change="changing = true"
+        @keys="keyHelp = true"
+        @emergency="emergency = true"
+        ><Timers ref="timer" :name="time.title" :offers="timers"
+      /></CookBar>
       <Emergency v-if="emergency" @close="emergency = false" />
       <NoteSheet
         v-if="noting !== null"
