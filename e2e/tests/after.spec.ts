@@ -1,6 +1,6 @@
 /** A cold probe is refused; what happened is seen by the owner; finish, record, family sheet as PDF and letter, and the next plan knows. */
 import { expect, test, type Page } from '@playwright/test'
-import { House, signIn } from '../house'
+import { House, openBread, signIn } from '../house'
 import { looksRight } from '../looks'
 
 test.describe.configure({ mode: 'serial' })
@@ -209,4 +209,21 @@ test('the next plan knows: the recipe was made today, and how it was liked', asy
     return rows.find((r) => /broth/.test(r.recipe.title))?.made
   })
   expect(made).toMatchObject({ last: new Date().toISOString().slice(0, 10), times: 1, tried: 1 })
+})
+
+test('what has not come round leads to a recipe that brings it; turns of earlier weeks stand beside the jobs', async () => {
+  await page.goto(`${house.address}/record`)
+  const round = page.getByRole('region', { name: 'Not come round' })
+  const link = round.getByRole('link').first()
+  const title = (await link.textContent()) ?? ''
+  await link.click()
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible()
+  await page.goto(`${house.address}/diary`)
+  await openBread(page)
+  await page.getByRole('link', { name: 'jobs' }).click()
+  const fit = page.getByRole('region', { name: 'Turns, waits and fit' })
+  await expect(
+    fit.getByText(/in the last sessions \d jobs? (more|fewer) than the middle/).first(),
+  ).toBeVisible()
+  await expect(page.getByText(/the one more goes to who had fewer/).first()).toBeVisible()
 })
