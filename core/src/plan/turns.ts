@@ -1,7 +1,8 @@
 /**
  * Pass 6, turns: how many turns of each shared task each child gets, by an exact flow (`jobs/deal`): equal first, what everybody
- * does anyway counted in; the one turn more to who had fewer in the last sessions; then fit, a stretch rather than the easy job. Never to a child who takes no part in the task. Their
- * order within a task: who has most left to do, then who has waited longest, then round the table.
+ * does anyway counted in; the one turn more to who had fewer in the last sessions; then fit, a stretch rather than the easy job. Never
+ * to a child who takes no part in the task. Their order within a task: who has most left to do, then who has waited longest, then round
+ * the table.
  */
 import { fitOf, turnCost } from '../craft/skills'
 import { techniqueIn } from '../craft/house'
