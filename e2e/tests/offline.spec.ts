@@ -120,15 +120,7 @@ test('three hundred taps without a network are all there after, once', async ({ 
 })
 
 test('one tap that the server does not take holds up no other', async ({ page, context }) => {
-  await signIn(page, house)
-  await page
-    .getByRole('link', { name: /Herb soda bread/ })
-    .first()
-    .click()
-  await page.waitForURL(/session\//)
-  const id = idOf(page)
-  await page.goto(`${house.address}/session/${id}/cook`)
-  await expect(done(page)).toBeVisible()
+  const id = await atTheTable(page)
   await context.setOffline(true)
   await page.evaluate(async (session) => {
     const open = indexedDB.open('lea-table')

@@ -23,10 +23,7 @@ test.use({
 test('signs in, cooks, goes on without the network, and sends it all after', async ({ page, context }) => {
   const faults: string[] = []
   page.on('pageerror', (e) => faults.push(e.message))
-  const tablet = Object.assign(Object.create(house) as House, {
-    address: house.address.replace('127.0.0.1', NAME),
-  })
-  await signIn(page, tablet)
+  await signIn(page, { address: house.address.replace('127.0.0.1', NAME) })
   expect(await page.evaluate(() => [isSecureContext, 'serviceWorker' in navigator])).toEqual([false, false])
   await openBread(page)
   await swapTheMilk(page)

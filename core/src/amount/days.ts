@@ -13,6 +13,9 @@ function dayNumber(date: IsoDate): number {
   return 365 * year + leaps + Math.floor((153 * month + 2) / 5) + d
 }
 
+/** `2026-11-26` -> `"26/11"`, for the foot of a chart. */
+export const shortDay = (date: IsoDate): string => date.slice(5).split('-').reverse().join('/')
+
 /** The day so many days later. */
 export function dayAfter(date: IsoDate, days: number): IsoDate {
   let [y = 0, m = 1, d = 1] = date.split('-').map(Number)

@@ -85,10 +85,9 @@ const EVEN_SESSIONS = 6
 export function aheadOf(child: string, past: readonly PastSession[]): number {
   const own = [...past]
     .sort((a, b) => (a.date < b.date ? 1 : -1))
-    .filter((p) => p.plan.children.some((c) => c.id === child))
-    .map(sessionRecord)
-    .filter((s) => s.finished !== null)
+    .filter((p) => p.plan.children.some((c) => c.id === child) && p.events.some((e) => e.kind === 'finish'))
     .slice(0, EVEN_SESSIONS)
+    .map(sessionRecord)
   return own.reduce((sum, { children }) => {
     const share = Math.floor(children.reduce((n, c) => n + c.jobs, 0) / children.length)
     return sum + (children.find((c) => c.child === child)?.jobs ?? share) - share

@@ -55,6 +55,12 @@ export const MET_WORDS: Record<Met, string> = {
 
 export const KEPT_PLACES = ['room', 'fridge', 'freezer', 'home'] as const
 export type KeptPlace = (typeof KEPT_PLACES)[number]
+export const KEPT_WORDS: Record<KeptPlace, string> = {
+  fridge: 'in the fridge',
+  freezer: 'in the freezer',
+  room: 'in a closed tin',
+  home: 'taken home',
+}
 export const SCRAP_WAYS = ['compost', 'stock pot', 'animals', 'bin'] as const
 export type ScrapWay = (typeof SCRAP_WAYS)[number]
 

@@ -20,7 +20,8 @@ const FREEZER_DAYS = 30
 const HOME_DAYS = 1
 
 /**
- * The day until which what is left may be eaten. The recipe may say less than the rule, never more.
+ * The day until which what is left is eaten. In the fridge the recipe may say less than the rule, never more; for the tin and the
+ * freezer its own word stands.
  * @param made day of the session
  * @param keeps of the recipe
  */
@@ -101,12 +102,14 @@ export function cleanUp(
 export const nextMet = (how: Met | undefined): Met =>
   MET[(how ? MET.indexOf(how) + 1 : MET.indexOf('tasted')) % MET.length] ?? 'tasted'
 
-/** Foods of the session that a child can meet, each once; water is none. */
-export const foodsMet = (plan: Plan): { food: string; name: string }[] => [
-  ...new Map(
+/** Foods of the session that a child can meet, each once, and of how many children that is noted; water is none. */
+export const foodsMet = (plan: Plan, state: TableState): { food: string; name: string; noted: number }[] => {
+  const names = new Map(
     plan.bowls
       .flatMap((b) => b.lines)
       .filter((l) => l.food !== 'water')
-      .map((l) => [l.food, { food: l.food, name: l.name }]),
-  ).values(),
-]
+      .map((l) => [l.food, l.name]),
+  )
+  const noted = (food: string): number => Object.values(state.met).filter((m) => m[food]).length
+  return [...names].map(([food, name]) => ({ food, name, noted: noted(food) }))
+}

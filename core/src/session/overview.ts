@@ -1,4 +1,5 @@
 /** What a leader decides by: over a period, who had how many turns, what was made and what it cost, what has not come round. No ranks. */
+import { shortDay } from '../amount/days'
 import { ratio } from '../amount/ratio'
 import { TECHNIQUES } from '../craft/techniques'
 import { targetOf, TARGETS } from '../learn/targets'
@@ -89,8 +90,4 @@ export const turnsInOrder = (view: Overview, children: readonly string[]): Overv
 
 /** What is known of the cost for a chart: a day, and whole units of the currency. */
 export const costPoints = (view: Overview): { day: string; value: number }[] =>
-  view.cost.flatMap((c) =>
-    c.perChild === null
-      ? []
-      : [{ day: c.date.slice(5).split('-').reverse().join('/'), value: c.perChild / 100 }],
-  )
+  view.cost.flatMap((c) => (c.perChild === null ? [] : [{ day: shortDay(c.date), value: c.perChild / 100 }]))

@@ -6,6 +6,7 @@ import {
   costPoints,
   familySheet,
   foodBook,
+  foodsMet,
   keptInRecipe,
   keptPlaces,
   leftoverUntil,
@@ -201,6 +202,19 @@ describe('the weeks behind', () => {
     const own = JSON.stringify(ownPart(first, 'wren'))
     expect(own).toContain('bump')
     expect(own).not.toMatch(/"idris"|"maren"/)
+  })
+})
+
+describe('foods to meet', () => {
+  it('stand each once, without water, with how many children it is noted of', () => {
+    const met = ['wren', 'maren'].map((child) => event('met', { child, food: 'chives', how: 'tasted' }))
+    const foods = foodsMet(
+      plan,
+      replay([...met, event('met', { child: 'wren', food: 'chives', how: 'ate' })]),
+    )
+    expect(new Set(foods.map((f) => f.food)).size).toBe(foods.length)
+    expect(foods.map((f) => f.food)).not.toContain('water')
+    expect(foods.filter((f) => f.noted > 0)).toMatchObject([{ food: 'chives', noted: 2 }])
   })
 })
 

@@ -1,15 +1,11 @@
-import { allergenName, foodBook, holdsOf, keptInRecipe } from '@lea/core'
+import { allergenName, foodBook, holdsOf, keptInRecipe, KEPT_WORDS } from '@lea/core'
 import type { Content } from 'pdfmake/interfaces'
 import { cardGrid } from './cards'
 import { dayWords, footOf, type Paper } from './paper'
 import { small, words, type Page } from './pdf'
 
-const PLACES = {
-  fridge: 'in the fridge, 5 °C or below',
-  freezer: 'in the freezer, −18 °C',
-  room: 'in a closed tin',
-  home: 'taken home: at 5 °C or below',
-}
+/** How cold it is kept there. Source: FSA, from memory. */
+const COLD = { fridge: ', 5 °C or below', freezer: ', −18 °C', room: '', home: ': at 5 °C or below' }
 
 /** Labels for what is left: what it is, when it was made, until when it is eaten, what it lists. */
 export function labelsPaper(paper: Paper): Page {
@@ -22,7 +18,7 @@ export function labelsPaper(paper: Paper): Page {
       words(l.amount),
       words(`Made ${dayWords(session.date)}`),
       words(`Eat until ${dayWords(l.until)}`, { bold: true, size: 13 }),
-      words(PLACES[l.place]),
+      words(`${KEPT_WORDS[l.place]}${COLD[l.place]}`),
       words(`Lists: ${lists.map(allergenName).join(', ') || 'none of the allergens Lea knows'}`, {
         bold: true,
         size: 9,

@@ -1,4 +1,4 @@
-import { INCIDENT_WORDS, sessionRecord, TASTE_WORDS, type TableEvent } from '@lea/core'
+import { INCIDENT_WORDS, KEPT_WORDS, sessionRecord, TASTE_WORDS, type TableEvent } from '@lea/core'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
 import { heading, list, small, table, words, type Page } from './pdf'
@@ -71,7 +71,9 @@ export function recordPaper(paper: Paper, events: TableEvent[], zone: string): P
       ),
       ...part(
         'Left over',
-        record.leftovers.map((l) => `${l.amount || 'some'}, ${l.place}, until ${dayWords(l.until)}`),
+        record.leftovers.map(
+          (l) => `${l.amount || 'some'}, ${KEPT_WORDS[l.place]}, until ${dayWords(l.until)}`,
+        ),
       ),
       ...part('To remember', record.memo.filter(Boolean)),
       small(

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** The handles of one stand-in: what it is given, and how it is. */
 import { DEVICE_MOODS, type DeviceMood } from '@lea/core'
+import Picks from '../parts/Picks.vue'
 
 defineProps<{ says: string; of: string; value: number; least: number; most: number; mood: DeviceMood }>()
 const emit = defineEmits<{ give: [value: number]; mood: [mood: DeviceMood] }>()
+const MOODS = DEVICE_MOODS.map((id) => ({ id, word: id }))
 </script>
 
 <template>
@@ -18,17 +20,11 @@ const emit = defineEmits<{ give: [value: number]; mood: [mood: DeviceMood] }>()
       :value="value"
       @change="emit('give', Number(($event.target as HTMLInputElement).value))"
   /></label>
-  <div class="mt-2 flex flex-wrap gap-2" role="group" :aria-label="`How the ${of} is`">
-    <button
-      v-for="m in DEVICE_MOODS"
-      :key="m"
-      type="button"
-      class="btn"
-      :class="mood === m ? '!bg-ink !text-white' : ''"
-      :aria-pressed="mood === m"
-      @click="emit('mood', m)"
-    >
-      {{ m }}
-    </button>
-  </div>
+  <Picks
+    class="mt-2"
+    :label="`How the ${of} is`"
+    :options="MOODS"
+    :picked="[mood]"
+    @pick="(m) => emit('mood', m as DeviceMood)"
+  />
 </template>

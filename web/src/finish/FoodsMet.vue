@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { foodsMet, MET, MET_WORDS, nextMet, type Plan } from '@lea/core'
 import Mat from '../parts/Mat.vue'
+import Picks from '../parts/Picks.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
@@ -11,28 +12,20 @@ const props = defineProps<{ plan: Plan }>()
 const session = useSession()
 const table = useTable()
 const { matOf } = useMats()
-const foods = computed(() => foodsMet(props.plan))
+const options = computed(() =>
+  foodsMet(props.plan, table.state).map((f) => ({
+    id: f.food,
+    word: f.noted > 0 ? `${f.name} · ${f.noted}` : f.name,
+  })),
+)
 const food = ref('')
 const how = (child: string) => table.state.met[child]?.[food.value]
 const next = (child: string): Promise<string> =>
   table.add({ kind: 'met', body: { child, food: food.value, how: nextMet(how(child)) } })
-const noted = (id: string): number => Object.values(table.state.met).filter((m) => m[id]).length
 </script>
 
 <template>
-  <div class="flex flex-wrap gap-2" role="group" aria-label="Food">
-    <button
-      v-for="f in foods"
-      :key="f.food"
-      type="button"
-      class="btn"
-      :class="food === f.food ? '!bg-ink !text-white' : ''"
-      :aria-pressed="food === f.food"
-      @click="food = food === f.food ? '' : f.food"
-    >
-      {{ f.name }}<template v-if="noted(f.food) > 0"> · {{ noted(f.food) }}</template>
-    </button>
-  </div>
+  <Picks label="Food" :options="options" :picked="[food]" @pick="(id) => (food = food === id ? '' : id)" />
   <template v-if="food">
     <p class="mt-2 text-sm text-soft">
       Tap a mat again for the next way: {{ MET.map((m) => MET_WORDS[m]).join(', ') }}.

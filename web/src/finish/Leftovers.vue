@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** What is left: how much, where it is kept and until which day; a label to print; where the scraps go. */
 import { computed, ref } from 'vue'
-import { keptPlaces, leftoverUntil, SCRAP_WAYS, type KeptPlace, type Plan, type ScrapWay } from '@lea/core'
+import {
+  KEPT_WORDS,
+  keptPlaces,
+  leftoverUntil,
+  SCRAP_WAYS,
+  type KeptPlace,
+  type Plan,
+  type ScrapWay,
+} from '@lea/core'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
@@ -16,12 +24,6 @@ const table = useTable()
 const amount = ref('')
 const scraps = ref('')
 const keeps = computed(() => house.recipe(session.stored?.recipe ?? '')?.keeps ?? [])
-const PLACE_WORDS: Record<KeptPlace, string> = {
-  fridge: 'in the fridge',
-  freezer: 'in the freezer',
-  room: 'in a closed tin',
-  home: 'taken home',
-}
 const until = (place: KeptPlace): string =>
   leftoverUntil(props.plan, session.stored?.date ?? '', keeps.value, place)
 async function keep(place: KeptPlace): Promise<void> {
@@ -50,12 +52,12 @@ async function scrap(to: ScrapWay): Promise<void> {
   /></label>
   <div class="mt-2 flex flex-wrap gap-2">
     <button v-for="p in keptPlaces(keeps)" :key="p" type="button" class="btn" @click="keep(p)">
-      {{ PLACE_WORDS[p] }}, until {{ dayText(until(p)) }}
+      {{ KEPT_WORDS[p] }}, until {{ dayText(until(p)) }}
     </button>
   </div>
   <ul v-if="table.state.leftovers.length > 0" class="mt-2" aria-label="Kept">
     <li v-for="l in table.state.leftovers" :key="l.event" class="border-t border-line py-1">
-      {{ l.amount || 'some' }} {{ PLACE_WORDS[l.place] }}, eat until <strong>{{ dayText(l.until) }}</strong>
+      {{ l.amount || 'some' }} {{ KEPT_WORDS[l.place] }}, eat until <strong>{{ dayText(l.until) }}</strong>
     </li>
   </ul>
   <p v-if="table.state.leftovers.length > 0 && door.isLeader()" class="mt-1">

@@ -3,7 +3,15 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
-import { HOW_WORDS, MET_WORDS, TASTE_WORDS, TASTES, type ChildRecord, type StoredChild } from '@lea/core'
+import {
+  HOW_WORDS,
+  MET_WORDS,
+  shortDay,
+  TASTE_WORDS,
+  TASTES,
+  type ChildRecord,
+  type StoredChild,
+} from '@lea/core'
 import { api, inWords } from '../api'
 import { barOptions } from '../parts/charts'
 import Mat from '../parts/Mat.vue'
@@ -27,7 +35,7 @@ onMounted(async () => {
 })
 const oldestFirst = computed(() => [...(record.value?.sessions ?? [])].reverse())
 const chart = computed(() => ({
-  labels: oldestFirst.value.map((s) => s.date.slice(5).split('-').reverse().join('/')),
+  labels: oldestFirst.value.map((s) => shortDay(s.date)),
   datasets: [
     {
       label: 'turns',

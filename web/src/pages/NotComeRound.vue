@@ -16,7 +16,9 @@ const RECIPES = 3
       What nobody had in this period, of what a child on the list may do at its age.
     </p>
     <h3 class="mt-2">Techniques</h3>
-    <p v-if="next.techniques.length === 0" class="text-sm">All that your recipes bring were there.</p>
+    <p v-if="next.techniques.length === 0" class="text-sm">
+      Nothing is left that your recipes bring for the ages on the list.
+    </p>
     <component
       :is="part === 0 ? 'div' : 'details'"
       v-for="(list, part) in [next.techniques.slice(0, SHOWN), next.techniques.slice(SHOWN)]"

@@ -2,7 +2,7 @@
 /** What happened in one session. Only what was tapped; nothing is inferred from the plan. */
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { fillNames, INCIDENT_WORDS, TASTE_WORDS, type SessionRecord } from '@lea/core'
+import { fillNames, INCIDENT_WORDS, KEPT_WORDS, TASTE_WORDS, type SessionRecord } from '@lea/core'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
@@ -164,7 +164,7 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
           >
             <h2 class="mb-1 text-lg">After</h2>
             <p v-for="l in record.leftovers" :key="l.event">
-              {{ l.amount || 'Some' }} left, {{ l.place }}, eaten until {{ dayText(l.until) }}
+              {{ l.amount || 'Some' }} left, {{ KEPT_WORDS[l.place] }}, eaten until {{ dayText(l.until) }}
             </p>
             <p v-for="(s, n) in record.scraps" :key="n">{{ s.what }}: {{ s.to }}</p>
             <p v-if="record.tasteWords.length > 0">They said: {{ record.tasteWords.join(', ') }}</p>

@@ -7,7 +7,7 @@ import * as outbox from '../kept/outbox'
 const isOwnTap = (e: TableEvent): boolean =>
   e.device === outbox.deviceName() && e.kind !== 'begin' && e.kind !== 'finish'
 
-const isRefused = (e: unknown): boolean => e instanceof ApiFault && e.status === 400
+const isRefused = (e: unknown): boolean => e instanceof ApiFault && (e.status === 400 || e.status === 403)
 
 /** The live table of one session: the log of events, what is still to send, and the state they give. */
 export const useTable = defineStore('table', () => {
