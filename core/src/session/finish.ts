@@ -46,11 +46,15 @@ export function leftoverUntil(
   return dayAfter(made, days)
 }
 
-/** Where leftovers of this recipe may be kept: what is hot and wet has no place on the shelf. */
-export const keptPlaces = (keeps: readonly Keeps[]): KeptPlace[] =>
-  keeps.some((k) => k.where === 'room')
-    ? ['fridge', 'freezer', 'room', 'home']
-    : ['fridge', 'freezer', 'home']
+/**
+ * Where leftovers of this recipe may be kept: in a tin only where it says so; in the freezer not where it says how it keeps and names no
+ * freezer.
+ */
+export function keptPlaces(keeps: readonly Keeps[]): KeptPlace[] {
+  const says = (where: Keeps['where']): boolean => keeps.some((k) => k.where === where)
+  const freezer: KeptPlace[] = keeps.length === 0 || says('freezer') ? ['freezer'] : []
+  return ['fridge', ...freezer, ...(says('room') ? (['room'] as const) : []), 'home']
+}
 
 interface CleanJob {
   job: string

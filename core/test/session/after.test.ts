@@ -58,6 +58,9 @@ describe('what is left', () => {
   })
   it('stands in a tin only where the recipe says so, and is eaten today where it says nothing', () => {
     expect(keptPlaces([])).not.toContain('room')
+    // What is eaten today, by its own word, is not frozen for a month.
+    expect(keptPlaces([{ where: 'fridge', days: 0 }])).toEqual(['fridge', 'home'])
+    expect(keptPlaces([{ where: 'freezer', days: 60 }])).toContain('freezer')
     expect(keptPlaces([{ where: 'room', days: 1 }])).toContain('room')
     expect(leftoverUntil(plan, '2026-11-26', [], 'room')).toBe('2026-11-26')
     expect(leftoverUntil(plan, '2026-12-31', [], 'home')).toBe('2027-01-01')
