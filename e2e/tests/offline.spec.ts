@@ -42,6 +42,7 @@ async function atTheTable(page: Page): Promise<string> {
   const id = idOf(page)
   await page.goto(`${house.address}/session/${id}/cook`)
   await expect(done(page)).toBeVisible()
+  await expect(page.getByText('all sent')).toBeVisible()
   return id
 }
 

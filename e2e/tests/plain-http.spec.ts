@@ -33,6 +33,7 @@ test('signs in, cooks, goes on without the network, and sends it all after', asy
   await passGates(page)
   const done = page.getByRole('button', { name: /^done:/ })
   const turns: string[] = []
+  await expect(page.getByText('all sent')).toBeVisible()
   await context.setOffline(true)
   for (let n = 0; n < 3; n++) {
     turns.push((await done.textContent()) ?? '')

@@ -20,6 +20,8 @@ export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
   body?: unknown,
+  /** Milliseconds after which nobody waits for an answer any longer. */
+  patience?: number,
 ): Promise<T> {
   const text = body === undefined ? undefined : JSON.stringify(body)
   let response: Response
@@ -30,6 +32,7 @@ export async function api<T>(
       ...(text !== undefined && { body: text }),
       // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
       keepalive: text !== undefined && text.length < 16_000,
+      ...(patience !== undefined && { signal: AbortSignal.timeout(patience) }),
     })
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')

@@ -21,8 +21,16 @@ interface Tables extends DBSchema {
 }
 
 let opened: Promise<IDBPDatabase<Tables>> | null = null
+/** @throws where the browser lets this page keep nothing */
 export const base = (): Promise<IDBPDatabase<Tables>> => {
-  opened ??= openDB<Tables>('lea-table', 2, {
+  opened ??= open().catch((e: unknown) => {
+    opened = null
+    throw e
+  })
+  return opened
+}
+const open = async (): Promise<IDBPDatabase<Tables>> =>
+  openDB<Tables>('lea-table', 2, {
     upgrade: (db, old) => {
       if (old < 1) db.createObjectStore('waiting', { keyPath: 'event.id' }).createIndex('session', 'session')
       if (old < 2) {
@@ -37,17 +45,15 @@ export const base = (): Promise<IDBPDatabase<Tables>> => {
       opened = null
     },
   })
-  return opened
-}
 
 /** Nobody is signed in any more: lists and plans go; what is not sent yet waits for the next sign-in. */
 export async function forgetLists(): Promise<void> {
-  const db = await base()
-  await Promise.all([db.clear('heard'), db.clear('answers')])
+  const db = await base().catch(() => null)
+  await Promise.all([db?.clear('heard'), db?.clear('answers')])
 }
 
 /** At sign-out a device keeps nothing. */
 export async function forgetAll(): Promise<void> {
-  const db = await base()
-  await Promise.all([db.clear('waiting'), db.clear('heard'), db.clear('answers'), db.clear('starts')])
+  const db = await base().catch(() => null)
+  await Promise.all([db?.clear('waiting'), db?.clear('heard'), db?.clear('answers'), db?.clear('starts')])
 }

@@ -2,36 +2,68 @@
  * Events of the table on this device: kept in IndexedDB first, sent when the server answers. What the server has acknowledged, or told
  * of, stays here until the session is over, so that a reload without a network shows the table as it was.
  */
+import { ref } from 'vue'
 import type { TableEvent } from '@lea/core'
 import { base } from './base'
 
+/** Taps that could not be written down, where a device is full or lets a page keep nothing: sent like the others, lost with the page. */
+const unwritten = new Map<string, { session: string; event: TableEvent }>()
+/** How many those are. */
+export const onlyInPage = ref(0)
+/** Acknowledged, though the device could not write that down. */
+const sent = new Set<string>()
+
 export const keep = async (session: string, event: TableEvent): Promise<void> => {
-  await (await base()).put('waiting', { session, event })
+  try {
+    await (await base()).put('waiting', { session, event })
+  } catch {
+    unwritten.set(event.id, { session, event })
+    onlyInPage.value = unwritten.size
+  }
 }
 export const waitingFor = async (session: string): Promise<TableEvent[]> => {
-  const rows = await (await base()).getAllFromIndex('waiting', 'session', session)
-  return rows.map((r) => r.event).sort((a, b) => a.lamport - b.lamport)
+  const rows = await base()
+    .then((db) => db.getAllFromIndex('waiting', 'session', session))
+    .catch(() => [])
+  return [...rows, ...[...unwritten.values()].filter((r) => r.session === session)]
+    .map((r) => r.event)
+    .filter((e) => !sent.has(e.id))
+    .sort((a, b) => a.lamport - b.lamport)
 }
 /** The server has them: they wait no longer. */
 export const acknowledged = async (session: string, events: readonly TableEvent[]): Promise<void> => {
-  const tx = (await base()).transaction(['waiting', 'heard'], 'readwrite')
-  const waiting = tx.objectStore('waiting')
-  const heard = tx.objectStore('heard')
-  await Promise.all([
-    ...events.flatMap((event) => [heard.put({ session, event }), waiting.delete(event.id)]),
-    tx.done,
-  ])
+  for (const event of events) unwritten.delete(event.id)
+  onlyInPage.value = unwritten.size
+  try {
+    const tx = (await base()).transaction(['waiting', 'heard'], 'readwrite')
+    const waiting = tx.objectStore('waiting')
+    const heard = tx.objectStore('heard')
+    await Promise.all([
+      ...events.flatMap((event) => [heard.put({ session, event }), waiting.delete(event.id)]),
+      tx.done,
+    ])
+  } catch {
+    for (const event of events) sent.add(event.id)
+  }
 }
 export const keepHeard = async (session: string, events: readonly TableEvent[]): Promise<void> => {
-  const tx = (await base()).transaction('heard', 'readwrite')
-  await Promise.all([...events.map((event) => tx.store.put({ session, event })), tx.done])
+  try {
+    const tx = (await base()).transaction('heard', 'readwrite')
+    await Promise.all([...events.map((event) => tx.store.put({ session, event })), tx.done])
+  } catch {
+    // What the server has told is asked for again after a reload.
+  }
 }
 export const heardOf = async (session: string): Promise<TableEvent[]> =>
-  (await (await base()).getAllFromIndex('heard', 'session', session)).map((r) => r.event)
+  base()
+    .then((db) => db.getAllFromIndex('heard', 'session', session))
+    .then((rows) => rows.map((r) => r.event))
+    .catch(() => [])
 
 /** The session is over and all of it acknowledged: this device needs it no longer. */
 export async function forget(session: string): Promise<void> {
-  const db = await base()
+  const db = await base().catch(() => null)
+  if (!db) return
   const tx = db.transaction('heard', 'readwrite')
   for (const key of await tx.store.index('session').getAllKeys(session)) await tx.store.delete(key)
   await tx.done
@@ -40,8 +72,10 @@ export async function forget(session: string): Promise<void> {
 
 /** Sessions of which this device holds taps that the server has not acknowledged. */
 export const unsent = async (): Promise<string[]> => {
-  const rows = await (await base()).getAll('waiting')
-  return [...new Set(rows.map((r) => r.session))]
+  const rows = await base()
+    .then((db) => db.getAll('waiting'))
+    .catch(() => [])
+  return [...new Set([...rows, ...unwritten.values()].map((r) => r.session))]
 }
 
 /** This device's own name in the log: made once, kept in the browser. */

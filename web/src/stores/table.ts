@@ -1,28 +1,22 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { replay, type EventBody, type TableEvent } from '@lea/core'
-import { api, ApiFault, isOffline, inWords } from '../api'
+import { api, inWords } from '../api'
 import * as outbox from '../kept/outbox'
+import { PATIENCE_MS, sendingOf } from './table-sending'
 
 const isOwnTap = (e: TableEvent): boolean =>
   e.device === outbox.deviceName() && e.kind !== 'begin' && e.kind !== 'finish'
-
-const isRefused = (e: unknown): boolean => e instanceof ApiFault && (e.status === 400 || e.status === 403)
 
 /** The live table of one session: the log of events, what is still to send, and the state they give. */
 export const useTable = defineStore('table', () => {
   const session = ref('')
   const events = shallowRef<TableEvent[]>([])
-  const waiting = ref(0)
-  const fault = ref('')
-  /** Why the server does not take a tap that waits here. */
-  const refused = ref('')
   const opened = ref(false)
   const state = computed(() => replay(events.value))
   let last = 0
-  let sending: Promise<void> | null = null
   let first: () => Promise<void> = () => Promise.resolve()
-  let timer: ReturnType<typeof setTimeout> | undefined
+  const { fault, refused, waiting, look, keep, send } = sendingOf(session, () => first())
   let stream: EventSource | null = null
   let fetching: Promise<void> | null = null
   let fetchAgain = false
@@ -56,8 +50,7 @@ export const useTable = defineStore('table', () => {
       last = 0
       opened.value = false
     }
-    const kept = await outbox.waitingFor(id)
-    waiting.value = kept.length
+    const kept = await look(id)
     merge([...(await outbox.heardOf(id)), ...kept])
     await fetchNew()
     await send()
@@ -106,6 +99,8 @@ export const useTable = defineStore('table', () => {
       const answer = await api<{ events: TableEvent[]; last: number; now: string }>(
         'GET',
         `/sessions/${id}/events?after=${last}`,
+        undefined,
+        PATIENCE_MS,
       )
       if (session.value !== id) return
       behind.value = Date.parse(answer.now) - (asked + Date.now()) / 2
@@ -132,62 +127,8 @@ export const useTable = defineStore('table', () => {
     }
     // The screen answers the tap at once; the device keeps it before anything is sent.
     merge([event])
-    await outbox.keep(session.value, event)
-    waiting.value += 1
-    void send()
+    await keep(event)
     return event.id
-  }
-
-  function send(): Promise<void> {
-    sending ??= sendAll().finally(() => {
-      sending = null
-    })
-    return sending
-  }
-
-  async function sendAll(): Promise<void> {
-    clearTimeout(timer)
-    const id = session.value
-    for (;;) {
-      const kept = await outbox.waitingFor(id)
-      const batch = kept.slice(0, 200)
-      waiting.value = kept.length
-      try {
-        // A session that was begun here comes before what was tapped in it.
-        await first()
-        if (batch.length === 0) {
-          refused.value = ''
-          return
-        }
-        await post(id, batch)
-        fault.value = ''
-      } catch (e) {
-        // One tap that the server does not take must not hold up the others: each goes by itself, and that one is said.
-        if (isRefused(e)) await sendEach(id, batch)
-        else fault.value = inWords(e)
-        if (isOffline(e)) timer = setTimeout(() => void send(), 2000)
-        return
-      }
-    }
-  }
-
-  async function post(id: string, batch: TableEvent[]): Promise<void> {
-    await api('POST', `/sessions/${id}/events`, { events: batch })
-    await outbox.acknowledged(id, batch)
-  }
-  async function sendEach(id: string, batch: readonly TableEvent[]): Promise<void> {
-    for (const event of batch) {
-      try {
-        await post(id, [event])
-      } catch (e) {
-        if (!isRefused(e)) {
-          fault.value = inWords(e)
-          return
-        }
-        refused.value = inWords(e)
-      }
-    }
-    waiting.value = (await outbox.waitingFor(id)).length
   }
 
   /** The last tap of this device that still counts; the start and the end of a session are none. */

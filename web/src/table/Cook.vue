@@ -5,6 +5,7 @@ import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { againstPlan, sayNow, turnText, type StoredGuest } from '@lea/core'
+import { onlyInPage } from '../kept/outbox'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import { useMats } from '../parts/useMats'
@@ -164,7 +165,11 @@ const { on: keysOn } = useTableKeys({
         The server does not take a tap that is kept here: {{ table.refused }} The others went through.
       </Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
-        {{ table.fault }} Nothing that was tapped is lost; go on.
+        {{ table.fault }} {{ onlyInPage > 0 ? '' : 'Nothing that was tapped is lost; go on.' }}
+      </Notice>
+      <Notice v-if="onlyInPage > 0" tone="fault" class="m-2 !py-2">
+        This device can write nothing down: {{ onlyInPage }} tapped here and not with the server yet. Leave this
+        page open until it says “all sent”.
       </Notice>
       <div
         class="grid min-h-0 flex-1 gap-3 p-3 lg:grid-cols-[minmax(15rem,1fr)_minmax(20rem,1.4fr)_minmax(15rem,0.9fr)]"
