@@ -168,8 +168,8 @@ const { on: keysOn } = useTableKeys({
         {{ table.fault }} {{ onlyInPage > 0 ? '' : 'Nothing that was tapped is lost; go on.' }}
       </Notice>
       <Notice v-if="onlyInPage > 0" tone="fault" class="m-2 !py-2">
-        This device can write nothing down: {{ onlyInPage }} tapped here and not with the server yet. Leave this
-        page open until it says “all sent”.
+        This device can write nothing down: {{ onlyInPage }} tapped here and not with the server yet. Leave
+        this page open until it says “all sent”.
       </Notice>
       <div
         class="grid min-h-0 flex-1 gap-3 p-3 lg:grid-cols-[minmax(15rem,1fr)_minmax(20rem,1.4fr)_minmax(15rem,0.9fr)]"
