@@ -4,6 +4,8 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   test: {
+    // Both cores: by itself it leaves one idle.
+    maxWorkers: 2,
     projects: [
       // Drawn plans take as long as they take: a slow machine is no failure.
       {

@@ -22,26 +22,31 @@ check() {
   echo "$name $code" >>"$REPORTS/checks"
 }
 
-# The types are looked at while the lint runs: each keeps one core busy.
-npm run --silent types >"$REPORTS/types.txt" 2>&1 &
-TYPES=$!
-types_are_right() {
-  local code=0
-  wait "$TYPES" || code=$?
-  cat "$REPORTS/types.txt"
-  return $code
+# What only reads is done beside what often waits: for a process that was killed, for a chicken that gets warm.
+beside() {
+  local name
+  for name in lint types; do
+    npm run --silent "$name" >"$REPORTS/$name.txt" 2>&1 && echo 0 >"$REPORTS/$name.code" || echo $? >"$REPORTS/$name.code"
+  done
 }
-check lint npm run --silent lint
-check types types_are_right
+told() {
+  cat "$REPORTS/$1.txt"
+  return "$(cat "$REPORTS/$1.code")"
+}
+beside &
+BESIDE=$!
 need_build
 check backup "$ROOT/bin/backup-test.sh"
 # A few here; a hundred each with `./lea bench kills`.
 check kills run_bench kills 4
-npx --no -- vitest run --project core --project web --reporter=default --reporter=json --outputFile="$REPORTS/unit.json" || true
 pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
 pg_load_demo "$TEST_BASE"
 export LEA_OWNER_URL LEA_APP_URL LEA_DEMO_DATABASE
 npx --no -- vitest run --project server --reporter=default --reporter=json --outputFile="$REPORTS/server.json" || true
+wait "$BESIDE" || true
+check lint told lint
+check types told types
+npx --no -- vitest run --project core --project web --reporter=default --reporter=json --outputFile="$REPORTS/unit.json" || true
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/browser.json" npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list,json || true
 
 node bin/tally.mjs "$REPORTS"

@@ -1,7 +1,7 @@
 /** Every place: as e2e/looks.ts asks. */
 import { expect, test, type Page } from '@playwright/test'
 import { House, signIn } from '../house'
-import { looksRight, watchedPage } from '../looks'
+import { axeFinds, looksRight, watchedPage } from '../looks'
 
 let house: House
 let page: Page
@@ -20,6 +20,16 @@ test.beforeAll(async ({ browser }) => {
 test.afterAll(async () => {
   await page.close()
   await house.close()
+})
+
+test('a page with faults is found out', async ({ browser }) => {
+  const wrong = await (await browser.newContext()).newPage()
+  await wrong.setContent(
+    '<html lang="en"><title>Wrong</title><main><h1>Wrong</h1><img src="data:,"><input><p style="color:#ccc;background:#fff">pale</p></main></html>',
+  )
+  const rules = (await axeFinds(wrong)).map((f) => f.split(':')[0])
+  expect(rules).toEqual(expect.arrayContaining(['color-contrast', 'image-alt', 'label']))
+  await wrong.close()
 })
 
 test('sign-in and emergency', async () => {
