@@ -65,9 +65,10 @@ describe('taps that wait', () => {
     let release = (): void => undefined
     answer = () => new Promise((done) => (release = () => done(new Response('{}'))))
     const adding = table.add(note(1))
-    expect(table.waiting).toBe(1)
+    // Not on the device yet: it counts, and is not said to be kept.
+    expect([table.waiting, table.kept, table.words]).toEqual([1, 0, 'sending …'])
     await adding
-    expect(table.waiting).toBe(1)
+    expect([table.waiting, table.kept, table.words]).toEqual([1, 1, '1 kept on this device, not sent yet'])
     await table.add(note(2))
     expect(table.waiting).toBe(2)
     await vi.waitFor(() => expect(messages.length).toBe(1))

@@ -75,9 +75,7 @@ async function finish(): Promise<void> {
         is measured.
         <RouterLink class="underline" :to="`/session/${id}/cook`">Measure it</RouterLink>
       </Notice>
-      <Notice v-if="table.waiting > 0" class="mb-3"
-        >{{ table.waiting }} kept on this device, not sent yet. {{ table.fault }}</Notice
-      >
+      <Notice v-if="table.waiting > 0" class="mb-3">{{ table.words }}. {{ table.fault }}</Notice>
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
         <div class="grid gap-4">
           <section class="patch p-4" aria-label="Tastes">

@@ -15,7 +15,9 @@ const sent = new Set<string>()
 
 export const keep = async (session: string, event: TableEvent): Promise<void> => {
   try {
-    await (await base()).put('waiting', { session, event })
+    // A tablet whose battery ends keeps it too: browsers else write when it suits them.
+    const tx = (await base()).transaction('waiting', 'readwrite', { durability: 'strict' })
+    await Promise.all([tx.store.put({ session, event }), tx.done])
   } catch {
     unwritten.set(event.id, { session, event })
     onlyInPage.value = unwritten.size

@@ -30,16 +30,22 @@ export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
   const refused = ref('')
   const written = shallowRef<ReadonlySet<string>>(new Set())
   const beingWritten = shallowRef<ReadonlySet<string>>(new Set())
+  /** Every tap from its moment on. */
   const waiting = computed(() => new Set([...written.value, ...beingWritten.value]).size)
+  /** Only what would be there after a power cut is said to be kept. */
+  const kept = computed(() => written.value.size)
+  const words = computed(() =>
+    waiting.value > 0 && kept.value === 0 ? 'sending …' : `${kept.value} kept on this device, not sent yet`,
+  )
   let sending: Promise<void> | null = null
   let again = false
   let timer: ReturnType<typeof setTimeout> | undefined
 
   /** What waits for a session, counted anew. */
   async function look(id: string): Promise<TableEvent[]> {
-    const kept = await outbox.waitingFor(id)
-    if (session.value === id) written.value = new Set(kept.map((e) => e.id))
-    return kept
+    const found = await outbox.waitingFor(id)
+    if (session.value === id) written.value = new Set(found.map((e) => e.id))
+    return found
   }
 
   /** Writes a tap down on this device; then it is sent. */
@@ -85,7 +91,6 @@ export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
       const wait = worthAgain(e)
       if (wait !== null) timer = setTimeout(() => void send(), wait)
     }
-    if (session.value === id) await look(id)
   }
 
   /** One tap that the server does not take holds up no other: halves go by themselves until it stands alone, and is said. */
@@ -106,7 +111,9 @@ export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
       return
     }
     await outbox.acknowledged(id, events)
+    const there = new Set(events.map((e) => e.id))
+    written.value = new Set([...written.value].filter((e) => !there.has(e)))
   }
 
-  return { fault, refused, waiting, look, keep, send }
+  return { fault, refused, waiting, kept, words, look, keep, send }
 }

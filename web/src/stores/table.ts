@@ -16,7 +16,7 @@ export const useTable = defineStore('table', () => {
   const state = computed(() => replay(events.value))
   let last = 0
   let first: () => Promise<void> = () => Promise.resolve()
-  const { fault, refused, waiting, look, keep, send } = sendingOf(session, () => first())
+  const { fault, refused, waiting, kept, words, look, keep, send } = sendingOf(session, () => first())
   let stream: EventSource | null = null
   let fetching: Promise<void> | null = null
   let fetchAgain = false
@@ -50,8 +50,8 @@ export const useTable = defineStore('table', () => {
       last = 0
       opened.value = false
     }
-    const kept = await look(id)
-    merge([...(await outbox.heardOf(id)), ...kept])
+    const here = await look(id)
+    merge([...(await outbox.heardOf(id)), ...here])
     await fetchNew()
     await send()
     opened.value = true
@@ -149,6 +149,8 @@ export const useTable = defineStore('table', () => {
     session,
     events,
     waiting,
+    kept,
+    words,
     fault,
     refused,
     opened,

@@ -88,12 +88,12 @@ const pace = computed(() => {
 })
 const sending = computed(() =>
   session.alone
-    ? `begun without a network at ${timeText(session.alone)}: ${table.waiting} kept here`
+    ? `begun without a network at ${timeText(session.alone)}: ${table.kept} kept here`
     : table.waiting === 0
       ? table.fault
         ? 'no network, nothing waits'
         : 'all sent'
-      : `${table.waiting} kept on this device, not sent yet`,
+      : table.words,
 )
 
 watch(step, () => heading.value?.focus())
