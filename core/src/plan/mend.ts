@@ -28,8 +28,14 @@ export type Mend = Mended | { refused: string }
  * A child leaves: the turns it has not done go to the others of its task, to whom has least; jobs that each does are gone with it.
  * Amounts, times and everybody else's jobs stay.
  * @param done turns that have happened
+ * @param ahead jobs of earlier weeks by which a child stands above its share: of those with least today, who is least ahead
  */
-export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string): Mend {
+export function childLeaves(
+  plan: Plan,
+  done: ReadonlySet<string>,
+  child: string,
+  ahead: ReadonlyMap<string, number> = new Map(),
+): Mend {
   if (!plan.children.some((c) => c.id === child)) return { refused: 'This child is not in the plan.' }
   if (plan.children.length === 1) return { refused: 'The last child leaves: finish the session instead.' }
   const tasks = plan.tasks.map((t) => without(t, child))
@@ -42,7 +48,9 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
     const task = tasks.find((t) => t.id === turn.task)
     if (turn.child !== child || done.has(turn.id) || !task) return [turn]
     if (isOnce(task.mode)) return []
-    const heir = [...(able.get(task.id) ?? [])].sort((a, b) => (load.get(a) ?? 0) - (load.get(b) ?? 0))[0]
+    const heir = [...(able.get(task.id) ?? [])].sort(
+      (a, b) => (load.get(a) ?? 0) - (load.get(b) ?? 0) || (ahead.get(a) ?? 0) - (ahead.get(b) ?? 0),
+    )[0]
     if (heir === undefined) {
       orphans.add(task.id)
       return []
@@ -52,7 +60,7 @@ export function childLeaves(plan: Plan, done: ReadonlySet<string>, child: string
     return [{ ...turn, child: heir }]
   })
   const rest = plan.children.map((c) => c.id).filter((c) => c !== child)
-  const dealt = evener(plan, tasks, turns, rest, done, gained)
+  const dealt = evener(plan, tasks, turns, rest, done, gained, ahead)
   const mended = tasks.map((t) => ({
     ...t,
     ...(orphans.has(t.id) && { mode: 'ADULT' as const }),
@@ -101,6 +109,7 @@ function evener(
   rest: readonly string[],
   done: ReadonlySet<string>,
   gained: ReadonlyMap<string, string[]>,
+  ahead: ReadonlyMap<string, number>,
 ): { turns: Turn[]; says: string[] } {
   const takes = (id: string, jobs: readonly string[]): string =>
     `${nameToken(id)} takes over: ${[...new Set(jobs)].join(', ')}.`
@@ -108,7 +117,7 @@ function evener(
   // What was as uneven before is not taken up now: only what the leaving made worse.
   const before = spreadOf(plan.turns, rest)
   if (spreadOf(first, rest) <= Math.max(1, before)) return simple
-  const second = redeal(tasks, first, rest, (t) => done.has(t.id))
+  const second = redeal(tasks, first, rest, (t) => done.has(t.id), ahead)
   if (evenness(first, rest) <= second.sumsq) return simple
   const was = new Map(plan.turns.map((t) => [t.id, t.child]))
   const nameOf = new Map(tasks.map((t) => [t.id, t.name]))

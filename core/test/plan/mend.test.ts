@@ -57,6 +57,37 @@ describe('a child leaves', () => {
       { numRuns: 40 },
     )
   })
+  it('of those with least today, who had least in earlier weeks takes over; today is no less even for it', () => {
+    const sumsq = (plan: Plan, ids: string[]) => ids.reduce((n, id) => n + turnsOf(plan, id).length ** 2, 0)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 10 }),
+        fc.array(fc.integer({ min: -4, max: 4 }), { minLength: 10, maxLength: 10 }),
+        fc.nat(30),
+        (n, weeks, doneCount) => {
+          const plan = compile(groups(n))
+          const done = new Set(plan.turns.slice(0, doneCount).map((t) => t.id))
+          const rest = plan.children.map((c) => c.id).filter((id) => id !== 'c0')
+          const ahead = new Map(rest.map((id, i) => [id, weeks[i] ?? 0]))
+          const even = mended(childLeaves(plan, done, 'c0')).plan
+          const after = mended(childLeaves(plan, done, 'c0', ahead)).plan
+          expect(sumsq(after, rest)).toBe(sumsq(even, rest))
+          // Who gained could not have left it to somebody as little busy today who stands lower over the weeks.
+          const gained = (id: string) => turnsOf(after, id).length - turnsOf(plan, id).length
+          const forms = (task: string) =>
+            after.tasks.find((t) => t.id === task)?.forms.flatMap((f) => f.children) ?? []
+          for (const turn of after.turns) {
+            const was = plan.turns.find((t) => t.id === turn.id)
+            if (was?.child !== 'c0' || turn.child === 'c0') continue
+            for (const other of forms(turn.task).filter((id) => gained(id) === 0 && id !== turn.child))
+              if (turnsOf(after, other).length === turnsOf(after, turn.child).length - 1)
+                expect(ahead.get(turn.child)).toBeLessThanOrEqual(ahead.get(other) ?? 0)
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
   it('every turn of a shared task is still there: the scoops make the amount', () => {
     const plan = compile(groups(4))
     const after = mended(childLeaves(plan, new Set(), 'c1')).plan
