@@ -3,6 +3,7 @@ import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Finding, Plan, StoredSession } from '@lea/core'
 import { keepAnswer } from '../kept/answers'
 import { beginAlone, joinAgain } from '../kept/starts'
+import type { Saving } from './session-saving'
 
 interface Parts {
   stored: ShallowRef<StoredSession | null>
@@ -10,9 +11,10 @@ interface Parts {
   stops: Ref<readonly Finding[]>
   effort: Ref<'draft' | 'refined'>
   show: (plan: Plan) => void
+  after: Saving['after']
 }
 
-export function offNetwork({ stored, plan, stops, effort, show }: Parts) {
+export function offNetwork({ stored, plan, stops, effort, show, after }: Parts) {
   /** What the server says against the plan that was begun with. */
   const against = ref<string[]>([])
   /** Begun here, and the server does not know yet: since when. */
@@ -37,7 +39,7 @@ export function offNetwork({ stored, plan, stops, effort, show }: Parts) {
   /** The network is back: the server hears of a session that was begun here. Refusals are said; taps wait behind it. */
   async function join(): Promise<void> {
     const id = stored.value?.id
-    const answer = id ? await joinAgain(id) : null
+    const answer = id && alone.value ? await after(() => joinAgain(id)) : null
     if (!answer || stored.value?.id !== id) return
     stored.value = answer.session
     void keepAnswer(`/sessions/${id}`, { session: answer.session, plan: answer.plan })

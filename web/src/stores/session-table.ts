@@ -3,15 +3,17 @@ import type { Ref, ShallowRef } from 'vue'
 import type { MendInput, Plan, StoredGuest, StoredSession } from '@lea/core'
 import { api, inWords } from '../api'
 import { keepAnswer } from '../kept/answers'
+import type { Saving } from './session-saving'
 
 interface Parts {
   stored: ShallowRef<StoredSession | null>
   preview: Ref<Plan | null>
   show: (plan: Plan) => void
   recompute: () => Promise<void>
+  after: Saving['after']
 }
 
-export function tableActions({ stored, preview, show, recompute }: Parts) {
+export function tableActions({ stored, preview, show, recompute, after }: Parts) {
   /** Somebody comes while the table is at work. @returns what went wrong, or null */
   async function arrive(guest: StoredGuest): Promise<string | null> {
     try {
@@ -55,10 +57,8 @@ export function tableActions({ stored, preview, show, recompute }: Parts) {
   /** Puts the plan that has seen everyone in force. */
   async function replan(): Promise<string | null> {
     try {
-      const answer = await api<{ session: StoredSession; plan: Plan }>(
-        'POST',
-        `/sessions/${stored.value?.id ?? ''}/replan`,
-      )
+      const path = `/sessions/${stored.value?.id ?? ''}/replan`
+      const answer = await after(() => api<{ session: StoredSession; plan: Plan }>('POST', path))
       stored.value = answer.session
       preview.value = null
       show(answer.plan)

@@ -10,30 +10,20 @@ import {
   undecide,
   unseen,
   whatChanged,
-  type Alternatives,
   type Decision,
   type Plan,
   type PlanRequest,
   type SessionInputs,
-  type RestOffer,
-  type Rotation,
-  type RotationInput,
-  type Shorter,
   type StoredSession,
 } from '@lea/core'
 import { api, ApiFault, inWords, isOffline } from '../api'
-import {
-  alternativesInWorker,
-  compileInWorker,
-  refineInWorker,
-  restOffersInWorker,
-  rotationInWorker,
-  shorterInWorker,
-} from '../workers/planner'
+import { compileInWorker, refineInWorker } from '../workers/planner'
 import { apiKept, keepAnswer } from '../kept/answers'
 import { begunAlone } from '../kept/starts'
 import { useHouse } from './house'
 import { offNetwork } from './session-off'
+import { questions } from './session-questions'
+import { savingOf } from './session-saving'
 import { tableActions } from './session-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -42,14 +32,16 @@ export const useSession = defineStore('session', () => {
   const stored = shallowRef<StoredSession | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const planFault = ref('')
-  const saveFault = ref('')
   const working = ref(false)
   const bowl = ref('')
   /** What the last change of who comes has changed, in one sentence (names as tokens). */
   const changed = ref('')
   /** At the table: the plan that would see somebody who came; not in force yet. */
   const preview = shallowRef<Plan | null>(null)
+  const saving = savingOf(stored)
+  const saveFault = saving.fault
   let asked = 0
+  let opening = ''
   /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
   const improving = ref<'no' | 'looking' | 'done'>('no')
   const improvedBy = ref(0)
@@ -80,40 +72,6 @@ export const useSession = defineStore('session', () => {
       children: house.children,
       adults: house.adults,
     })
-  }
-
-  /** Other ways to measure one task of the plan on the screen. */
-  async function waysOf(task: string): Promise<Alternatives | null> {
-    const wanted = request()
-    return plan.value && wanted ? alternativesInWorker(plan.value, wanted, task) : null
-  }
-
-  async function shorter(): Promise<Shorter[]> {
-    const wanted = request()
-    return plan.value && wanted ? shorterInWorker(plan.value, wanted) : []
-  }
-
-  async function inRotation(size: number): Promise<Rotation | { fault: string }> {
-    const wanted = request()
-    return wanted ? rotationInWorker(wanted, size) : { fault: 'There is no session.' }
-  }
-  /** Makes a session of each group. @returns what went wrong, or null */
-  async function makeRotation(groups: RotationInput['groups']): Promise<string | null> {
-    try {
-      const made = await api<StoredSession[]>('POST', `/sessions/${stored.value?.id ?? ''}/rotation`, {
-        groups,
-      })
-      stored.value = made[0] ?? stored.value
-      await recompute()
-      return null
-    } catch (fault) {
-      return inWords(fault)
-    }
-  }
-  /** What would shorten the rest, while cooking. */
-  async function restShorter(step: string, done: string[]): Promise<RestOffer[]> {
-    const wanted = request()
-    return plan.value && wanted ? restOffersInWorker(plan.value, wanted, step, done) : []
   }
 
   /** Looks for a shorter plan beside, once nothing has changed for a moment. */
@@ -177,19 +135,23 @@ export const useSession = defineStore('session', () => {
       changed.value = ''
       off.against.value = []
     }
-    saveFault.value = ''
+    saving.seen()
+    opening = id
     await house.load()
     try {
       const answer = await apiKept<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
       // Begun here, and not told yet: the table goes on from this device's plan.
       const begun = await begunAlone(id)
+      // Somebody went on to another session meanwhile.
+      if (opening !== id) return
       off.alone.value = begun?.at ?? ''
-      stored.value = begun ? { ...answer.session, state: 'cooking' } : answer.session
+      const known = saving.over(answer.session)
+      stored.value = begun ? { ...known, state: 'cooking' } : known
       const inForce = begun?.plan ?? answer.plan
       if (inForce) show(inForce)
       await recompute()
     } catch (fault) {
-      planFault.value = inWords(fault)
+      if (opening === id) planFault.value = inWords(fault)
     }
   }
 
@@ -201,8 +163,9 @@ export const useSession = defineStore('session', () => {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
       if (stored.value?.id !== id) return
       void keepAnswer(`/sessions/${id}`, answer)
-      const other = JSON.stringify(answer.session) !== JSON.stringify(stored.value)
-      if (other) stored.value = answer.session
+      const known = saving.over(answer.session)
+      const other = JSON.stringify(known) !== JSON.stringify(stored.value)
+      if (other) stored.value = known
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
       if (other) await recompute()
     } catch (fault) {
@@ -215,16 +178,12 @@ export const useSession = defineStore('session', () => {
     keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
 
   async function keepDecisions(decisions: Decision[]): Promise<void> {
-    const before = stored.value
-    if (!before) return
-    stored.value = { ...before, decisions }
-    saveFault.value = ''
+    if (!stored.value) return
+    stored.value = { ...stored.value, decisions }
     // Sent at once, not after the plan: who reloads when the plan shows has it saved.
-    const saving = api('PUT', `/sessions/${before.id}/decisions`, { decisions }).catch((fault) => {
-      saveFault.value = `Not saved: ${inWords(fault)}`
-    })
+    const saved = saving.save('decisions')
     await recompute()
-    await saving
+    await saved
   }
   const choose = (decision: Decision): Promise<void> =>
     keepDecisions(decide(stored.value?.decisions ?? [], decision))
@@ -239,36 +198,30 @@ export const useSession = defineStore('session', () => {
     if (!before) return
     const was = plan.value
     stored.value = { ...before, ...inputs }
+    const saved = saving.save('inputs')
     await recompute()
     if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
-    saveFault.value = ''
-    const { id } = stored.value
-    try {
-      await api('PUT', `/sessions/${id}`, inputsOf(stored.value))
-    } catch (fault) {
-      saveFault.value = `Not saved: ${inWords(fault)}`
-      if (fault instanceof ApiFault && fault.status === 400) {
-        stored.value = before
-        await recompute()
-      }
-    }
+    const fault = await saved
+    if (!(fault instanceof ApiFault) || fault.status !== 400 || stored.value?.id !== before.id) return
+    stored.value = { ...stored.value, ...inputsOf(before) }
+    await recompute()
   }
 
-  const table = tableActions({ stored, preview, show, recompute })
-  const off = offNetwork({ stored, plan, stops, effort, show })
+  const table = tableActions({ stored, preview, show, recompute, after: saving.after })
+  const off = offNetwork({ stored, plan, stops, effort, show, after: saving.after })
+  const asks = questions({ stored, plan, request, recompute, after: saving.after })
 
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
   async function cook(): Promise<string | null> {
     const session = stored.value
     if (!session) return 'There is no session.'
     try {
-      const answer = await api<{ session: StoredSession; plan: Plan }>(
-        'POST',
-        `/sessions/${session.id}/cook`,
-        {
+      // What was changed a moment ago is there before the server plans by it.
+      const answer = await saving.after(() =>
+        api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
           digest: plan.value?.digest,
           effort: effort.value,
-        },
+        }),
       )
       stored.value = answer.session
       show(answer.plan)
@@ -311,11 +264,7 @@ export const useSession = defineStore('session', () => {
     change,
     cook,
     recompute,
-    waysOf,
-    shorter,
-    inRotation,
-    makeRotation,
-    restShorter,
+    ...asks,
     improving,
     improvedBy,
     request,
