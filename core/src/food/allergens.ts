@@ -41,7 +41,8 @@ const CROSS_REACTING = new Set(['tree-nuts', 'fish', 'crustaceans', 'molluscs'])
 const PARENTS = new Map(ALLERGENS.map((a) => [a.id, a.parent?.split(' ')[0] ?? null]))
 export const parentOf = (id: string): string | null => PARENTS.get(id) ?? null
 
-const isOrUnder = (id: string, group: string): boolean => {
+/** Is this the group itself, or a member of it at any depth? */
+export const isOrUnder = (id: string, group: string): boolean => {
   for (let at: string | null = id; at !== null; at = parentOf(at)) if (at === group) return true
   return false
 }

@@ -4,6 +4,7 @@
  */
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
+import { meantBy } from './meant'
 
 export const LEVELS = [
   'preference',
@@ -78,11 +79,29 @@ const textHolds = (text: string, words: string): boolean => {
 }
 
 /**
- * How a food meets one concern. An unknown food, and a compound food whose packet nobody read for this allergen,
+ * How a food meets one concern: an allergen's id, or the words of a family, which may mean several. An unknown food, and a compound food whose packet nobody read for this allergen,
  * is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
  */
 export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
-  const known = allergenOf(allergen) !== undefined
+  if (allergenOf(allergen)) return meetOne(allergen, true, food, packet)
+  const { ids, open } = meantBy(allergen)
+  const meetings = ids.map((id) => meetOne(id, true, food, lookedForAs(packet, allergen, id)))
+  const byName = meetOne(allergen, false, food, packet)
+  // Where the words are understood, a name that is alike adds to it; what they could mean beside it is asked.
+  if (byName === 'lists' || open || ids.length === 0) meetings.push(byName)
+  if (open && food.id !== 'water' && !packet?.lookedFor.includes(allergen)) meetings.push('ask')
+  return worst(meetings)
+}
+
+const ORDER: readonly Meeting[] = ['nothing', 'may', 'ask', 'lists']
+const worst = (meetings: readonly Meeting[]): Meeting =>
+  ORDER[Math.max(...meetings.map((m) => ORDER.indexOf(m)))] ?? 'ask'
+
+/** Who looked for the words looked for what they mean. */
+const lookedForAs = (packet: Packet | undefined, words: string, id: string): Packet | undefined =>
+  packet?.lookedFor.includes(words) ? { ...packet, lookedFor: [...packet.lookedFor, id] } : packet
+
+function meetOne(allergen: string, known: boolean, food: Food, packet?: Packet): Meeting {
   if (packet && packet.lookedFor.includes(allergen)) {
     if (listHolds(packet.lists, allergen) === 'yes' || packet.lists.includes(allergen)) return 'lists'
     const isPlainAllergen =

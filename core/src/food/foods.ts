@@ -108,6 +108,10 @@ function namesOf(book: FoodBook): Map<string, FoodFact> {
   return map
 }
 
+/** The food whose name, plural or synonym the words are, whole. */
+export const resolveExactly = (words: string, book: FoodBook = SHIPPED_BOOK): FoodFact | null =>
+  namesOf(book).get(words) ?? namesOf(book).get(key(words)) ?? null
+
 /**
  * The food that words name: by id, by its name or a synonym (UK and US, singular or plural), else by its longest name
  * that stands at the end or the beginning of the words ("finely chopped fresh parsley", "butter, softened").

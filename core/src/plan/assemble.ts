@@ -6,6 +6,7 @@ import type { Skills } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
 import type { OwnWord } from '../learn/glossary'
 import type { Recipe } from '../recipe/recipe'
+import { cardOf, type Present } from './card'
 import type { CupboardItem } from './cupboard'
 import type { Decision } from './decision'
 import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from './request'
@@ -91,7 +92,8 @@ function seated(ids: readonly string[], seats: readonly string[]): string[] {
   return [...new Set([...first, ...ids])]
 }
 
-const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
+/** A child, or a guest, as a plan sees it. */
+export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   id: c.id,
   ...('birth' in c ? { birth: c.birth } : { months: c.months }),
   concerns: c.concerns,
@@ -106,6 +108,18 @@ const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
+
+/** Who is at the table of a session, with what each card asks now. */
+export function atTable(
+  session: Pick<StoredSession, 'children' | 'guests'>,
+  children: readonly StoredChild[],
+): Present[] {
+  const cards = new Map([...children, ...session.guests].map((c) => [c.id, cardOf(planChild(c))]))
+  return [...session.children, ...session.guests.map((g) => g.id)].map((id) => {
+    const card = cards.get(id)
+    return { id, ...(card !== undefined && { card }) }
+  })
+}
 
 export function assemble(
   session: StoredSession,

@@ -1,4 +1,4 @@
-/** What a change of who comes has changed in the plan, in one sentence. */
+/** What a change of who comes, or of a card, has changed in the plan, in one sentence. */
 import { allergenName } from '../food/allergens'
 import { nameToken, type Finding } from './finding'
 import type { Plan } from './plan'
@@ -18,6 +18,12 @@ export function whatChanged(before: Plan | null, after: Plan): string {
   const is = new Set(after.children.map((c) => c.id))
   const came = [...is].filter((id) => !was.has(id)).map(nameToken)
   const left = [...was].filter((id) => !is.has(id)).map(nameToken)
+  const cards = after.children
+    .filter(({ id, card }) => {
+      const known = before?.children.find((c) => c.id === id)?.card
+      return known !== undefined && card !== undefined && known !== card
+    })
+    .map((c) => c.id)
   const parts: string[] = []
   const stops = grown(before?.findings ?? [], after.findings).filter((f) => f.grade === 'stop')
   const fewer =
@@ -26,7 +32,7 @@ export function whatChanged(before: Plan | null, after: Plan): string {
   if (stops.length > 0) {
     const mine = stops.flatMap((f) =>
       f.touches
-        .filter((t) => !was.has(t.child) && !t.about.startsWith('diet:'))
+        .filter((t) => (!was.has(t.child) || cards.includes(t.child)) && !t.about.startsWith('diet:'))
         .map((t) => allergenName(t.about)),
     )
     const about = [...new Set(mine)].join(', ')
@@ -41,6 +47,7 @@ export function whatChanged(before: Plan | null, after: Plan): string {
   const who = [
     came.length > 0 ? `${came.join(', ')} came` : '',
     left.length > 0 ? `${left.join(', ')} left` : '',
+    cards.length > 0 ? `another card for ${cards.map(nameToken).join(', ')}` : '',
   ].filter(Boolean)
   return `${who.length > 0 ? `${who.join(', ')}: ` : ''}${parts.join('; ')}.`
 }

@@ -8,6 +8,7 @@ import { swapOf } from '../food/swaps'
 import { adapt } from './adapt'
 import { begin, PlanError } from './begin'
 import { APART } from './bowls'
+import { cardOf } from './card'
 import { breaches } from './check'
 import { clock } from './clock'
 import type { Decision } from './decision'
@@ -87,6 +88,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
   })
   const { recipe } = draft
   const probes = probesOf(draft, request)
+  const cards = new Map(request.children.map((c) => [c.id, cardOf(c)]))
   const plan: Omit<Plan, 'digest'> = {
     version: PLAN_VERSION,
     session: request.session.id,
@@ -101,6 +103,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
       months: p.age,
       ageText: ageText(p.age),
       ...(needsPlan(p) && { plan: true as const }),
+      ...(cards.has(p.id) && { card: cards.get(p.id) as string }),
     })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,

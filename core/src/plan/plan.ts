@@ -260,8 +260,8 @@ export interface Plan {
   version: typeof PLAN_VERSION
   session: string
   recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
-  /** `plan`: a care plan is to be acknowledged before cooking. */
-  children: { id: string; months: number; ageText: string; plan?: true }[]
+  /** `plan`: a care plan is to be acknowledged before cooking. `card`: what its card asked; not there in plans of an earlier version. */
+  children: { id: string; months: number; ageText: string; plan?: true; card?: string }[]
   adults: string[]
   bowls: Bowl[]
   making: Making

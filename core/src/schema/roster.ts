@@ -3,9 +3,10 @@
  * for an allergy that Lea does not know is kept as it stands, for then Lea asks at every food; nothing is passed over in silence.
  */
 import { ValidationError } from 'yup'
-import { ALLERGENS, allergenName } from '../food/allergens'
+import { allergenName } from '../food/allergens'
 import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concerns'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
+import { meantBy } from '../food/meant'
 import { languageName, LANGUAGES } from '../learn/glossary'
 import { NEEDS, type Need } from '../plan/request'
 import type { StoredChild } from '../plan/assemble'
@@ -160,25 +161,6 @@ function concernParts(text: string): string[] {
   return kept
 }
 
-const BY_WORD = new Map(
-  ALLERGENS.flatMap(
-    (a) =>
-      [
-        [a.id, a.id],
-        [allergenName(a.id).toLowerCase(), a.id],
-      ] as const,
-  ),
-)
-const ALSO: Record<string, string> = {
-  dairy: 'milk',
-  lactose: 'lactose-intolerance',
-  celiac: 'coeliac',
-  nuts: 'tree-nuts',
-  nut: 'tree-nuts',
-  peanuts: 'peanut',
-  eggs: 'egg',
-  soy: 'soya',
-}
 const LEVEL_OF: [RegExp, Level][] = [
   [/not in (the )?room|airborne/i, 'not-in-room'],
   [/anaphyla|epi-?pen|auto-?injector|severe/i, 'anaphylaxis-risk'],
@@ -192,22 +174,32 @@ const LEVEL_OF: [RegExp, Level][] = [
 ]
 
 function concernsOf(text: string, notes: string[]): Concern[] {
-  return concernParts(text).map((part): Concern => {
+  return concernParts(text).flatMap((part): Concern[] => {
     const [, name = part, inside = ''] = /^([^:(]+)[:(]\s*([^)]*)\)?$/.exec(part) ?? []
     const words = name
       .trim()
       .toLowerCase()
       .replace(/\s+allerg(y|ic)$/, '')
-    const id = BY_WORD.get(words) ?? ALSO[words]
+    const { ids, open } = meantBy(words)
+    const [id] = ids
     const exact = LEVELS.find((l) => l === inside.trim() || LEVEL_WORDS[l] === inside.trim())
     const level =
       exact ??
       LEVEL_OF.find(([w]) => w.test(inside) || w.test(name))?.[1] ??
       (id === 'coeliac' ? 'coeliac' : id === 'lactose-intolerance' ? 'intolerance' : 'unknown')
-    if (!id) notes.push(`'${words}' is not an allergen Lea knows: it will ask at every food`)
+    if (ids.length === 0)
+      notes.push(
+        open
+          ? `'${words}' is not an allergen Lea knows: it will ask at every food`
+          : `'${words}' is looked for by its name`,
+      )
+    else if (open) notes.push(`'${words}' may mean more than Lea knows: it will ask at every food`)
+    else if (ids.length > 1) notes.push(`'${words}' is taken for ${ids.map(allergenName).join(' and ')}`)
     if (inside.trim() !== '' && level === 'unknown' && !exact)
       notes.push(`'${inside.trim()}' is no level Lea knows: treated as strict`)
-    return { allergen: id ?? words, level }
+    return open || ids.length === 0
+      ? [{ allergen: words, level }]
+      : ids.map((allergen) => ({ allergen, level }))
   })
 }
 

@@ -2,6 +2,7 @@
 import type Fraction from 'fraction.js'
 import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'
+import type { Present } from '../plan/card'
 import type { Plan, ScoopPart, Task, Turn } from '../plan/plan'
 import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/strip'
 import { judgeCore, type Probe } from '../food/core-temperature'
@@ -118,16 +119,24 @@ export type GateNeed =
   | { gate: 'stand'; step: string; says: string; adults: string[] }
   | { gate: 'core'; says: string; probes: Probe[] }
 
-/** Children who are here, and whom the plan in force has not seen: everything stops until it has. */
-export const unseen = (plan: Plan, present: readonly string[]): string[] =>
-  present.filter((id) => !plan.children.some((c) => c.id === id))
+/**
+ * Children who are here and whom the plan in force has not seen as they are: not at all, or with another card than it was made for.
+ * Everything stops until it has.
+ */
+export const unseen = (plan: Plan, present: readonly Present[]): string[] =>
+  present
+    .filter(({ id, card }) => {
+      const known = plan.children.find((c) => c.id === id)
+      return !known || (known.card !== undefined && card !== undefined && known.card !== card)
+    })
+    .map((p) => p.id)
 
 /** The gates that stand before a step and have not been passed. Hands and packets stand before the first step. */
 export function openGates(
   plan: Plan,
   state: TableState,
   step: string,
-  present: readonly string[] = [],
+  present: readonly Present[] = [],
 ): GateNeed[] {
   const passed = (gate: string, at?: string): boolean =>
     state.gates.some((g) => g.gate === gate && (!at || g.step === at))
@@ -136,7 +145,9 @@ export function openGates(
   if (arrived.length > 0)
     needs.push({
       gate: 'arrival',
-      says: 'Stop: somebody came whom the plan does not know yet.',
+      says: arrived.some((id) => plan.children.some((c) => c.id === id))
+        ? 'Stop: a card has changed since the plan was made.'
+        : 'Stop: somebody came whom the plan does not know yet.',
       children: arrived,
     })
   const covered = (gate: string, what: 'foods' | 'children'): Set<string> =>

@@ -51,9 +51,12 @@ describe('a roster from a table', () => {
     )
     expect(row?.child?.concerns).toEqual([
       { allergen: 'milk', level: 'anaphylaxis-risk' },
+      // Who says nuts may mean either, and means both until the family has said more.
       { allergen: 'tree-nuts', level: 'unknown' },
+      { allergen: 'peanut', level: 'unknown' },
       { allergen: 'kiwi', level: 'allergy-ingredient' },
     ])
+    expect(row?.notes).toContain("'nuts' is taken for tree nuts and peanut")
   })
   it('a word that Lea does not know is kept and said, never dropped', () => {
     const [row] = read(['Name', 'Born', 'Allergies'], ['Otis', '2022-01', 'glimmerberry'])

@@ -1,6 +1,7 @@
 /** Adults and children of a setting. */
 import { randomUUID } from 'node:crypto'
 import type { StoredAdult, StoredChild, StoredProfile } from '@lea/core'
+import { tellTablesOf } from '../live/hub'
 import type { Db } from './pool'
 
 export interface Account {
@@ -96,6 +97,7 @@ export async function saveChild(db: Db, setting: string, child: StoredChild): Pr
        nickname = excluded.nickname, birth = excluded.birth, profile = excluded.profile`,
     [id, setting, nickname, birth, JSON.stringify(profile)],
   )
+  await tellTablesOf(db, id)
 }
 
 /** Erases a child: the roster row, its place in sessions to come, what was noted of it, and its id in plans and taps. */

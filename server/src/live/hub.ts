@@ -18,6 +18,16 @@ export const tell = async (db: Db, session: string, news: News): Promise<void> =
   await db.query('select pg_notify($1, $2)', newsOf(session, news))
 }
 
+/** Told to every table that is at work with this child: its card has changed. */
+export const tellTablesOf = async (db: Db, child: string): Promise<void> => {
+  const { rows } = await db.query<{ id: string }>(
+    `select s.id from sessions s join attendance a on a.session_id = s.id
+     where a.child_id = $1 and s.state = 'cooking'`,
+    [child],
+  )
+  for (const { id } of rows) await tell(db, id, 'session')
+}
+
 export interface Hub {
   /** @returns how to leave */
   listen(session: string, ear: Ear): () => void

@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import {
+  atTable,
   decisionSchema,
   MAX_CHILDREN,
   openStops,
@@ -176,7 +177,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
       const session = await findSession(db, req, true)
       const plan = await store.frozenPlan(db, session.id)
       const gone = String(req.params['guest'])
-      if (!plan || !unseen(plan, [gone]).includes(gone))
+      if (!plan || !unseen(plan, [{ id: gone }]).includes(gone))
         throw new Fault(409, 'the plan in force knows this guest')
       const { date, start, until, recipe, children, guests, adults, seats } = session
       await store.saveSession(db, personOf(req).settingId, session.id, {
@@ -239,10 +240,11 @@ async function mustExist(
     throw new Fault(400, 'an adult is not there (any more)', 'adults')
 }
 
-/** Is somebody at the table whom the frozen plan does not know? */
+/** Is somebody at the table whom the frozen plan does not know, or not with this card? */
 async function hasUnseen(db: Db, session: StoredSession): Promise<boolean> {
   const plan = session.state === 'cooking' ? await store.frozenPlan(db, session.id) : null
-  return plan !== null && unseen(plan, [...session.children, ...session.guests.map((g) => g.id)]).length > 0
+  if (!plan) return false
+  return unseen(plan, atTable(session, await listChildren(db))).length > 0
 }
 
 /** A packet that the scanner stand-in made never counts as read outside the demo. */

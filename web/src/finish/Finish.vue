@@ -70,6 +70,11 @@ async function finish(): Promise<void> {
       <p class="mb-4 text-soft">
         Hold up the tokens. A “not today” is a fine answer, and smelling counts as trying.
       </p>
+      <Notice v-if="session.arrived.length > 0" tone="fault" class="mb-3">
+        The plan does not know {{ session.arrived.map((a) => session.nameOf(a)).join(', ') }} as they are now:
+        a card has changed, or somebody came. Nobody tastes before it does.
+        <RouterLink class="underline" :to="`/session/${id}/cook`">Back to the table</RouterLink>
+      </Notice>
       <Notice v-if="cold.length > 0" tone="fault" class="mb-3">
         Not shown to be cooked through: {{ cold.map((p) => p.name).join(', ') }}. Nobody eats of it before it
         is measured.

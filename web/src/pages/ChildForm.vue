@@ -13,6 +13,7 @@ import {
   languageName,
   LEVEL_WORDS,
   LEVELS,
+  meantText,
   NEEDS,
   agesOf,
   TECHNIQUES,
@@ -118,7 +119,11 @@ const save = handleSubmit(async (values) => {
               list="allergens"
               placeholder="milk, or free words"
               maxlength="60"
-          /></label>
+            />
+            <span v-if="meantText(f.value.allergen ?? '')" class="mt-1 block" aria-live="polite">{{
+              meantText(f.value.allergen ?? '')
+            }}</span></label
+          >
           <label class="text-sm"
             >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
               <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A guest at the door: nickname, age and allergies in under twenty seconds. */
 import { computed, ref } from 'vue'
-import { ALLERGENS, allergenName, guestSchema, type Concern, type StoredGuest } from '@lea/core'
+import { ALLERGENS, allergenName, guestSchema, meantText, type Concern, type StoredGuest } from '@lea/core'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [guest: StoredGuest]; close: [] }>()
@@ -21,14 +21,24 @@ function toggle(id: string): void {
     : [...allergies.value, id]
 }
 
-function add(): void {
-  fault.value = ''
-  const named = other.value
+const named = computed(() =>
+  other.value
     .split(',')
     .map((t) => t.trim())
-    .filter((t) => t !== '')
+    .filter((t) => t !== ''),
+)
+/** What Lea takes them for. */
+const taken = computed(() =>
+  named.value.flatMap((words) => {
+    const text = meantText(words)
+    return text ? [`${words}: ${text}`] : []
+  }),
+)
+
+function add(): void {
+  fault.value = ''
   // What is learned at the door is not yet confirmed by a plan: it is treated as strict.
-  const concerns: Concern[] = [...allergies.value, ...named].map((allergen) => ({
+  const concerns: Concern[] = [...allergies.value, ...named.value].map((allergen) => ({
     allergen,
     level: 'unknown',
   }))
@@ -50,12 +60,10 @@ function add(): void {
     needs: [],
   }
   try {
-    guestSchema.validateSync(guest)
+    emit('add', guestSchema.validateSync(guest) as StoredGuest)
   } catch (e) {
     fault.value = e instanceof Error ? e.message : String(e)
-    return
   }
-  emit('add', guest)
 }
 </script>
 
@@ -96,6 +104,9 @@ function add(): void {
       <label class="font-semibold"
         >Anything else<input v-model="other" class="field mt-1 font-normal" placeholder="kiwi, strawberry"
       /></label>
+      <ul v-if="taken.length > 0" class="text-sm" aria-live="polite">
+        <li v-for="t in taken" :key="t">{{ t }}</li>
+      </ul>
       <p v-if="fault" role="alert" class="font-semibold text-paprika">{{ fault }}</p>
       <button type="submit" class="btn btn-main justify-self-start">Add to the table</button>
     </form>

@@ -62,6 +62,11 @@ export const useHouse = defineStore('house', () => {
     }
   }
 
+  /** The cards as they are now: one may have changed while the table is at work. */
+  async function loadChildren(): Promise<void> {
+    children.value = await apiKept<StoredChild[]>('/children')
+  }
+
   const adults = computed(() => setting.value?.adults ?? [])
   const foods = computed(() => foodBook(setting.value?.foods ?? []))
   const names = computed(
@@ -172,6 +177,7 @@ export const useHouse = defineStore('house', () => {
     foods,
     names,
     load,
+    loadChildren,
     recipe,
     saveChild,
     saveRoster,

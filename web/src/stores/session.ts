@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
   assemble,
+  atTable,
   decide,
   decisionKey,
   fillNames,
@@ -13,6 +14,7 @@ import {
   type Decision,
   type Plan,
   type PlanRequest,
+  type Present,
   type SessionInputs,
   type StoredSession,
 } from '@lea/core'
@@ -60,7 +62,13 @@ export const useSession = defineStore('session', () => {
     ...(stored.value?.children ?? []),
     ...(stored.value?.guests ?? []).map((g) => g.id),
   ])
-  const arrived = computed(() => (plan.value ? unseen(plan.value, present.value) : []))
+  /** At the table: who came, or has another card than the plan in force was made for. */
+  const arrived = computed(() => (plan.value && stored.value ? unseen(plan.value, atWork.value) : []))
+  const atWork = computed<Present[]>(() =>
+    stored.value?.state === 'cooking'
+      ? atTable(stored.value, house.children)
+      : present.value.map((id) => ({ id })),
+  )
 
   function request(): PlanRequest | null {
     const session = stored.value
@@ -167,7 +175,9 @@ export const useSession = defineStore('session', () => {
       const other = JSON.stringify(known) !== JSON.stringify(stored.value)
       if (other) stored.value = known
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
-      if (other) await recompute()
+      await house.loadChildren()
+      if (arrived.value.length === 0) preview.value = null
+      if (other || arrived.value.length > 0) await recompute()
     } catch (fault) {
       saveFault.value = inWords(fault)
     }
@@ -246,6 +256,7 @@ export const useSession = defineStore('session', () => {
     changed,
     preview,
     present,
+    atWork,
     arrived,
     ...table,
     names,

@@ -62,10 +62,13 @@ export const useTable = defineStore('table', () => {
   function hear(id: string, changed: () => void): void {
     close()
     stream = new EventSource(`/api/sessions/${id}/live`)
+    let before = false
     // After a break as well: whatever came meanwhile is asked for, and what waits here is sent.
     stream.onopen = () => {
       void fetchNew()
       void send()
+      if (before) changed()
+      before = true
     }
     stream.onmessage = ({ data }) => {
       void fetchNew()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Somebody came while the table is at work: what that changes, what is to settle first, and then the plan for everyone. */
+/** Somebody came while the table is at work, or a card was changed: what that changes, what is to settle first, and then the plan for everyone. */
 import { computed, ref } from 'vue'
 import { openStops, whatChanged, type Finding, type Fix } from '@lea/core'
 import Amount from '../parts/Amount.vue'
@@ -34,6 +34,20 @@ async function apply(finding: Finding, { action }: Fix): Promise<void> {
 async function goOn(): Promise<void> {
   fault.value = (await session.replan()) ?? ''
 }
+/** On the list of the plan in force already: the card is another one now. */
+const known = computed(() => new Set(session.plan?.children.map((c) => c.id)))
+const heading = computed(() => {
+  const names = (ids: string[]): string => ids.map((id) => session.nameOf(id)).join(', ')
+  const cards = session.arrived.filter((id) => known.value.has(id))
+  const came = session.arrived.filter((id) => !known.value.has(id))
+  return [
+    came.length > 0 ? `${names(came)} came` : '',
+    cards.length > 0 ? `the card of ${names(cards)} has changed` : '',
+  ]
+    .filter(Boolean)
+    .join('; ')
+})
+const onlyCame = computed(() => session.arrived.every((id) => !known.value.has(id)))
 async function looksOn(): Promise<void> {
   for (const id of session.arrived) fault.value = (await session.looksOn(id)) ?? ''
 }
@@ -41,9 +55,7 @@ async function looksOn(): Promise<void> {
 
 <template>
   <div class="grid content-start gap-3">
-    <h2 class="text-3xl text-paprika">
-      Stop: {{ session.arrived.map((a) => session.nameOf(a)).join(', ') }} came
-    </h2>
+    <h2 class="text-3xl text-paprika">Stop: {{ heading }}</h2>
     <p class="text-lg font-semibold" role="status"><Amount :text="says" /></p>
     <p class="text-soft">Nobody takes a turn until the plan knows everyone at the table.</p>
     <section v-for="f in stops" :key="f.id" class="rounded-patch border-2 border-paprika p-3">
@@ -75,7 +87,9 @@ async function looksOn(): Promise<void> {
       >
         Go on with the plan for everyone
       </button>
-      <button type="button" class="btn btn-table" @click="looksOn">only looks on, eats nothing</button>
+      <button v-if="onlyCame" type="button" class="btn btn-table" @click="looksOn">
+        only looks on, eats nothing
+      </button>
     </div>
     <ReadPacket
       v-if="packet && session.preview"

@@ -20,10 +20,10 @@ export function useTableNow() {
   const turn = computed(() => nextTurn(tasks.value))
   const gates = computed(() => {
     if (!plan.value) return []
-    const here = openGates(plan.value, table.state, step.value, session.present)
+    const here = openGates(plan.value, table.state, step.value, session.atWork)
     // Behind the last step stands the finish, with what has to be measured before it.
     const last = plan.value.schedule.at(-1)?.step === step.value && !turn.value && here.length === 0
-    return last ? openGates(plan.value, table.state, 'finish', session.present) : here
+    return last ? openGates(plan.value, table.state, 'finish', session.atWork) : here
   })
   const shown = computed(
     () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,

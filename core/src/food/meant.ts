@@ -1,0 +1,141 @@
+/**
+ * What the words of a concern mean: "Milk", "dairy", "nuts", "shellfish", "gluten". A person writes them on a card as the family says
+ * them; a word that Lea does not understand is a reason to ask at every food, never 'nothing found'.
+ * Source: the words of labels (core/data/label-words.json) and what families say (common practice, from memory).
+ */
+import { ALLERGENS, allergenName, allergenOf, isOrUnder } from './allergens'
+import { resolveExactly } from './foods'
+import { readLabel } from './label/read'
+import { plainText } from './label/text'
+
+export interface Meant {
+  /** Ids of core/data/allergens.json. */
+  ids: string[]
+  /** True where the words, or some of them, say nothing to Lea. */
+  open: boolean
+}
+
+/** Words that name more than one, or that no label uses. `+` at the end: there is more of it than Lea has ids for. */
+const SAID = new Map(
+  Object.entries({
+    dairy: 'milk',
+    lactose: 'lactose-intolerance',
+    celiac: 'coeliac',
+    'coeliac disease': 'coeliac',
+    'celiac disease': 'coeliac',
+    cereal: 'gluten-cereals',
+    cereals: 'gluten-cereals',
+    nut: 'tree-nuts peanut',
+    nuts: 'tree-nuts peanut',
+    'all nuts': 'tree-nuts peanut',
+    monkeynut: 'peanut',
+    'monkey nut': 'peanut',
+    'monkey nuts': 'peanut',
+    seafood: 'fish crustaceans molluscs',
+    shellfish: 'crustaceans molluscs',
+    legume: 'legumes peanut soya lupin',
+    legumes: 'legumes peanut soya lupin',
+    pulses: 'legumes peanut soya lupin',
+    seed: 'seeds sesame mustard +',
+    seeds: 'seeds sesame mustard +',
+    rubber: 'latex',
+    latex: 'latex',
+    'alpha gal': 'meat-alpha-gal',
+    'red meat': 'meat-alpha-gal',
+    meat: 'meat-alpha-gal +',
+    berry: 'strawberry raspberry +',
+    berries: 'strawberry raspberry +',
+    nightshade: 'tomato capsicum potato +',
+    nightshades: 'tomato capsicum potato +',
+    squash: 'pumpkin',
+    colouring: 'colours-azo cochineal annatto +',
+    colourings: 'colours-azo cochineal annatto +',
+    'food colouring': 'colours-azo cochineal annatto +',
+    preservatives: 'sulphites +',
+  }),
+)
+/** They say that it is an allergy, not to what. */
+const ABOUT =
+  'a allergic allergy allergies any in intolerance intolerant intolerances is of severe the to'.split(' ')
+/** They add nothing to what stands beside them. */
+const FILLERS = new Set([
+  ...ABOUT,
+  ...'all and cooked fresh fruit fruits or powder products protein raw'.split(' '),
+])
+
+const BY_NAME = new Map(
+  ALLERGENS.flatMap((a) =>
+    [
+      a.id,
+      a.id.replaceAll('-', ' '),
+      allergenName(a.id),
+      ...(/^[^,(]*/.exec(a.name)?.[0] ?? '').split('/'),
+    ].map((name) => [plainText(name.trim()), a.id] as const),
+  ),
+)
+
+const known = new Map<string, Meant>()
+const MOST_KNOWN = 2000
+
+/** @param words an id, a name, or what a person wrote, in any case */
+export function meantBy(words: string): Meant {
+  if (allergenOf(words)) return { ids: [words], open: false }
+  const before = known.get(words)
+  if (before) return before
+  const meant = read(words)
+  if (known.size >= MOST_KNOWN) known.clear()
+  known.set(words, meant)
+  return meant
+}
+
+function read(words: string): Meant {
+  const whole = plainText(words)
+  const without = (these: ReadonlySet<string>): string =>
+    whole
+      .split(' ')
+      .filter((w) => w !== '' && !these.has(w))
+      .join(' ')
+  const core = without(FILLERS)
+  for (const phrase of [whole, without(new Set(ABOUT)), core]) {
+    const id = BY_NAME.get(phrase) ?? BY_NAME.get(phrase.replace(/s$/, ''))
+    if (id) return { ids: [id], open: false }
+    const said = SAID.get(phrase)?.split(' ')
+    if (said) return { ids: said.filter((x) => x !== '+'), open: said.includes('+') }
+  }
+  const label = readLabel(words)
+  const ids = [...new Set(label.words.flatMap((w) => (allergenOf(w.id) ? [w.id] : [])))]
+  // "Wheat" is wheat, though a label that lists it lists a cereal with gluten as well.
+  const own = ids.filter((id) => !ids.some((other) => other !== id && isOrUnder(other, id)))
+  const spans = label.words.filter((w) => allergenOf(w.id))
+  const left = tokens(words).filter(
+    (t) => !FILLERS.has(plainText(t.text)) && !spans.some((s) => s.start < t.end && t.start < s.end),
+  )
+  if (left.length === 0 && own.length > 0) return { ids: own, open: false }
+  return { ids: own, open: resolveExactly(core) === null }
+}
+
+const tokens = (words: string): { text: string; start: number; end: number }[] =>
+  [...words.matchAll(/[\p{L}\p{N}]+/gu)].map((m) => ({
+    text: m[0],
+    start: m.index,
+    end: m.index + m[0].length,
+  }))
+
+/** The id where the words are one allergen's name and no more; else the words as they stand. */
+export function allergenOfWords(words: string): string {
+  const [id, ...more] = meantBy(words).ids
+  const exact = BY_NAME.get(plainText(words)) ?? SAID.get(plainText(words))
+  return id !== undefined && more.length === 0 && exact === id ? id : words.trim()
+}
+
+/** What Lea takes the words for, to be looked at by whoever wrote them; empty where they are an allergen's own name. */
+export function meantText(words: string): string {
+  if (words.trim() === '' || allergenOf(words)) return ''
+  const { ids, open } = meantBy(words)
+  const names = ids.map(allergenName).join(', ')
+  if (!open) return names ? `Read as: ${names}.` : 'Looked for by its name.'
+  const ask = 'Lea asks at every food'
+  return names
+    ? `Read as: ${names}. There is more that these words could mean: ${ask}.`
+    : `Lea does not know these words: ${ask}.`
+}
