@@ -49,3 +49,51 @@ test('a second device shows the same step and the same turns, and its taps come 
   await one.context().close()
   await two.context().close()
 })
+
+test('a card that is changed elsewhere stops the table, until the plan knows it', async ({ browser }) => {
+  const [table, office] = await Promise.all(
+    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+  )
+  if (!table || !office) throw new Error('no pages')
+  await signIn(table, house)
+  await table
+    .getByRole('link', { name: /Herb soda bread/ })
+    .first()
+    .click()
+  await table.waitForURL(/session\//)
+  await table.goto(table.url().replace('/weave', '/cook'))
+  await expect(done(table)).toBeVisible()
+
+  // The family calls the office: gluten. It is written on the card as they say it.
+  await signIn(office, house, 'seun')
+  await office.goto(`${house.address}/children`)
+  await office.getByRole('button', { name: /Wren/ }).first().click()
+  const card = office.getByRole('dialog')
+  await card.getByRole('button', { name: 'Add an allergy' }).click()
+  await card.getByLabel('To what').last().fill('Gluten')
+  await expect(card.getByText('Read as: cereals containing gluten.')).toBeVisible()
+  await card.getByRole('button', { name: 'Save' }).click()
+  await expect(card).toHaveCount(0)
+
+  await expect(table.getByRole('heading', { name: 'Stop: the card of Wren has changed' })).toBeVisible()
+  await expect(table.getByRole('status')).toContainText(/^Wren with another card: .*stop/)
+  await expect(done(table)).toBeDisabled()
+  const goOn = table.getByRole('button', { name: 'Go on with the plan for everyone' })
+  await expect(goOn).toBeDisabled()
+  await expect(table.getByRole('button', { name: /only looks on/ })).toHaveCount(0)
+  const left = table.getByRole('main').locator('section.border-paprika')
+  const dialog = table.getByRole('dialog')
+  for (let n = await left.count(); n > 0; n--) {
+    await left
+      .first()
+      .getByRole('button', { name: /written reason/ })
+      .click()
+    await dialog.getByLabel('Reason').fill('Wren eats the oat cakes from home, from an own plate.')
+    await dialog.getByRole('button', { name: 'Sign and go on' }).click()
+    await expect(left).toHaveCount(n - 1)
+  }
+  await goOn.click()
+  await expect(table.getByRole('heading', { name: /^Stop:/ })).toHaveCount(0)
+  await table.context().close()
+  await office.context().close()
+})

@@ -19,6 +19,7 @@ export interface Meant {
 const SAID = new Map(
   Object.entries({
     dairy: 'milk',
+    gluten: 'gluten-cereals',
     lactose: 'lactose-intolerance',
     celiac: 'coeliac',
     'coeliac disease': 'coeliac',
@@ -97,10 +98,10 @@ function read(words: string): Meant {
       .join(' ')
   const core = without(FILLERS)
   for (const phrase of [whole, without(new Set(ABOUT)), core]) {
-    const id = BY_NAME.get(phrase) ?? BY_NAME.get(phrase.replace(/s$/, ''))
-    if (id) return { ids: [id], open: false }
     const said = SAID.get(phrase)?.split(' ')
     if (said) return { ids: said.filter((x) => x !== '+'), open: said.includes('+') }
+    const id = BY_NAME.get(phrase) ?? BY_NAME.get(phrase.replace(/s$/, ''))
+    if (id) return { ids: [id], open: false }
   }
   const label = readLabel(words)
   const ids = [...new Set(label.words.flatMap((w) => (allergenOf(w.id) ? [w.id] : [])))]
@@ -124,7 +125,7 @@ const tokens = (words: string): { text: string; start: number; end: number }[] =
 /** The id where the words are one allergen's name and no more; else the words as they stand. */
 export function allergenOfWords(words: string): string {
   const [id, ...more] = meantBy(words).ids
-  const exact = BY_NAME.get(plainText(words)) ?? SAID.get(plainText(words))
+  const exact = SAID.get(plainText(words)) ?? BY_NAME.get(plainText(words))
   return id !== undefined && more.length === 0 && exact === id ? id : words.trim()
 }
 

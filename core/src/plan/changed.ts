@@ -47,7 +47,7 @@ export function whatChanged(before: Plan | null, after: Plan): string {
   const who = [
     came.length > 0 ? `${came.join(', ')} came` : '',
     left.length > 0 ? `${left.join(', ')} left` : '',
-    cards.length > 0 ? `another card for ${cards.map(nameToken).join(', ')}` : '',
+    cards.length > 0 ? `${cards.map(nameToken).join(', ')} with another card` : '',
   ].filter(Boolean)
   return `${who.length > 0 ? `${who.join(', ')}: ` : ''}${parts.join('; ')}.`
 }

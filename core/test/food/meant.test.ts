@@ -16,6 +16,7 @@ import {
   meet,
   openStops,
   resolveFood,
+  swapsFor,
   type Packet,
 } from '../../src/index'
 import { four, request } from '../group'
@@ -54,6 +55,7 @@ describe('the name of an allergen', () => {
       ['dairy', 'milk'],
       ['Tree nuts', 'tree-nuts'],
       ['Celiac', 'coeliac'],
+      ['Gluten', 'gluten-cereals'],
       ['Sesame', 'sesame'],
     ] as const)
       expect(concernSchema.validateSync({ allergen: words, level: 'allergy-strict' }).allergen).toBe(id)
@@ -150,5 +152,14 @@ describe('a plan', () => {
     const stops = openStops(compile(request(group)))
     expect(stops.length).toBeGreaterThan(0)
     expect(stops.some((f) => f.touches.some((t) => t.child === 'wren'))).toBe(true)
+  })
+})
+
+describe('instead of flour in a dough', () => {
+  it('no thickener of sauces is offered, for it gives no dough', () => {
+    for (const unit of ['g', 'cup_m', 'tbsp_m'])
+      for (const swap of swapsFor('wheat-flour', 'structure', unit))
+        expect(swap.parts.map((p) => p.food)).not.toEqual(['cornflour', 'water'])
+    expect(swapsFor('wheat-flour', 'binder', 'g').some((s) => s.id === 'wheat-flour>cornflour')).toBe(true)
   })
 })

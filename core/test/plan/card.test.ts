@@ -89,7 +89,7 @@ describe('a plan in force', () => {
           })
           const next = compile(request(is))
           expect(unseen(next, now)).toEqual([])
-          expect(whatChanged(plan, next)).toMatch(`another card for {{${id}}}`)
+          expect(whatChanged(plan, next)).toMatch(`{{${id}}} with another card: `)
         },
       ),
       { numRuns: 40 },

@@ -119,11 +119,7 @@ const save = handleSubmit(async (values) => {
               list="allergens"
               placeholder="milk, or free words"
               maxlength="60"
-            />
-            <span v-if="meantText(f.value.allergen ?? '')" class="mt-1 block" aria-live="polite">{{
-              meantText(f.value.allergen ?? '')
-            }}</span></label
-          >
+          /></label>
           <label class="text-sm"
             >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
               <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>
@@ -132,6 +128,9 @@ const save = handleSubmit(async (values) => {
           <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
+          <p v-if="meantText(f.value.allergen ?? '')" class="text-sm sm:col-span-3" aria-live="polite">
+            {{ meantText(f.value.allergen ?? '') }}
+          </p>
         </div>
         <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
           {{ text }}
