@@ -71,7 +71,7 @@ test('a card that is changed elsewhere stops the table, until the plan knows it'
   const card = office.getByRole('dialog')
   await card.getByRole('button', { name: 'Add an allergy' }).click()
   await card.getByLabel('To what').last().fill('Gluten')
-  await expect(card.getByText('Read as: cereals containing gluten.')).toBeVisible()
+  await expect(card.getByText('“Gluten”: read as cereals containing gluten.')).toBeVisible()
   await card.getByRole('button', { name: 'Save' }).click()
   await expect(card).toHaveCount(0)
 

@@ -3,6 +3,7 @@
  * Source: core/data/foods.json (EU 1169/2011, NHS, common practice; from memory). A setting's own foods stand over it.
  */
 import data from '../../data/foods.json'
+import { readLabel } from './label/read'
 import { plainText } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
@@ -59,21 +60,44 @@ export interface FoodBook {
   all: readonly FoodFact[]
 }
 
-const BOOKS = new WeakMap<readonly FoodFact[], FoodBook>()
+const BOOKS = new WeakMap<readonly FoodFact[], { book: FoodBook; of: readonly FoodFact[] }>()
 const NO_OWN: readonly FoodFact[] = []
 /** Lea's foods with a setting's own over them (same id: the setting's wins). One list has one book: many recipes are looked at with it. */
 export function foodBook(own: readonly FoodFact[] = NO_OWN): FoodBook {
   const known = BOOKS.get(own)
   // A list that has grown or changed meanwhile gets a new one.
-  if (known && own.every((f) => known.of(f.id) === f)) return known
+  if (known?.of.length === own.length && own.every((f, i) => known.of[i] === f)) return known.book
   const made = makeBook(own)
-  BOOKS.set(own, made)
+  BOOKS.set(own, { book: made, of: [...own] })
   return made
+}
+
+/** What the name of a food says that it holds, as a label would: "almond flakes" hold almond, whatever else was filled in. */
+export function nameHolds(name: string): { contains: string[]; extras: string[] } {
+  const { contains, extras } = readLabel(name)
+  return { contains, extras }
+}
+
+/** A setting's own food also holds what its names say. */
+function withNames(food: FoodFact): FoodFact {
+  const said = [food.name, ...food.aliases].map(nameHolds)
+  const both = (mine: string[], theirs: string[][]): string[] => [...new Set([...mine, ...theirs.flat()])]
+  const contains = both(
+    food.contains,
+    said.map((s) => s.contains),
+  )
+  const extras = both(
+    food.extras,
+    said.map((s) => s.extras),
+  )
+  return contains.length + extras.length === food.contains.length + food.extras.length
+    ? food
+    : { ...food, contains, extras }
 }
 
 function makeBook(own: readonly FoodFact[]): FoodBook {
   const byId = new Map(SHIPPED.map((f) => [f.id, f]))
-  for (const food of own) byId.set(food.id, food)
+  for (const food of own) byId.set(food.id, food.id.startsWith('own:') ? withNames(food) : food)
   return {
     of: (id) => byId.get(id) ?? { id, name: id.replace(/^own:/, '').replace(/-/g, ' '), unknown: true },
     all: [...byId.values()],

@@ -133,10 +133,14 @@ export function allergenOfWords(words: string): string {
 export function meantText(words: string): string {
   if (words.trim() === '' || allergenOf(words)) return ''
   const { ids, open } = meantBy(words)
-  const names = ids.map(allergenName).join(', ')
-  if (!open) return names ? `Read as: ${names}.` : 'Looked for by its name.'
-  const ask = 'Lea asks at every food'
-  return names
-    ? `Read as: ${names}. There is more that these words could mean: ${ask}.`
-    : `Lea does not know these words: ${ask}.`
+  const known =
+    ids.length > 0
+      ? `read as ${ids.map(allergenName).join(', ')}`
+      : open
+        ? 'not known to Lea'
+        : 'looked for by its name'
+  const says = open
+    ? `${known}${ids.length > 0 ? ', and may mean more' : ''}: asked about at every food`
+    : known
+  return `“${words.trim()}”: ${says}.`
 }

@@ -3,6 +3,7 @@ import * as yup from 'yup'
 import type { Decision } from '../plan/decision'
 import { MAX_CHILDREN } from '../plan/request'
 import { makeSchema, measuringSchema, waysSchema } from './amounts'
+import { allergenWords } from './allergen'
 import { id, ids, line, listOf, oneOf, required, whole } from './text'
 
 const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
@@ -21,9 +22,9 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
   got: yup.object({ food: id('Food'), buy: line('What was bought', 300) }),
   packet: yup.object({
     food: id('Food'),
-    lists: listOf(required('Allergen', 60), 'Lists', 60),
-    may: listOf(required('Allergen', 60), 'May contain', 60),
-    lookedFor: listOf(required('Allergen', 60), 'Looked for', 120),
+    lists: listOf(allergenWords('Allergen'), 'Lists', 60),
+    may: listOf(allergenWords('Allergen'), 'May contain', 60),
+    lookedFor: listOf(allergenWords('Allergen'), 'Looked for', 120),
     readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),
     at: required('Time', 40),
     packet: line('Packet', 60).optional(),

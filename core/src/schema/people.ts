@@ -2,17 +2,14 @@
 import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { LEVELS } from '../food/concerns'
-import { allergenOfWords } from '../food/meant'
+import { allergenWords } from './allergen'
 import { dietSchema } from './diet'
 import { NEEDS } from '../plan/request'
 import { languageCode } from './words'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
 
 export const concernSchema = yup.object({
-  // "Milk", as a tablet writes it at the beginning of a field, and "dairy" are milk.
-  allergen: required('Allergy', 60).transform((v: unknown) =>
-    typeof v === 'string' ? allergenOfWords(v) : v,
-  ),
+  allergen: allergenWords('Allergy'),
   level: oneOf(LEVELS, 'Level'),
 })
 

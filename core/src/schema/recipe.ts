@@ -19,6 +19,7 @@ import { upgradeRecipe } from '../recipe/upgrade'
 import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
+import { allergenWords } from './allergen'
 import { amount, id, line, listOf, oneOf, required, whole } from './text'
 
 const seconds = whole('Seconds', 1, 7 * 24 * 3600)
@@ -216,9 +217,9 @@ export const foodSchema = yup
       .required('Food id is missing'),
     name: required('Name', 60),
     aliases: listOf(required('Other name', 60), 'Other names', 12),
-    contains: listOf(required('Allergen', 60), 'Contains', 40),
-    extras: listOf(required('Allergen', 60), 'Also holds', 40),
-    mayContain: listOf(required('Allergen', 60), 'May contain', 40),
+    contains: listOf(allergenWords('Allergen'), 'Contains', 40),
+    extras: listOf(allergenWords('Allergen'), 'Also holds', 40),
+    mayContain: listOf(allergenWords('Allergen'), 'May contain', 40),
     compound: yup.boolean().required(),
     diets: yup.object({ vegetarian: verdict, vegan: verdict, halal: verdict, 'no-pork': verdict }),
     note: line('Note', 200).optional(),

@@ -17,6 +17,8 @@ import {
   openStops,
   resolveFood,
   swapsFor,
+  foodSchema,
+  type FoodFact,
   type Packet,
 } from '../../src/index'
 import { four, request } from '../group'
@@ -112,7 +114,7 @@ describe('a word that Lea does not know', () => {
     (words) => {
       for (const f of FOODS) expect(meet(words, f), f.name).not.toBe('nothing')
       expect(meet(words, food('water'))).toBe('nothing')
-      expect(meantText(words)).toMatch(/Lea asks at every food/)
+      expect(meantText(words)).toMatch(/asked about at every food/)
     },
   )
   it('two adults who looked for it on the packet may say that it is not there', () => {
@@ -161,5 +163,58 @@ describe('instead of flour in a dough', () => {
       for (const swap of swapsFor('wheat-flour', 'structure', unit))
         expect(swap.parts.map((p) => p.food)).not.toEqual(['cornflour', 'water'])
     expect(swapsFor('wheat-flour', 'binder', 'g').some((s) => s.id === 'wheat-flour>cornflour')).toBe(true)
+  })
+})
+
+describe('a food of the setting’s own', () => {
+  const own = (name: string, more: Partial<FoodFact> = {}): FoodFact => ({
+    id: `own:${name.replaceAll(' ', '-')}`,
+    name,
+    aliases: [],
+    contains: [],
+    extras: [],
+    mayContain: [],
+    compound: false,
+    diets: {},
+    confidence: 'own',
+    source: 'test',
+    ...more,
+  })
+  it.each([
+    ['Almond flakes', 'almond'],
+    ['Grandma’s hazelnut spread', 'hazelnut'],
+    ['Sesame sticks', 'sesame'],
+    ['Kiwi jam', 'kiwi'],
+    ['Egg noodles', 'egg'],
+  ])('holds what its name says, where nothing was filled in: %s', (name, id) => {
+    const food = own(name)
+    expect(meet(id, foodBook([food]).of(food.id))).toBe('lists')
+    expect(meet(id.toUpperCase(), foodBook([food]).of(food.id))).toBe('lists')
+  })
+  it.each([
+    ['Coconut milk', 'milk'],
+    ['Butter beans', 'milk'],
+    ['Peanut-free bar', 'peanut'],
+  ])('and not what its name only looks like: %s', (name, id) => {
+    const food = own(name)
+    expect(meet(id, foodBook([food]).of(food.id))).toBe('nothing')
+  })
+  it('is in one book as long as its list is the same, and in a new one when it changes', () => {
+    const list = [own('Almond flakes')]
+    const first = foodBook(list)
+    expect(foodBook(list)).toBe(first)
+    list.push(own('Sesame sticks'))
+    expect(foodBook(list)).not.toBe(first)
+    expect(foodBook(list).of('own:Sesame-sticks')).toMatchObject({ contains: ['sesame'] })
+  })
+  it('written in words is kept as ids', () => {
+    const diets = { vegetarian: 'check', vegan: 'check', halal: 'check', 'no-pork': 'check' }
+    const kept = foodSchema.validateSync({
+      ...own('Mix'),
+      diets,
+      contains: ['Milk', 'Gluten'],
+      mayContain: ['EGG'],
+    })
+    expect(kept).toMatchObject({ contains: ['milk', 'gluten-cereals'], mayContain: ['egg'] })
   })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A food of the setting's own: what its packet lists, in allergen words. */
-import { ref } from 'vue'
-import { ALLERGENS, allergenName, type FoodFact, type Verdict } from '@lea/core'
+import { computed, ref } from 'vue'
+import { ALLERGENS, allergenName, nameHolds, type FoodFact, type Verdict } from '@lea/core'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [food: FoodFact]; close: [] }>()
@@ -15,6 +15,11 @@ const diet = ref<Record<string, Verdict>>({
   'no-pork': 'check',
 })
 const fault = ref('')
+/** What the name says counts, whatever is chosen below. */
+const said = computed(() => {
+  const { contains, extras } = nameHolds(name.value)
+  return [...contains, ...extras].map(allergenName).join(', ')
+})
 const list = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.kind === 'regulated')
 
 function add(): void {
@@ -49,6 +54,7 @@ function add(): void {
       <label class="font-semibold"
         >Name<input v-model="name" class="field mt-1 font-normal" maxlength="60"
       /></label>
+      <p v-if="said" class="text-sm" aria-live="polite">Its name says: {{ said }}. That counts as listed.</p>
       <label class="flex items-center gap-2"
         ><input v-model="compound" type="checkbox" class="size-5" /> Made of several ingredients: its packet
         is read for each session</label

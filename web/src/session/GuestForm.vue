@@ -28,12 +28,7 @@ const named = computed(() =>
     .filter((t) => t !== ''),
 )
 /** What Lea takes them for. */
-const taken = computed(() =>
-  named.value.flatMap((words) => {
-    const text = meantText(words)
-    return text ? [`${words}: ${text}`] : []
-  }),
-)
+const taken = computed(() => named.value.map(meantText).filter((t) => t !== ''))
 
 function add(): void {
   fault.value = ''
