@@ -21,11 +21,25 @@ const BY_ID = new Map(ALLERGENS.map((a) => [a.id, a]))
 
 export const allergenOf = (id: string): Allergen | undefined => BY_ID.get(id)
 
-/** The word people read: `soya`, `milk`; free words stay as they are. */
-const CONDITIONS: Record<string, string> = { coeliac: 'gluten', 'lactose-intolerance': 'lactose' }
+/** Where the first word of the name is not the one that people say. */
+const SAID_NAMES = new Map([
+  ['coeliac', 'gluten'],
+  ['lactose-intolerance', 'lactose'],
+  ['bean', 'beans'],
+  ['gelatine', 'gelatine'],
+  ['stone-fruit', 'stone fruit'],
+  ['yeast', 'yeast'],
+  ['sheep-milk', 'sheep milk'],
+  ['mustard', 'mustard'],
+  ['sulphites', 'sulphites'],
+  ['cochineal', 'cochineal'],
+  ['annatto', 'annatto'],
+  ['colours-azo', 'azo colours'],
+])
 
+/** The word people read: `soya`, `milk`; free words stay as they are. */
 export const allergenName = (id: string): string =>
-  CONDITIONS[id] ?? (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
+  SAID_NAMES.get(id) ?? (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
 
 /** Nuts that are all but the same to the immune system: a child with one is treated as having both. Source: IUIS. */
 const PAIRS: Record<string, string> = {

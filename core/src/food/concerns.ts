@@ -79,8 +79,8 @@ const textHolds = (text: string, words: string): boolean => {
 }
 
 /**
- * How a food meets one concern: an allergen's id, or the words of a family, which may mean several. An unknown food, and a compound food whose packet nobody read for this allergen,
- * is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
+ * How a food meets one concern: an allergen's id, or the words of a family, which may mean several. An unknown food, and a
+ * compound food whose packet nobody read for this allergen, is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
  */
 export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
   if (allergenOf(allergen)) return meetOne(allergen, true, food, packet)

@@ -64,14 +64,13 @@ const FILLERS = new Set([
   ...'all and cooked fresh fruit fruits or powder products protein raw'.split(' '),
 ])
 
+/** "prawn / shrimp / scampi" are names of one; a name with a comma or brackets is a description. */
+const synonyms = (name: string): string[] => (/[,(>]|gelatine$/.test(name) ? [] : name.split('/'))
 const BY_NAME = new Map(
   ALLERGENS.flatMap((a) =>
-    [
-      a.id,
-      a.id.replaceAll('-', ' '),
-      allergenName(a.id),
-      ...(/^[^,(]*/.exec(a.name)?.[0] ?? '').split('/'),
-    ].map((name) => [plainText(name.trim()), a.id] as const),
+    [a.id, a.id.replaceAll('-', ' '), allergenName(a.id), ...synonyms(a.name)].map(
+      (name) => [plainText(name.trim()), a.id] as const,
+    ),
   ),
 )
 
@@ -108,11 +107,16 @@ function read(words: string): Meant {
   // "Wheat" is wheat, though a label that lists it lists a cereal with gluten as well.
   const own = ids.filter((id) => !ids.some((other) => other !== id && isOrUnder(other, id)))
   const spans = label.words.filter((w) => allergenOf(w.id))
-  const left = tokens(words).filter(
-    (t) => !FILLERS.has(plainText(t.text)) && !spans.some((s) => s.start < t.end && t.start < s.end),
-  )
-  if (left.length === 0 && own.length > 0) return { ids: own, open: false }
-  return { ids: own, open: resolveExactly(core) === null }
+  let open = false
+  for (const t of tokens(words)) {
+    const span = spans.find((s) => s.start < t.end && t.start < s.end)
+    // "Nuts" in a list is what it is alone; in "pine nuts" it is not.
+    const said = span && span.end - span.start > t.text.length ? undefined : SAID.get(plainText(t.text))
+    if (said) own.push(...said.split(' ').filter((x) => x !== '+'))
+    if (said?.includes('+') || (!said && !span && !FILLERS.has(plainText(t.text)))) open = true
+  }
+  const all = [...new Set(own)]
+  return { ids: all, open: all.length === 0 || open ? resolveExactly(core) === null : false }
 }
 
 const tokens = (words: string): { text: string; start: number; end: number }[] =>

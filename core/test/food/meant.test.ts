@@ -91,11 +91,36 @@ describe('what families say', () => {
     ['mleko', 'milk'],
     ['lait', 'butter'],
     ['jajka', 'egg'],
+    ['butter', 'butter'],
+    ['Butter', 'buttermilk'],
+    ['cheese', 'cheddar'],
+    ['yoghurt', 'plain yoghurt'],
+    ['bread flour', 'plain flour'],
   ])('“%s” meets %s', (words, name) => expect(meet(words, food(name))).toBe('lists'))
   it('“nuts” is peanut and tree nuts, “shellfish” crustaceans and molluscs, “seafood” fish too', () => {
     expect(meantBy('Nuts').ids.sort()).toEqual(['peanut', 'tree-nuts'])
     expect(meantBy('shellfish').ids.sort()).toEqual(['crustaceans', 'molluscs'])
     expect(meantBy('Seafood').ids.sort()).toEqual(['crustaceans', 'fish', 'molluscs'])
+  })
+  it.each([
+    ['nuts and sesame', 'peanut tree-nuts sesame'],
+    ['sesame, shellfish', 'sesame crustaceans molluscs'],
+    ['pine nuts', 'pine-nut'],
+    ['egg; lactose', 'egg lactose-intolerance milk'],
+    ['tree nuts', 'tree-nuts'],
+  ])('“%s” is %s', (words, ids) => expect([...meantBy(words).ids].sort()).toEqual(ids.split(' ').sort()))
+  it('the name of every food, and every other name of it, is met by that food', () => {
+    for (const f of FOODS)
+      for (const name of [f.name, f.plural ?? f.name, ...f.aliases])
+        for (const words of [name, name.toUpperCase()])
+          expect(meet(words, f), `${words} in ${f.name}`).toBe('lists')
+  })
+  it('every allergen has a name that is understood as itself, or as what it is', () => {
+    for (const a of ALLERGENS) {
+      const { ids, open } = meantBy(allergenName(a.id))
+      expect(open, a.id).toBe(false)
+      expect(ids, a.id).toContain(a.id === 'coeliac' ? 'gluten-cereals' : a.id)
+    }
   })
   it('several in one field are all looked for', () => {
     const words = 'egg, milk and kiwi'
