@@ -116,6 +116,21 @@ export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'We read them all' }).click()
 }
 
+/** At the table: settles each stop that came with somebody, or with another card, by a written reason. */
+export async function settleAtTable(page: Page, reason: string): Promise<void> {
+  const left = page.getByRole('main').locator('section.border-paprika')
+  const dialog = page.getByRole('dialog')
+  for (let n = await left.count(); n > 0; n--) {
+    await left
+      .first()
+      .getByRole('button', { name: /written reason/ })
+      .click()
+    await dialog.getByLabel('Reason').fill(reason)
+    await dialog.getByRole('button', { name: 'Sign and go on' }).click()
+    await expect(left).toHaveCount(n - 1)
+  }
+}
+
 /** Settles every stop as a careful leader would: a change where there is one, else the packet read by two, else a reason. */
 export async function settleAll(page: Page, first: string, second: string): Promise<void> {
   const settle = page.getByRole('complementary')

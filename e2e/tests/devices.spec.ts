@@ -1,6 +1,6 @@
 /** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
 import { expect, test, type Page } from '@playwright/test'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../house'
 
 let house: House
 test.beforeAll(async () => {
@@ -81,17 +81,7 @@ test('a card that is changed elsewhere stops the table, until the plan knows it'
   const goOn = table.getByRole('button', { name: 'Go on with the plan for everyone' })
   await expect(goOn).toBeDisabled()
   await expect(table.getByRole('button', { name: /only looks on/ })).toHaveCount(0)
-  const left = table.getByRole('main').locator('section.border-paprika')
-  const dialog = table.getByRole('dialog')
-  for (let n = await left.count(); n > 0; n--) {
-    await left
-      .first()
-      .getByRole('button', { name: /written reason/ })
-      .click()
-    await dialog.getByLabel('Reason').fill('Wren eats the oat cakes from home, from an own plate.')
-    await dialog.getByRole('button', { name: 'Sign and go on' }).click()
-    await expect(left).toHaveCount(n - 1)
-  }
+  await settleAtTable(table, 'Wren eats the oat cakes from home, from an own plate.')
   await goOn.click()
   await expect(table.getByRole('heading', { name: /^Stop:/ })).toHaveCount(0)
   await table.context().close()

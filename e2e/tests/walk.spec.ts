@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
-import { House, openBread, passGates, settleAll, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, settleAll, settleAtTable, signIn, swapTheMilk } from '../house'
 
 let house: House
 test.beforeAll(async () => {
@@ -152,17 +152,7 @@ test('somebody comes while the table is at work: everything stops until the plan
   await expect(goOn).toBeDisabled()
   await page.reload()
   await expect(page.getByRole('heading', { name: 'Stop: Caspian came' })).toBeVisible()
-  const left = page.getByRole('main').locator('section.border-paprika')
-  while ((await left.count()) > 0) {
-    const n = await left.count()
-    await left
-      .first()
-      .getByRole('button', { name: /written reason/ })
-      .click()
-    await dialog.getByLabel('Reason').fill('The family brought an own pot without pear.')
-    await dialog.getByRole('button', { name: 'Sign and go on' }).click()
-    await expect(left).toHaveCount(n - 1)
-  }
+  await settleAtTable(page, 'The family brought an own pot without pear.')
   await goOn.click()
   await expect(page.getByRole('button', { name: /^done:/ })).toHaveText(before ?? '')
   await expect(page.getByText('Caspian').first()).toBeVisible()
