@@ -4,6 +4,8 @@ import { shallowRef } from 'vue'
 import type { StoredSession } from '@lea/core'
 import { savingOf } from '../src/stores/session-saving'
 
+/** A machine that is busy is no failure. */
+const soon = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interval: 5 })
 const session: StoredSession = {
   id: 'one',
   date: '2026-11-27',
@@ -53,7 +55,7 @@ describe('changes of a session', () => {
     answer = () => new Promise((done) => (release = () => done(new Response('{}'))))
     decide(stored, 1)
     const first = saving.save('decisions')
-    await vi.waitFor(() => expect(release.toString()).toMatch(/done/))
+    await soon(() => expect(release.toString()).toMatch(/done/))
     decide(stored, 2)
     const second = saving.save('decisions')
     decide(stored, 3)
@@ -92,7 +94,7 @@ describe('changes of a session', () => {
     saving.seen()
     expect(saving.fault.value).not.toBe('')
     answer = ok
-    await vi.waitFor(() => expect(saving.fault.value).toBe(''))
+    await soon(() => expect(saving.fault.value).toBe(''))
     expect(counts()).toEqual([2])
     expect(saving.over(session).decisions).toHaveLength(0)
   })

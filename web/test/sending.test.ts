@@ -6,6 +6,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { TableEvent } from '@lea/core'
 import { useTable } from '../src/stores/table'
 
+/** A machine that is busy is no failure. */
+const soon = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interval: 5 })
 type Answer = (events: TableEvent[]) => Response | Promise<Response>
 const ok: Answer = () => new Response('{}', { status: 200 })
 const says = (status: number, words: string) => () =>
@@ -71,10 +73,10 @@ describe('taps that wait', () => {
     expect([table.waiting, table.kept, table.words]).toEqual([1, 1, '1 kept on this device, not sent yet'])
     await table.add(note(2))
     expect(table.waiting).toBe(2)
-    await vi.waitFor(() => expect(messages.length).toBe(1))
+    await soon(() => expect(messages.length).toBe(1))
     answer = ok
     release()
-    await vi.waitFor(() => expect(table.waiting).toBe(0))
+    await soon(() => expect(table.waiting).toBe(0))
     expect(stepsOf(known.values())).toEqual(['s1', 's2'])
   })
 
@@ -86,8 +88,8 @@ describe('taps that wait', () => {
       if (asked === 3) await table.add(note(2))
     })
     await table.add(note(1))
-    await vi.waitFor(() => expect(stepsOf(known.values())).toEqual(['s1', 's2']))
-    await vi.waitFor(() => expect(table.waiting).toBe(0))
+    await soon(() => expect(stepsOf(known.values())).toEqual(['s1', 's2']))
+    await soon(() => expect(table.waiting).toBe(0))
   })
 
   it('are tried again when the network is away, and when the server fails', async () => {
@@ -102,13 +104,13 @@ describe('taps that wait', () => {
       answer = fail
       const timers = vi.spyOn(globalThis, 'setTimeout')
       await table.add(note(1))
-      await vi.waitFor(() => expect(table.fault).toMatch(words))
+      await soon(() => expect(table.fault).toMatch(words))
       expect(table.waiting).toBe(1)
       const call = timers.mock.calls.find(([, ms]) => ms === after)
       expect(call).toBeDefined()
       answer = ok
       ;(call?.[0] as () => void)()
-      await vi.waitFor(() => expect(table.waiting).toBe(0))
+      await soon(() => expect(table.waiting).toBe(0))
       expect(table.fault).toBe('')
       expect(known.size).toBe(1)
       timers.mockRestore()
@@ -119,7 +121,7 @@ describe('taps that wait', () => {
     const table = await openTable()
     answer = says(401, 'sign in first')
     await table.add(note(1))
-    await vi.waitFor(() => expect(table.fault).toBe('Sign in first.'))
+    await soon(() => expect(table.fault).toBe('Sign in first.'))
     expect(table.waiting).toBe(1)
     answer = ok
     await table.open(session)
@@ -132,7 +134,7 @@ describe('taps that wait', () => {
     answer = () => Promise.reject(new TypeError('Failed to fetch'))
     await table.add(note(1))
     await table.add(note(2))
-    await vi.waitFor(() => expect(table.fault).not.toBe(''))
+    await soon(() => expect(table.fault).not.toBe(''))
     answer = ok
     const later = await openTable()
     expect(later.state.step).toBe('s2')
@@ -149,16 +151,16 @@ describe('a tap that the server does not take', () => {
     const table = await openTable()
     answer = () => Promise.reject(new TypeError('Failed to fetch'))
     for (let n = 1; n <= 7; n++) await table.add(note(n))
-    await vi.waitFor(() => expect(table.waiting).toBe(7))
+    await soon(() => expect(table.waiting).toBe(7))
     answer = (events) =>
       stepsOf(events).includes('s3') ? says(status, words)() : new Response('{}', { status: 200 })
     await table.send()
-    await vi.waitFor(() => expect(table.waiting).toBe(1))
+    await soon(() => expect(table.waiting).toBe(1))
     expect(table.refused.toLowerCase()).toBe(`${words}.`)
     expect(stepsOf(known.values())).toEqual(['s1', 's2', 's4', 's5', 's6', 's7'])
     // Those that come later go too.
     await table.add(note(8))
-    await vi.waitFor(() => expect(known.size).toBe(7))
+    await soon(() => expect(known.size).toBe(7))
     expect(table.waiting).toBe(1)
   })
 })
@@ -175,11 +177,11 @@ describe('a device that can write nothing down', () => {
     const table = await openTable(undefined, (await import('../src/stores/table')).useTable)
     answer = () => Promise.reject(new TypeError('Failed to fetch'))
     await table.add(note(1))
-    await vi.waitFor(() => expect(table.fault).not.toBe(''))
+    await soon(() => expect(table.fault).not.toBe(''))
     expect([table.waiting, onlyInPage.value]).toEqual([1, 1])
     answer = ok
     await table.send()
-    await vi.waitFor(() => expect(table.waiting).toBe(0))
+    await soon(() => expect(table.waiting).toBe(0))
     expect(onlyInPage.value).toBe(0)
     expect(messages.filter((m) => m.length > 0).length).toBeLessThanOrEqual(3)
   })
@@ -216,7 +218,7 @@ describe('whatever the network does', () => {
             for (let p = 0; p < pause; p++) await new Promise((done) => setTimeout(done, 0))
           }
           expect(table.waiting).toBeLessThanOrEqual(pauses.length)
-          await vi.waitFor(async () => {
+          await soon(async () => {
             await table.send()
             expect(table.waiting).toBe(0)
           })
