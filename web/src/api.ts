@@ -32,7 +32,7 @@ export async function api<T>(
       ...(text !== undefined && { body: text }),
       // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
       keepalive: text !== undefined && text.length < 16_000,
-      ...(patience !== undefined && { signal: AbortSignal.timeout(patience) }),
+      ...(patience !== undefined && 'timeout' in AbortSignal && { signal: AbortSignal.timeout(patience) }),
     })
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')

@@ -126,6 +126,12 @@ const tokens = (words: string): { text: string; start: number; end: number }[] =
     end: m.index + m[0].length,
   }))
 
+/** "None", "no known allergies", "-": the answer of a family that has nothing to say. */
+export const saysNone = (words: string): boolean =>
+  /^(((none|no|nil|nothing|keine)( known)?( (food )?allerg(y|ies))?( known)?)|n\/a|-|–|0)?$/i.test(
+    words.trim().replace(/[.!]$/, ''),
+  )
+
 /** The id where the words are one allergen's name and no more; else the words as they stand. */
 export function allergenOfWords(words: string): string {
   const [id, ...more] = meantBy(words).ids

@@ -6,7 +6,7 @@ import { ValidationError } from 'yup'
 import { allergenName } from '../food/allergens'
 import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concerns'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
-import { meantBy } from '../food/meant'
+import { meantBy, saysNone } from '../food/meant'
 import { languageName, LANGUAGES } from '../learn/glossary'
 import { NEEDS, type Need } from '../plan/request'
 import type { StoredChild } from '../plan/assemble'
@@ -143,7 +143,7 @@ const parts = (text: string): string[] =>
   text
     .split(/[;,|\n]/)
     .map((t) => t.trim())
-    .filter((t) => t !== '' && !/^(none|no|nil|n\/a|-|–|keine|0)$/i.test(t))
+    .filter((t) => !saysNone(t))
 
 /** "milk: allergy, no traces; egg" in both ways: a comma inside a level's own words does not part it. */
 function concernParts(text: string): string[] {

@@ -16,6 +16,7 @@ import {
   meet,
   openStops,
   resolveFood,
+  saysNone,
   swapsFor,
   foodSchema,
   type FoodFact,
@@ -131,6 +132,17 @@ describe('what families say', () => {
     expect(meantBy('milk free').ids).toContain('milk')
     expect(meantBy('may contain nuts').ids).toContain('tree-nuts')
   })
+})
+
+describe('nothing to say', () => {
+  it.each(['', '-', 'None', 'no', 'n/a', 'No known allergies.', 'nil', 'no allergies', 'none known'])(
+    '“%s” is no allergy',
+    (words) => expect(saysNone(words)).toBe(true),
+  )
+  it.each(['nuts', 'no nuts', 'none but egg', 'not sure', 'no idea', 'noodles', 'nothing with milk'])(
+    '“%s” is one, or is asked about',
+    (words) => expect(saysNone(words)).toBe(false),
+  )
 })
 
 describe('a word that Lea does not know', () => {

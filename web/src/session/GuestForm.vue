@@ -1,7 +1,15 @@
 <script setup lang="ts">
 /** A guest at the door: nickname, age and allergies in under twenty seconds. */
 import { computed, ref } from 'vue'
-import { ALLERGENS, allergenName, guestSchema, meantText, type Concern, type StoredGuest } from '@lea/core'
+import {
+  ALLERGENS,
+  allergenName,
+  guestSchema,
+  meantText,
+  saysNone,
+  type Concern,
+  type StoredGuest,
+} from '@lea/core'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [guest: StoredGuest]; close: [] }>()
@@ -25,7 +33,7 @@ const named = computed(() =>
   other.value
     .split(',')
     .map((t) => t.trim())
-    .filter((t) => t !== ''),
+    .filter((t) => !saysNone(t)),
 )
 /** What Lea takes them for. */
 const taken = computed(() => named.value.map(meantText).filter((t) => t !== ''))
