@@ -179,6 +179,7 @@ describe('a device that can write nothing down', () => {
     await table.add(note(1))
     await soon(() => expect(table.fault).not.toBe(''))
     expect([table.waiting, onlyInPage.value]).toEqual([1, 1])
+    expect(table.words).toBe('1 in this page only, not sent yet')
     answer = ok
     await table.send()
     await soon(() => expect(table.waiting).toBe(0))

@@ -142,9 +142,9 @@ export const resolveExactly = (words: string, book: FoodBook = SHIPPED_BOOK): Fo
  * @returns null where Lea does not know it: it is then *ask*, never guessed.
  */
 export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodFact | null {
-  const names = namesOf(book)
-  const direct = names.get(words) ?? names.get(key(words))
+  const direct = resolveExactly(words, book)
   if (direct) return direct
+  const names = namesOf(book)
   const tokens = key(words.split(/[,(]/)[0] ?? '').split(' ')
   for (let length = tokens.length - 1; length >= 1; length--) {
     for (let from = tokens.length - length; from >= 0; from--) {

@@ -2,8 +2,9 @@
  * The turns that are still to come, dealt anew with as few changes as can be: equal first, then every turn stays with the child
  * who has it; where one must move, to who had least in earlier weeks. The same exact flow as in planning, with one place for each turn.
  */
+import { nameToken } from './finding'
 import { deal } from './jobs/deal'
-import type { Task, Turn } from './plan'
+import type { Plan, Task, Turn } from './plan'
 
 /**
  * @param fixed turns that are done, or not to be moved
@@ -61,4 +62,40 @@ export function evenness(turns: readonly Turn[], children: readonly string[]): n
   const load = new Map(children.map((c) => [c, 0]))
   for (const t of turns) if (load.has(t.child)) load.set(t.child, (load.get(t.child) ?? 0) + 1)
   return [...load.values()].reduce((sum, n) => sum + n * n, 0)
+}
+
+/**
+ * The first rung: the leaver's turns to those with least. Where that is less even than it could be, the second: all turns still to
+ * come dealt anew, each staying with its child if that is as even.
+ */
+export function evener(
+  plan: Plan,
+  tasks: readonly Task[],
+  first: readonly Turn[],
+  rest: readonly string[],
+  done: ReadonlySet<string>,
+  gained: ReadonlyMap<string, string[]>,
+  ahead: ReadonlyMap<string, number>,
+): { turns: Turn[]; says: string[] } {
+  const takes = (id: string, jobs: readonly string[]): string =>
+    `${nameToken(id)} takes over: ${[...new Set(jobs)].join(', ')}.`
+  const simple = { turns: [...first], says: [...gained].map(([id, jobs]) => takes(id, jobs)) }
+  // What was as uneven before is not taken up now: only what the leaving made worse.
+  const before = spreadOf(plan.turns, rest)
+  if (spreadOf(first, rest) <= Math.max(1, before)) return simple
+  const second = redeal(tasks, first, rest, (t) => done.has(t.id), ahead)
+  if (evenness(first, rest) <= second.sumsq) return simple
+  const was = new Map(plan.turns.map((t) => [t.id, t.child]))
+  const nameOf = new Map(tasks.map((t) => [t.id, t.name]))
+  const moves = new Map<string, string[]>()
+  for (const t of second.turns)
+    if (was.get(t.id) !== t.child)
+      moves.set(t.child, [...(moves.get(t.child) ?? []), nameOf.get(t.task) ?? ''])
+  return { turns: second.turns, says: [...moves].map(([id, jobs]) => takes(id, jobs)) }
+}
+
+const spreadOf = (turns: readonly Turn[], children: readonly string[]): number => {
+  const counts = new Map(children.map((c) => [c, 0]))
+  for (const t of turns) if (counts.has(t.child)) counts.set(t.child, (counts.get(t.child) ?? 0) + 1)
+  return Math.max(...counts.values()) - Math.min(...counts.values())
 }

@@ -15,7 +15,7 @@ import {
 } from '@lea/core'
 import type { Schema } from 'yup'
 import type { House } from '../house'
-import { writeAudit } from '../db/people'
+import { listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../door'
@@ -66,11 +66,11 @@ async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInpu
   // What the device knows to be done counts, also where it has not been sent yet.
   const { events } = await store.listEvents(db, session.id)
   const done = new Set([...Object.keys(replay(events).turns), ...change.done])
-  const request = await requestOf(db, session)
   if (change.kind === 'left') {
-    const ahead = new Map(request.children.map((c) => [c.id, c.ahead ?? 0]))
+    const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.ahead ?? 0]))
     return childLeaves(plan, done, change.child, ahead)
   }
+  const request = await requestOf(db, session)
   if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
   const next = planRest(plan, request, { step: change.step, done }, change.change)
   return 'refused' in next ? next : { plan: next, says: [`It ends at ${next.totals.endsAt}.`] }

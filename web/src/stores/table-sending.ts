@@ -34,9 +34,10 @@ export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
   const waiting = computed(() => new Set([...written.value, ...beingWritten.value]).size)
   /** Only what would be there after a power cut is said to be kept. */
   const kept = computed(() => written.value.size)
-  const words = computed(() =>
-    waiting.value > 0 && kept.value === 0 ? 'sending …' : `${kept.value} kept on this device, not sent yet`,
-  )
+  const words = computed(() => {
+    if (outbox.onlyInPage.value > 0) return `${waiting.value} in this page only, not sent yet`
+    return kept.value === 0 ? 'sending …' : `${kept.value} kept on this device, not sent yet`
+  })
   let sending: Promise<void> | null = null
   let again = false
   let timer: ReturnType<typeof setTimeout> | undefined
