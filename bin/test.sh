@@ -13,6 +13,14 @@ end_test() {
 }
 trap end_test EXIT
 
+# The day on which the demo and all tests live, whatever the day of the machine: LEA_TEST_DAY moves it. It begins at ten in the
+# morning, so that no run crosses midnight.
+LEA_TEST_DAY="${LEA_TEST_DAY:-2026-11-26}"
+[[ "$LEA_TEST_DAY" =~ ^[0-9]{4}-[0-9]{2}-[0-9]{2}$ ]] || fail "LEA_TEST_DAY must be a day such as 2028-02-29, not '$LEA_TEST_DAY'"
+LEA_CLOCK_SHIFT_MS="$(node -e 'process.stdout.write(String(new Date(process.argv[1] + "T10:00:00").getTime() - Date.now()))' "$LEA_TEST_DAY")"
+[ "$LEA_CLOCK_SHIFT_MS" != NaN ] || fail "there is no day '$LEA_TEST_DAY'"
+export LEA_TEST_DAY LEA_CLOCK_SHIFT_MS
+
 # One check with a name: its output is shown, its outcome is counted.
 check() {
   local name="$1" code=0

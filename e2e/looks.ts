@@ -1,6 +1,7 @@
 /** One page for a file of looks: axe finds nothing, nothing is wider than a phone, the console is quiet, nothing comes from outside. */
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Browser, type Page } from '@playwright/test'
+import { newContext } from './clock'
 import type { House } from './house'
 
 /** A page whose complaints are written down: of the console, of scripts, of requests to anywhere else. */
@@ -9,7 +10,7 @@ export async function watchedPage(
   house: House,
 ): Promise<{ page: Page; complaints: string[] }> {
   const complaints: string[] = []
-  const page = await (await browser.newContext({ serviceWorkers: 'allow' })).newPage()
+  const page = await (await newContext(browser, { serviceWorkers: 'allow' })).newPage()
   page.on('console', (m) => {
     if (m.type() === 'error' || m.type() === 'warning') complaints.push(m.text())
   })

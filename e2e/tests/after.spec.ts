@@ -1,5 +1,6 @@
 /** A cold probe is refused; what happened is seen by the owner; finish, record, family sheet as PDF and letter, and the next plan knows. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test, newContext, today } from '../clock'
 import { House, openBread, signIn } from '../house'
 import { looksRight } from '../looks'
 
@@ -9,7 +10,7 @@ let page: Page
 let id = ''
 test.beforeAll(async ({ browser }) => {
   house = await House.open()
-  page = await (await browser.newContext()).newPage()
+  page = await (await newContext(browser)).newPage()
   await signIn(page, house)
 })
 test.afterAll(async () => {
@@ -45,7 +46,7 @@ const brothToTheEndOfHeat = (): Promise<string> =>
       .filter((c) => c.concerns.length === 0 && c.diets.length === 0)
       .slice(0, 3)
     const { id: session } = await send('/sessions', {
-      date: new Date().toISOString().slice(0, 10),
+      date: today(),
       start: '10:15',
       recipe: recipe.id,
       children: kids.map((k) => k.id),
@@ -208,7 +209,7 @@ test('the next plan knows: the recipe was made today, and how it was liked', asy
     }[]
     return rows.find((r) => /broth/.test(r.recipe.title))?.made
   })
-  expect(made).toMatchObject({ last: new Date().toISOString().slice(0, 10), times: 1, tried: 1 })
+  expect(made).toMatchObject({ last: today(), times: 1, tried: 1 })
 })
 
 test('what has not come round leads to a recipe that brings it; turns of earlier weeks stand beside the jobs', async () => {

@@ -1,6 +1,7 @@
 /** Amounts, shopping and the cupboard, driven as a leader does. */
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, signIn } from '../house'
 import { looksRight } from '../looks'
 

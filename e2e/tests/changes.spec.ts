@@ -1,5 +1,6 @@
 /** Jobs handed over at the desk, and changes in the middle of cooking. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
 
 let house: House

@@ -1,6 +1,7 @@
 /** What to make: four short answers and the ranked shelf, remedies tried for real, a half term, copies, and files in and out. */
 import { readFile } from 'node:fs/promises'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from '../clock'
 import { House, signIn } from '../house'
 
 let house: House

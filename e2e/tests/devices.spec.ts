@@ -1,5 +1,6 @@
 /** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test, newContext } from '../clock'
 import { House, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../house'
 
 let house: House
@@ -14,7 +15,7 @@ test('a second device shows the same step and the same turns, and its taps come 
   browser,
 }) => {
   const [one, two] = await Promise.all(
-    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+    [0, 1].map(async () => (await newContext(browser, { viewport: { width: 1280, height: 800 } })).newPage()),
   )
   if (!one || !two) throw new Error('no pages')
   await signIn(one, house)
@@ -52,7 +53,7 @@ test('a second device shows the same step and the same turns, and its taps come 
 
 test('a card that is changed elsewhere stops the table, until the plan knows it', async ({ browser }) => {
   const [table, office] = await Promise.all(
-    [0, 1].map(async () => (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()),
+    [0, 1].map(async () => (await newContext(browser, { viewport: { width: 1280, height: 800 } })).newPage()),
   )
   if (!table || !office) throw new Error('no pages')
   await signIn(table, house)

@@ -1,5 +1,6 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, settleAll, signIn } from '../house'
 
 let house: House

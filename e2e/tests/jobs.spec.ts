@@ -1,5 +1,6 @@
 /** Jobs in full: twelve children with their hands and needs, the clock, rotation, ages of the setting, and what is lost at the table. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
 
 let house: House

@@ -1,5 +1,6 @@
 /** The whole job by keyboard alone: Tab, Enter, space and the keys of the table; the mouse is never touched. */
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
+import { test } from '../clock'
 import { House } from '../house'
 
 let house: House

@@ -1,5 +1,6 @@
 /** A tablet on plain http in a local network: browsers give such a page less, and the table goes on all the same. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
 
 let house: House

@@ -1,6 +1,7 @@
 /** A recipe found somewhere becomes one that Lea can plan: pasted, from a saved page, or out of Lea's own file; changed beside its weave. */
 import { readFile } from 'node:fs/promises'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from '../clock'
 import { House, signIn } from '../house'
 
 let house: House

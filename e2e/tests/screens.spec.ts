@@ -1,5 +1,6 @@
 /** Every place: as e2e/looks.ts asks. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test, newContext } from '../clock'
 import { House, signIn } from '../house'
 import { axeFinds, looksRight, watchedPage } from '../looks'
 
@@ -23,7 +24,7 @@ test.afterAll(async () => {
 })
 
 test('a page with faults is found out', async ({ browser }) => {
-  const wrong = await (await browser.newContext()).newPage()
+  const wrong = await (await newContext(browser)).newPage()
   await wrong.setContent(
     '<html lang="en"><title>Wrong</title><main><h1>Wrong</h1><img src="data:,"><input><p style="color:#ccc;background:#fff">pale</p></main></html>',
   )

@@ -1,5 +1,6 @@
 /** The server is killed in the middle: taps go on, nothing is lost, and the table goes on from the same place. */
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
 
 let house: House

@@ -1,5 +1,6 @@
 /** Every view of a session, its sheets and dialogs, the table and the records: as e2e/looks.ts asks. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from '../clock'
 import { House, openBread, signIn, swapTheMilk } from '../house'
 import { looksRight, watchedPage } from '../looks'
 

@@ -1,5 +1,6 @@
 /** Talk on paper and on the screen: right-to-left words with shipped fonts, word cards, the rule of the house. */
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test, today } from '../clock'
 import { House, openBread, settleAll, signIn } from '../house'
 
 let house: House
@@ -60,7 +61,7 @@ async function guestsFor(page: Page, months: number[], languages: string[] = [])
   const setting = (await (await page.request.get(house.address + '/api/setting')).json()) as {
     adults: { id: string }[]
   }
-  const day = new Date().toISOString().slice(0, 10)
+  const day = today()
   const answer = await page.request.post(house.address + '/api/sessions', {
     headers: { origin: house.address },
     data: {

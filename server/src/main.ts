@@ -14,7 +14,7 @@ import { openDevices } from './devices/devices'
 import { openPost } from './devices/post'
 import { openHub } from './live/hub'
 import { startPlanThread } from './plan/thread'
-import { today } from './words'
+import { today } from './clock'
 
 const DAY_MS = 24 * 3600 * 1000
 const env = (name: string): string => process.env[name] ?? ''

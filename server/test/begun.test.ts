@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { assemble, compile, digest, openStops, type Plan, type StoredSession } from '@lea/core'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
+import { today } from '../src/clock'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse

@@ -15,7 +15,7 @@ import {
   type StoredSetting,
 } from '@lea/core'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
+import { today } from '../src/clock'
 import { openHouse, type TestHouse } from './house'
 
 let house: TestHouse

@@ -12,7 +12,7 @@ import {
 } from '@lea/core'
 import { Ajv2020 } from 'ajv/dist/2020'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
+import { today } from '../src/clock'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { dayAfter, type StoredChild, type StoredSession } from '@lea/core'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
-import { today } from '../src/words'
+import { today } from '../src/clock'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse

@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { inputsOf, type StoredSession } from '@lea/core'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { today } from '../src/words'
+import { today } from '../src/clock'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
 let house: TestHouse

@@ -6,6 +6,7 @@ import { randomBytes } from 'node:crypto'
 import { mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
+import { now } from '../clock'
 
 export interface Letter {
   to: string
@@ -34,7 +35,7 @@ export function openPost(folder: string): Post {
     async send(setting, { to, subject, text, about, attachments }) {
       const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
       await mkdir(join(folder, setting), { recursive: true, mode: 0o700 })
-      const stamp = new Date().toISOString().replace(/[:.]/g, '-')
+      const stamp = now().toISOString().replace(/[:.]/g, '-')
       const name = `${stamp}-${randomBytes(3).toString('hex')}-${about ?? 'group'}.eml`
       await writeFile(join(folder, setting, name), message as unknown as Buffer, { mode: 0o600, flag: 'wx' })
       return name

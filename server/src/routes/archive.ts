@@ -6,7 +6,7 @@ import { atLeast, personOf } from '../door'
 import { Fault } from '../fault'
 import { packArchive, unpackArchive, withNewIds, type Archive } from '../files/archive'
 import type { House } from '../house'
-import { today } from '../words'
+import { now, today } from '../clock'
 
 /** The whole setting as one file, out and in. */
 export function archiveRoutes({ pool }: House): Router {
@@ -23,7 +23,7 @@ export function archiveRoutes({ pool }: House): Router {
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '')
     res.attachment(`${name || 'setting'}-${today()}.lea.zip`).type('application/zip')
-    res.send(Buffer.from(packArchive(archive, new Date().toISOString())))
+    res.send(Buffer.from(packArchive(archive, now().toISOString())))
   })
   // The body is taken only from an owner.
   router.post('/archive', owner, raw({ type: 'application/zip', limit: '200mb' }), async (req, res) => {

@@ -1,4 +1,5 @@
 import { Router } from 'express'
+import { now } from '../clock'
 import { listSessions } from '../db/sessions'
 import { inSetting } from '../db/pool'
 import { getSetting, listRecipes } from '../db/settings'
@@ -18,7 +19,7 @@ export function calendarRoutes({ pool }: House): Router {
         session,
         title: titles.get(session.recipe) ?? 'a recipe that is gone',
       }))
-      return calendarOf((await getSetting(db)).name, entries, zone, new Date())
+      return calendarOf((await getSetting(db)).name, entries, zone, now())
     })
     res.attachment('diary.ics').type('text/calendar').send(file)
   })

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express'
 import { eventsSchema, type TableEvent } from '@lea/core'
+import { now } from '../clock'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { refreshSeen, refreshSkills } from '../db/skills'
@@ -23,7 +24,7 @@ export function eventRoutes({ pool }: House): Router {
       await run(req, async (db) => {
         const session = await findSession(db, req)
         // Clocks of devices differ: they stamp their events by this one.
-        return { ...(await store.listEvents(db, session.id, after)), now: new Date().toISOString() }
+        return { ...(await store.listEvents(db, session.id, after)), now: now().toISOString() }
       }),
     )
   })

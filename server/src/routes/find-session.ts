@@ -4,7 +4,8 @@ import type { Db } from '../db/pool'
 import { getSession } from '../db/sessions'
 import { personOf } from '../door'
 import { notFound } from '../fault'
-import { isUuid, today } from '../words'
+import { today } from '../clock'
+import { isUuid } from '../words'
 
 /**
  * The session that the path names by `:id`; a helper sees today's only.

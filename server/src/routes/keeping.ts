@@ -7,7 +7,7 @@ import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../door'
 import { Fault, read } from '../fault'
 import type { House } from '../house'
-import { today } from '../words'
+import { today } from '../clock'
 
 const keepSchema = yup
   .object({

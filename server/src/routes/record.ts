@@ -7,7 +7,8 @@ import { pastOfChild, pastOfPeriod, pastSession } from '../db/past'
 import { getSetting, listRecipes } from '../db/settings'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound } from '../fault'
-import { isUuid, today } from '../words'
+import { today } from '../clock'
+import { isUuid } from '../words'
 
 /** What remains: the sessions that were cooked, and one child over all of them. */
 export function recordRoutes({ pool }: House): Router {

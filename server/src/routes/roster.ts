@@ -8,7 +8,8 @@ import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../door'
 import { notFound, read } from '../fault'
 import type { House } from '../house'
-import { isUuid, today } from '../words'
+import { today } from '../clock'
+import { isUuid } from '../words'
 
 const MOST = 300
 

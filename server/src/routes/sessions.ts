@@ -24,7 +24,7 @@ import { atLeast, personOf } from '../door'
 import { Fault, read } from '../fault'
 import { tell } from '../live/hub'
 import { requestOf } from '../plan/request-of'
-import { today } from '../words'
+import { today } from '../clock'
 import { findSession } from './find-session'
 
 const decisionsSchema = yup.object({

@@ -33,7 +33,8 @@ import { pastOfChild } from '../db/past'
 import { atLeast, personOf } from '../door'
 import { Fault, notFound, read } from '../fault'
 import { hashPassword } from '../password'
-import { isUuid, today } from '../words'
+import { now, today } from '../clock'
+import { isUuid } from '../words'
 
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
 export function settingRoutes({ pool, post }: House): Router {
@@ -163,7 +164,7 @@ export function settingRoutes({ pool, post }: House): Router {
       const past = await pastOfChild(db, id)
       return { child, sessions: past.map((p) => ownPart(p, id)), record: childRecord(id, past) }
     })
-    res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: new Date().toISOString(), ...all })
+    res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: now().toISOString(), ...all })
   })
 
   router.get('/recipes', async (req, res) => {
