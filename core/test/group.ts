@@ -1,5 +1,7 @@
 /** A small invented group for tests, from the demo's town. */
-import { SHIPPED_RECIPES, type PlanChild, type PlanRequest, type Recipe } from '../src/index'
+import type { PlanChild, PlanRequest } from '../src/plan/model/request'
+import type { Recipe } from '../src/recipe/recipe'
+import { SHIPPED_RECIPES } from '../src/recipe/shipped'
 
 export const recipeOf = (id: string): Recipe => {
   const recipe = SHIPPED_RECIPES.find((r) => r.id === id)

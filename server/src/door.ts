@@ -1,6 +1,6 @@
 /** The door: who is signed in, what they may do, and where writes may come from. */
 import type { Request, RequestHandler } from 'express'
-import type { PersonRole } from '@lea/core'
+import type { PersonRole } from '@lea/core/schema'
 import { Fault } from './fault'
 
 export interface Person {

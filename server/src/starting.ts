@@ -1,5 +1,6 @@
 /** What a new setting starts with: house rules by its kind (product.md, 'Where practitioners differ') and a common box. */
-import type { HouseRules, Kit, Measure } from '@lea/core'
+import type { Measure } from '@lea/core/amount'
+import type { HouseRules, Kit } from '@lea/core/plan'
 
 export function startingRules(kind: HouseRules['kind'], country: HouseRules['country']): HouseRules {
   return {

@@ -1,7 +1,8 @@
 /** A session that was begun on a device without a network: what the server takes, what it says, and what it refuses. */
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { assemble, compile, digest, openStops, type Plan, type StoredSession } from '@lea/core'
+import { type Plan, compile, digest, openStops } from '@lea/core/plan'
+import { type StoredSession, assemble } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
 import { openHouse, type TestHouse, type Visitor } from './house'

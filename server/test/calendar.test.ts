@@ -1,7 +1,7 @@
 /** The Diary as a calendar file, by RFC 5545, read back by a second library (node-ical; the file is written with ical.js). */
 import ical, { type VEvent } from 'node-ical'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { calendarOf } from '../src/files/calendar'
 import { isZone } from '../src/zone'

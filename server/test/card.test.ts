@@ -1,6 +1,8 @@
 /** A child's card is changed while cooking: every table that is at work with it hears of it, and the plan in force is planned anew. */
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import { atTable, unseen, type Plan, type StoredChild, type StoredSession } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import { unseen } from '@lea/core/session'
+import { type StoredChild, type StoredSession, atTable } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openHouse, type TestHouse, type Visitor } from './house'
 

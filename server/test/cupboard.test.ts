@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { SHIPPED_RECIPES } from '@lea/core'
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { inSetting } from '../src/db/pool'
 import { shoppingCsv } from '../src/print/shopping-csv'
 import { FIRST, openHouse, type TestHouse, type Visitor } from './house'

@@ -1,19 +1,15 @@
 /** The library of the demo, planned for its three settings: nothing stays without a way to settle it, and every kind of work occurs. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { lookAt, wishFor } from '@lea/core/choose'
+import { compile, openStops } from '@lea/core/plan'
+import { type Recipe, SHIPPED_RECIPES, isByChildren } from '@lea/core/recipe'
 import {
-  assemble,
-  compile,
-  isByChildren,
-  lookAt,
-  openStops,
-  SHIPPED_RECIPES,
-  wishFor,
-  type Recipe,
   type StoredAdult,
   type StoredChild,
   type StoredSession,
   type StoredSetting,
-} from '@lea/core'
+  assemble,
+} from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
 import { openHouse, type TestHouse } from './house'

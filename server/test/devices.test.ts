@@ -1,6 +1,7 @@
 /** Scale and probe: the stand-ins heard through the real line, their moods, and lines that are no readings. */
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import { heldReading, judgeCore, probeFault, scaleState } from '@lea/core'
+import { scaleState } from '@lea/core/amount'
+import { heldReading, judgeCore, probeFault } from '@lea/core/food'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openDevices, readCore, readWeight, type Devices } from '../src/devices/devices'
 import { openHouse, type TestHouse } from './house'

@@ -1,4 +1,4 @@
-import { SHIPPED_RECIPES } from '@lea/core'
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { FIRST, openHouse, type TestHouse } from './house'
 

@@ -2,14 +2,10 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import {
-  digest,
-  readRoster,
-  rosterColumns,
-  SHIPPED_RECIPES,
-  type StoredChild,
-  type StoredSession,
-} from '@lea/core'
+import { digest } from '@lea/core/plan'
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
+import { readRoster, rosterColumns } from '@lea/core/schema'
+import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { Ajv2020 } from 'ajv/dist/2020'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'

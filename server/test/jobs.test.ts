@@ -1,6 +1,7 @@
 /** Rotation, rules of the house and changes at the table, as they cross the server's door. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { HouseRules, Kit, StoredSession } from '@lea/core'
+import type { HouseRules, Kit } from '@lea/core/plan'
+import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openHouse, type TestHouse, type Visitor } from './house'
 
@@ -135,7 +136,7 @@ describe('at the table', () => {
   it('a shorter plan that the browser found is compiled with the same effort, and agrees', async () => {
     const session = await planned()
     const { body: request } = await petra.get(`/api/sessions/${session.id}/request`)
-    const { compile } = await import('@lea/core')
+    const { compile } = await import('@lea/core/plan')
     const refined = compile({ ...request, effort: 'refined' })
     const path = `/api/sessions/${session.id}/cook`
     expect((await petra.send('POST', path, { digest: refined.digest, effort: 'haste' })).status).toBe(400)

@@ -1,7 +1,8 @@
 /** How long records are kept, what goes, what an erased child leaves behind: nothing that says who it was. */
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { dayAfter, type StoredChild, type StoredSession } from '@lea/core'
+import { dayAfter } from '@lea/core/amount'
+import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
 import { today } from '../src/clock'

@@ -1,7 +1,7 @@
 /** What is tapped on one device is heard on every other: at the same server, at a second one, and again after the database was away. */
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openHouse, type TestHouse, type Visitor } from './house'
 

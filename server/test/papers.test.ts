@@ -4,7 +4,7 @@
  */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
-import type { StoredChild, StoredSession } from '@lea/core'
+import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { runsOf } from '../src/papers/fonts'
 import { openHouse, type TestHouse, type Visitor } from './house'

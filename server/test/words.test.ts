@@ -1,14 +1,10 @@
 /** A setting's words: as a file (RFC 4180), one by one, behind sign-in; and what was noted of talk, kept for the next plan. */
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import {
-  compile,
-  readPlanRequest,
-  type OwnWord,
-  type PlanRequest,
-  type StoredChild,
-  type StoredSession,
-} from '@lea/core'
+import type { OwnWord } from '@lea/core/learn'
+import { type PlanRequest, compile } from '@lea/core/plan'
+import { readPlanRequest } from '@lea/core/schema'
+import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { wordsFromCsv, wordsToCsv } from '../src/files/words-csv'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openHouse, type TestHouse, type Visitor } from './house'

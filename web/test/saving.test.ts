@@ -1,7 +1,7 @@
 /** Changes of a session on their way to the server: in their order, the latest only, and again once the network is back. */
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { shallowRef } from 'vue'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import { savingOf } from '../src/stores/session-saving'
 
 /** A machine that is busy is no failure. */

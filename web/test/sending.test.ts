@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { TableEvent } from '@lea/core'
+import type { TableEvent } from '@lea/core/session'
 import { useTable } from '../src/stores/table'
 
 /** A machine that is busy is no failure. */

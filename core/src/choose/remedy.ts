@@ -1,18 +1,14 @@
-/**
- * What would let a group make a recipe after all: a small catalogue of changes, each tried for real through the same passes, the least
- * effort first; where no single one clears what stands against it, pairs of those that help most. Minimal only over this catalogue.
- */
-import { clockAfter } from '../learn/facts'
 import { PlanError } from '../plan/begin'
-import { decide, type Decision } from '../plan/decision'
-import type { Finding } from '../plan/finding'
-import type { PlanRequest } from '../plan/request'
-import { tries, type Try } from '../plan/shorter'
+import { decide, type Decision } from '../plan/model/decision'
+import type { Finding } from '../plan/model/finding'
+import type { PlanRequest } from '../plan/model/request'
+import { tries, type Try } from '../plan/whatif/shorter'
 import { sketch } from '../plan/sketch'
 import type { Recipe } from '../recipe/recipe'
 import { seen } from './look'
 import { byKey } from './order'
 import { NEVER_MADE, type AgainstKind, type Look, type MadeBefore, type Wish } from './wish'
+import { clockAfter } from '../amount/clock-time'
 
 export interface Remedy {
   /** "one more adult, who may lead knives and heat" */

@@ -5,7 +5,7 @@
  * time are thrown over and it is tried again. By counting, never by the clock, so that the same shelf gives the same term. Tests compare
  * it with trying everything.
  */
-import { seeded } from '../plan/jobs/random'
+import { seeded } from '../plan/clock/schedule/random'
 import { Term, type TermDay, type TermPlan, type TermProblem, type Why } from './term-cost'
 
 const STARTS = 3

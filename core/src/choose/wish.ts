@@ -1,7 +1,7 @@
 /** What a leader starts from: who, when, how long, with what; and what is known of each recipe from before. */
-import { assemble, type StoredSession } from '../plan/assemble'
-import type { Decision } from '../plan/decision'
-import type { PlanRequest } from '../plan/request'
+import { assemble, type StoredSession } from '../setting/assemble'
+import type { Decision } from '../plan/model/decision'
+import type { PlanRequest } from '../plan/model/request'
 import { RECIPE_SCHEMA, type Recipe } from '../recipe/recipe'
 
 /** From what a setting stores and a session that is only thought of. */

@@ -1,10 +1,10 @@
 /** What stands before the first pass: the people with their ages, what is known of foods and packets; or why no plan can be made. */
 import { monthsOn } from '../craft/ages'
 import { foodBook } from '../food/foods'
-import { packetsOf } from './decision'
-import type { Person, Start } from './draft'
-import { MAX_CHILDREN, type PlanRequest } from './request'
-import { withSittings } from './sittings'
+import { packetsOf } from './model/decision'
+import type { Person, Start } from './model/draft'
+import { MAX_CHILDREN, type PlanRequest } from './model/request'
+import { withSittings } from './model/sittings'
 
 /** A request that no plan can be made from, with the field at fault. */
 export class PlanError extends Error {

@@ -2,18 +2,18 @@
  * A plan in outline, to set many recipes beside each other: the passes from adapt to gather without talk, without jobs for those who
  * wait, and with a clock that tries rules of priority only. What is then chosen is compiled whole, and asked by the checker.
  */
-import { adapt } from './adapt'
-import { setClock } from './clock'
+import { adapt } from './adapt/adapt'
+import { setClock } from './clock/clock'
 import { begin } from './begin'
-import type { Adapted, Gathered, Out } from './draft'
-import type { Finding } from './finding'
-import { gather } from './gather'
-import { portion } from './portion'
-import type { PlanRequest } from './request'
-import { scoop } from './scoop'
-import { shape } from './shape'
-import { split } from './split'
-import { turns } from './turns'
+import type { Adapted, Gathered, Out } from './model/draft'
+import type { Finding } from './model/finding'
+import { gather } from './gather/gather'
+import { portion } from './portion/portion'
+import type { PlanRequest } from './model/request'
+import { scoop } from './scoop/scoop'
+import { shape } from './shape/shape'
+import { split } from './split/split'
+import { turns } from './turns/turns'
 
 /** The whole-table check alone: every line against every child, with the smallest set of swaps (pass 1). */
 export const checkTable = (request: PlanRequest): Adapted => tableOf(request).draft

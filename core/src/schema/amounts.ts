@@ -1,7 +1,7 @@
 /** Stock, packs, prices, tins and how much is made, as they cross a boundary. */
 import * as yup from 'yup'
 import { EGG_SIZES } from '../food/weights'
-import { MEASURING } from '../plan/decision'
+import { MEASURING } from '../plan/model/decision'
 import { amount, id, listOf, oneOf, required, whole } from './text'
 
 const minor = (label: string) =>

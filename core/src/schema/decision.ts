@@ -1,7 +1,7 @@
 /** Decisions as they cross a boundary. */
 import * as yup from 'yup'
-import type { Decision } from '../plan/decision'
-import { MAX_CHILDREN } from '../plan/request'
+import type { Decision } from '../plan/model/decision'
+import { MAX_CHILDREN } from '../plan/model/request'
 import { makeSchema, measuringSchema, waysSchema } from './amounts'
 import { allergenWords } from './allergen'
 import { id, ids, line, listOf, oneOf, required, whole } from './text'

@@ -5,7 +5,7 @@ import { TECHNIQUES } from '../craft/techniques'
 import { SUPPORT_LEVELS } from '../learn/levels'
 import { ANSWERS } from '../learn/marks'
 import { TARGETS } from '../learn/targets'
-import { MAX_CHILDREN } from '../plan/request'
+import { MAX_CHILDREN } from '../plan/model/request'
 import {
   EVENT_KINDS,
   GATES,

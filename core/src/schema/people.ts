@@ -4,7 +4,7 @@ import { TECHNIQUES } from '../craft/techniques'
 import { LEVELS } from '../food/concerns'
 import { allergenWords } from './allergen'
 import { dietSchema } from './diet'
-import { NEEDS } from '../plan/request'
+import { NEEDS } from '../plan/model/request'
 import { languageCode } from './words'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
 

@@ -8,8 +8,8 @@ import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concerns'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
 import { meantBy, saysNone } from '../food/meant'
 import { languageName, LANGUAGES } from '../learn/glossary'
-import { NEEDS, type Need } from '../plan/request'
-import type { StoredChild } from '../plan/assemble'
+import { NEEDS, type Need } from '../plan/model/request'
+import type { StoredChild } from '../setting/assemble'
 import { childSchema, type ChildInput } from './people'
 
 export const ROSTER_FIELDS = [

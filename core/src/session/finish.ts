@@ -1,7 +1,7 @@
 /** After the last step: tokens to count, until when leftovers keep, and clearing up dealt fairly. */
 import { dayAfter } from '../amount/days'
 import type { Keeps } from '../recipe/recipe'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/model/plan'
 import { MET, TASTES, type KeptPlace, type Met, type Taste } from './event'
 import type { TableState } from './replay'
 

@@ -1,5 +1,6 @@
 /** Who has nothing to do just now, and what they could do; who does what instead; how the table is cleared. */
-import type { Background, Plan, StepTime, Turn } from '../plan/plan'
+import type { Plan } from '../plan/model/plan'
+import type { Background, StepTime, Turn } from '../plan/model/task'
 
 export interface Meanwhile {
   /** What they could do, and what would do as well. */

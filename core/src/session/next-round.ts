@@ -2,7 +2,7 @@
 import { techniqueIn } from '../craft/house'
 import { formFor } from '../craft/techniques'
 import { suits, targetOf } from '../learn/targets'
-import type { HouseRules } from '../plan/request'
+import type { HouseRules } from '../plan/model/request'
 import { isByChildren, type Recipe } from '../recipe/recipe'
 import type { Overview } from './overview'
 

@@ -3,7 +3,7 @@ import { shortDay } from '../amount/days'
 import { ratio } from '../amount/ratio'
 import { TECHNIQUES } from '../craft/techniques'
 import { targetOf, TARGETS } from '../learn/targets'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/model/plan'
 import type { PastSession } from './record'
 import { replay } from './replay'
 

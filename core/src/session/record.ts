@@ -1,6 +1,6 @@
 /** What remains of one session. */
 import { techniqueOf } from '../craft/techniques'
-import type { Plan } from '../plan/plan'
+import type { Plan } from '../plan/model/plan'
 import type { TableEvent, Taste } from './event'
 import { replay, type TableState } from './replay'
 

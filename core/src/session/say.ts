@@ -2,10 +2,11 @@
 import type { Fact } from '../learn/facts'
 import { SUPPORT_LEVELS, type SupportLevel } from '../learn/levels'
 import { beginAt, promptsFor, type Prompt } from '../learn/prompts'
-import type { Ask, Plan, StepTalk } from '../plan/plan'
+import type { Plan } from '../plan/model/plan'
 import { levelFor } from '../plan/talk/talk'
 import { scoopFact } from '../plan/talk/step-facts'
 import type { nextTurn, TableTask } from './table'
+import type { Ask, StepTalk } from '../plan/model/step-talk'
 
 export interface SayNow {
   /** Changes when there is something else to say. */

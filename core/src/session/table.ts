@@ -2,11 +2,13 @@
 import type Fraction from 'fraction.js'
 import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'
-import type { Present } from '../plan/card'
-import type { Plan, ScoopPart, Task, Turn } from '../plan/plan'
-import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/strip'
+import type { Present } from '../plan/model/child-safety-digest'
+import type { Plan } from '../plan/model/plan'
+import { runningTotal, scoopsOf, stripMarks, stripShares } from '../plan/model/scoop-sequence'
 import { judgeCore, type Probe } from '../food/core-temperature'
 import type { TableState } from './replay'
+import type { ScoopPart } from '../plan/model/line'
+import type { Task, Turn } from '../plan/model/task'
 
 export interface TableTurn extends Turn {
   done: boolean

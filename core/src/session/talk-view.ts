@@ -6,9 +6,10 @@ import { scienceOf, type Science } from '../learn/science'
 import { targetOf, TARGETS } from '../learn/targets'
 import { tellingsOf } from '../learn/tellings'
 import { targetOfWord, wordsOfTopic } from '../learn/words'
-import type { Ask, AskReason, Plan, StepTalk } from '../plan/plan'
-import { scoopsText } from '../plan/strip'
+import type { Plan } from '../plan/model/plan'
+import { scoopsText } from '../plan/model/scoop-sequence'
 import { TASTE_WORDS, TASTES, type Taste } from './event'
+import type { Ask, AskReason, StepTalk } from '../plan/model/step-talk'
 
 export interface CoverageRow {
   target: string

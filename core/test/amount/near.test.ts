@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { nearest, ratio, type Size } from '../../src/index'
+import type { Size } from '../../src/amount/decompose'
+import { nearest } from '../../src/amount/near'
+import { ratio } from '../../src/amount/ratio'
 
 const box = (...sizes: string[]): Size[] => sizes.map((size) => ({ id: size, size }))
 

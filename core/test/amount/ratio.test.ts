@@ -1,15 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  AmountError,
-  amountText,
-  numberText,
-  parseRatio,
-  ratio,
-  toMixed,
-  toPlaces,
-  toText,
-} from '../../src/index'
+import { AmountError, parseRatio, ratio, toMixed, toPlaces, toText } from '../../src/amount/ratio'
+import { amountText, numberText } from '../../src/amount/show'
 
 const fraction = fc
   .tuple(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 500 }))

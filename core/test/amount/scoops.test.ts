@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ratio, singleMeasureWays, type Measure } from '../../src/index'
+import { ratio } from '../../src/amount/ratio'
+import { type Measure, singleMeasureWays } from '../../src/amount/scoops'
 
 const SIZES = ['1', '1/2', '1/3', '1/4', '1/8', '2/3', '3/4']
 const box = (sizes: string[]): Measure[] =>

@@ -1,15 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import {
-  amountText,
-  convertTemperature,
-  numberText,
-  OVEN_MARKS,
-  ovenMark,
-  readerText,
-  unitLabel,
-  measureText,
-  wholeTins,
-} from '../../src/index'
+import { amountText, numberText, readerText } from '../../src/amount/show'
+import { OVEN_MARKS, convertTemperature, ovenMark } from '../../src/amount/temperature'
+import { measureText, unitLabel } from '../../src/amount/units'
+import { wholeTins } from '../../src/amount/whole'
 
 describe('an amount as a cook reads it', () => {
   it.each([

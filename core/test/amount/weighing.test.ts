@@ -1,6 +1,6 @@
 /** What a scale says is a weight only where a scale can say it. The moods are those of the stand-in. */
 import { describe, expect, it } from 'vitest'
-import { scaleState, weighAgainst, type ScaleReading } from '../../src/index'
+import { type ScaleReading, scaleState, weighAgainst } from '../../src/amount/weighing'
 
 const say = (grams: number[], still = true): ScaleReading[] =>
   grams.map((g, i) => ({ at: i * 500, grams: g, still }))

@@ -1,19 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import {
-  compile,
-  isWanted,
-  lookAt,
-  remedyFor,
-  openStops,
-  rank,
-  SHIPPED_RECIPES,
-  foodBook,
-  fromMonths,
-  heatsOf,
-  themesOn,
-  type PlanChild,
-  type Wish,
-} from '../../src/index'
+import { isWanted, themesOn } from '../../src/choose/filter'
+import { lookAt } from '../../src/choose/look'
+import { rank } from '../../src/choose/rank'
+import { remedyFor } from '../../src/choose/remedy'
+import type { Wish } from '../../src/choose/wish'
+import { foodBook } from '../../src/food/foods'
+import { compile, openStops } from '../../src/plan/compile'
+import type { PlanChild } from '../../src/plan/model/request'
+import { fromMonths, heatsOf } from '../../src/recipe/features'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { child, four, recipeOf, request } from '../group'
 
 const wishFor = (children: PlanChild[], more: Partial<Wish['base']> = {}): Wish => ({

@@ -1,20 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
+import { dayAfter, daysBetween, weekdayOf } from '../../src/amount/days'
+import { seasonOf } from '../../src/choose/season'
+import { layTerm, termCost } from '../../src/choose/term'
 import {
-  dayAfter,
-  daysBetween,
-  layTerm,
-  seasonOf,
-  SHIPPED_RECIPES,
-  techniqueOf,
-  termCost,
+  type TermProblem,
+  type TermRecipe,
   termDays,
   termRecipe,
   termRecipes,
-  weekdayOf,
-  type TermProblem,
-  type TermRecipe,
-} from '../../src/index'
+} from '../../src/choose/term-cost'
+import { techniqueOf } from '../../src/craft/techniques'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 
 const recipes: TermRecipe[] = SHIPPED_RECIPES.map((r, i) =>
   termRecipe(r.id, r, Math.floor((9 * i) / SHIPPED_RECIPES.length), ['count-one-to-one-10']),

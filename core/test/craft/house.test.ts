@@ -1,17 +1,11 @@
 /** What a setting moves: ages and tools of techniques, adult ratios; and where it cannot. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  adultsNeeded,
-  compile,
-  formFor,
-  ratioRows,
-  rulesSchema,
-  TECHNIQUES,
-  techniqueIn,
-  type HouseTechnique,
-  type Technique,
-} from '../../src/index'
+import { type HouseTechnique, techniqueIn } from '../../src/craft/house'
+import { adultsNeeded, ratioRows } from '../../src/craft/ratios'
+import { TECHNIQUES, type Technique, formFor } from '../../src/craft/techniques'
+import { compile } from '../../src/plan/compile'
+import { rulesSchema } from '../../src/schema/recipe'
 import { agesOf } from '../../src/craft/house'
 import { daysBetween } from '../../src/amount/days'
 import { choicesAt } from '../../src/craft/choices'

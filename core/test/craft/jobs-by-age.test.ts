@@ -1,15 +1,9 @@
 /** The table of jobs by age and the knife ladder: whole, in order, and nowhere looser than the ladder of a technique. */
 import { describe, expect, it } from 'vitest'
-import {
-  AGE_BANDS,
-  compile,
-  FOOD_JOBS,
-  foodBook,
-  gentleJob,
-  isUnknown,
-  KNIVES,
-  TECHNIQUES,
-} from '../../src/index'
+import { AGE_BANDS, FOOD_JOBS, KNIVES, gentleJob } from '../../src/craft/jobs-by-age'
+import { TECHNIQUES } from '../../src/craft/techniques'
+import { foodBook, isUnknown } from '../../src/food/foods'
+import { compile } from '../../src/plan/compile'
 import { child, recipeOf, request } from '../group'
 
 describe('jobs by age', () => {

@@ -1,16 +1,12 @@
 /** What was seen moves the next plan, and never past a floor. */
 import { describe, expect, it } from 'vitest'
-import {
-  childRecord,
-  compile,
-  fitOf,
-  replay,
-  skillsOf,
-  type EventBody,
-  type How,
-  type PastSession,
-  type TableEvent,
-} from '../../src/index'
+import { type How, fitOf } from '../../src/craft/skills'
+import { compile } from '../../src/plan/compile'
+import { skillsOf } from '../../src/session/carried'
+import { childRecord } from '../../src/session/child-record'
+import type { EventBody, TableEvent } from '../../src/session/event'
+import type { PastSession } from '../../src/session/record'
+import { replay } from '../../src/session/replay'
 import { child, recipeOf, request } from '../group'
 
 let n = 0

@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import {
-  barsHandling,
-  foodBook,
-  gradeOf,
-  LEVELS,
-  meet,
-  meetDiet,
-  type FoodFact,
-  type Packet,
-} from '../../src/index'
+import { LEVELS, type Packet, barsHandling, gradeOf, meet } from '../../src/food/concerns'
+import { meetDiet } from '../../src/food/diets'
+import { type FoodFact, foodBook } from '../../src/food/foods'
 import { applySwap, swapOf, swapsFor } from '../../src/food/swaps'
 
 const foods = foodBook()

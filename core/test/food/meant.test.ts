@@ -4,24 +4,14 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  ALLERGENS,
-  allergenName,
-  allergenOfWords,
-  compile,
-  concernSchema,
-  foodBook,
-  meantBy,
-  meantText,
-  meet,
-  openStops,
-  resolveFood,
-  saysNone,
-  swapsFor,
-  foodSchema,
-  type FoodFact,
-  type Packet,
-} from '../../src/index'
+import { ALLERGENS, allergenName } from '../../src/food/allergens'
+import { type Packet, meet } from '../../src/food/concerns'
+import { type FoodFact, foodBook, resolveFood } from '../../src/food/foods'
+import { allergenOfWords, meantBy, meantText, saysNone } from '../../src/food/meant'
+import { swapsFor } from '../../src/food/swaps'
+import { compile, openStops } from '../../src/plan/compile'
+import { concernSchema } from '../../src/schema/people'
+import { foodSchema } from '../../src/schema/recipe'
 import { four, request } from '../group'
 
 const book = foodBook()

@@ -1,16 +1,10 @@
 /** What a packet's own words do to the meeting of a food and a child; when a reading counts; which food words name. */
 import { describe, expect, it } from 'vitest'
-import {
-  digest,
-  foodBook,
-  meet,
-  meetDiet,
-  packetStanding,
-  packetWords,
-  resolveFood,
-  type Packet,
-  type StoredPacket,
-} from '../../src/index'
+import { type Packet, meet } from '../../src/food/concerns'
+import { meetDiet } from '../../src/food/diets'
+import { foodBook, resolveFood } from '../../src/food/foods'
+import { type StoredPacket, packetStanding, packetWords } from '../../src/food/packets'
+import { digest } from '../../src/plan/model/digest'
 import demo from '../../data/demo-packets.json'
 
 const foods = foodBook()

@@ -1,18 +1,10 @@
 /** What is noted of talk, and when it comes back. Source of rules: learning.md D3, F1 to F3 (common practice, from memory). */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  ANSWERS,
-  GAPS,
-  levelFrom,
-  RESTING,
-  SUPPORT_LEVELS,
-  TARGETS,
-  targetOf,
-  targetState,
-  TEMPLATES,
-  type TalkMark,
-} from '../../src/index'
+import { TEMPLATES } from '../../src/learn/fact/saying'
+import { SUPPORT_LEVELS } from '../../src/learn/levels'
+import { ANSWERS, GAPS, RESTING, type TalkMark, levelFrom, targetState } from '../../src/learn/marks'
+import { TARGETS, targetOf } from '../../src/learn/targets'
 
 const mark = (on: string, more: Partial<TalkMark> = {}): TalkMark => ({
   target: 'count-one-to-one-10',

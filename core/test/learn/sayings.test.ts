@@ -4,7 +4,8 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { answerFact, FACT_KINDS, FactError, type PlainFact } from '../../src/index'
+import { answerFact } from '../../src/learn/fact/answer'
+import { FACT_KINDS, FactError, type PlainFact } from '../../src/learn/fact/fields'
 
 const ANY: Record<string, fc.Arbitrary<PlainFact>> = {
   count: fc.record({ kind: fc.constant('count'), n: fc.nat(130) }),

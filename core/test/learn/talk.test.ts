@@ -1,18 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import {
-  beginAt,
-  compile,
-  glossaryRow,
-  LANGUAGES,
-  promptsFor,
-  shownHome,
-  SHIPPED_RECIPES,
-  startLevel,
-  SUPPORT_LEVELS,
-  wordCards,
-  chooseWords,
-  Glossary,
-} from '../../src/index'
+import { Glossary, LANGUAGES, glossaryRow, shownHome } from '../../src/learn/glossary'
+import { SUPPORT_LEVELS, startLevel } from '../../src/learn/levels'
+import { beginAt, promptsFor } from '../../src/learn/prompts'
+import { chooseWords } from '../../src/learn/words'
+import { compile } from '../../src/plan/compile'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { wordCards } from '../../src/session/word-cards'
 import { child, request } from '../group'
 
 describe('prompts', () => {

@@ -4,16 +4,10 @@
  */
 import { describe, expect, it } from 'vitest'
 import { adultsNeeded } from '../../src/craft/ratios'
-import {
-  ageText,
-  foodBook,
-  formFor,
-  isUnknown,
-  monthsOn,
-  shapeBreach,
-  techniqueOf,
-  type Technique,
-} from '../../src/index'
+import { ageText, monthsOn } from '../../src/craft/ages'
+import { type Technique, formFor, techniqueOf } from '../../src/craft/techniques'
+import { shapeBreach } from '../../src/food/choking'
+import { foodBook, isUnknown } from '../../src/food/foods'
 
 const technique = (id: string): Technique => {
   const found = techniqueOf(id)

@@ -3,7 +3,9 @@
  * 2021 (9), WHO/IUIS cross-reactivity, NHS and EU 828/2014 on coeliac disease; from memory.
  */
 import { describe, expect, it } from 'vitest'
-import { ALLERGENS, foodBook, listHolds, meet } from '../../src/index'
+import { ALLERGENS, listHolds } from '../../src/food/allergens'
+import { meet } from '../../src/food/concerns'
+import { foodBook } from '../../src/food/foods'
 
 const foods = foodBook()
 const top = (flag: 'uk14' | 'us9'): string[] =>

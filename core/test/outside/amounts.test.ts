@@ -5,18 +5,16 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { type Size, bestWay, decompositions } from '../../src/amount/decompose'
 import {
   batchMultiple,
-  bestWay,
   casesFor,
   choosePacks,
   compareTins,
-  decompositions,
   ovenBatches,
   priceOf,
-  ratio,
-  type Size,
-} from '../../src/index'
+} from '../../src/amount/packs'
+import { ratio } from '../../src/amount/ratio'
 
 const CUPS: Size[] = [
   { id: '1 cup', size: '1' },

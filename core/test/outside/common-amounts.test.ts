@@ -1,6 +1,8 @@
 /** Check values of common practice: what leaders show at the table with a box of US cups and spoons. */
 import { describe, expect, it } from 'vitest'
-import { decompositions, ratio, singleMeasureWays, type Measure } from '../../src/index'
+import { decompositions } from '../../src/amount/decompose'
+import { ratio } from '../../src/amount/ratio'
+import { type Measure, singleMeasureWays } from '../../src/amount/scoops'
 
 const measures = (unit: string, ...sizes: string[]): Measure[] =>
   sizes.map((size) => ({ id: size, name: size, size, unit, count: 1 }))

@@ -15,7 +15,7 @@ import {
   judgeCore,
   keptReading,
   readTyped,
-} from '../../src/index'
+} from '../../src/food/core-temperature'
 
 const fahrenheit = (f: number): number => ((f - 32) * 5) / 9
 

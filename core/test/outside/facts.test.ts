@@ -2,7 +2,8 @@
  * Facts of a step against worked cases computed apart from this code: learning.md H01-H40 (exact fractions; from memory).
  */
 import { describe, expect, it } from 'vitest'
-import { answerFact, type PlainFact } from '../../src/index'
+import { answerFact } from '../../src/learn/fact/answer'
+import type { PlainFact } from '../../src/learn/fact/fields'
 
 const flour = { kind: 'scoop', food: 'flour', unit: 'cup', target: '1 3/4', measure: '1/4' }
 const scoop = (unit: string, target: string, measure: string, more = {}): PlainFact => ({

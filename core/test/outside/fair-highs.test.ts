@@ -5,7 +5,7 @@
 import fc from 'fast-check'
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { fairScoops, type FairProblem } from '../../src/index'
+import { type FairProblem, fairScoops } from '../../src/amount/fair'
 import { modelOptimum, type Solver } from './fair-model'
 
 let highs: Solver

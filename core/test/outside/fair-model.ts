@@ -2,7 +2,8 @@
  * The fair-scoops problem as a mixed-integer model for HiGHS (a published general-purpose solver), written from the definition
  * in calc.md alone: whole numbers n[i,m] of scoops, no list of ways. Solved seven times, each objective fixed before the next.
  */
-import { ratio, type FairProblem } from '@lea/core'
+import type { FairProblem } from '../../src/amount/fair'
+import { ratio } from '../../src/amount/ratio'
 
 export interface Solver {
   solve(

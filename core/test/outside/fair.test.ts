@@ -4,7 +4,9 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { decompositions, fairScoops, ratio, type FairProblem, type Size } from '../../src/index'
+import { type Size, decompositions } from '../../src/amount/decompose'
+import { type FairProblem, fairScoops } from '../../src/amount/fair'
+import { ratio } from '../../src/amount/ratio'
 
 const tsp = (id: string, size: string): Size => ({ id, size })
 const US = {

@@ -4,17 +4,10 @@
  * spoon). Values from memory; worked cases are computed from the definitions, not from Lea.
  */
 import { describe, expect, it } from 'vitest'
-import {
-  convert,
-  eggCount,
-  factorBetween,
-  ratio,
-  scale,
-  singleMeasureWays,
-  toPlaces,
-  toText,
-  unitOf,
-} from '../../src/index'
+import { ratio, toPlaces, toText } from '../../src/amount/ratio'
+import { eggCount, factorBetween, scale } from '../../src/amount/scale'
+import { singleMeasureWays } from '../../src/amount/scoops'
+import { convert, unitOf } from '../../src/amount/units'
 
 const exactly = (value: string, from: string, to: string): string =>
   toText(convert(value, from, to) ?? ratio(-1))

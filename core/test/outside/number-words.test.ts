@@ -5,16 +5,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { toCardinal as german } from 'n2words/de-DE'
-import {
-  countAlong,
-  Glossary,
-  languageName,
-  NUMBER_LANGUAGES,
-  numberWord,
-  runsRightToLeft,
-  spokenText,
-  things,
-} from '../../src/index'
+import { things } from '../../src/learn/fact/words'
+import { Glossary, languageName, runsRightToLeft } from '../../src/learn/glossary'
+import { NUMBER_LANGUAGES, countAlong, numberWord } from '../../src/learn/number-words'
+import { spokenText } from '../../src/learn/spoken'
 
 /** learning.md E, from memory: 1 to 10 as they are counted. */
 const ROWS: Record<string, string> = {

@@ -5,18 +5,14 @@
 import { Ajv2020 } from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  foodBook,
-  differences,
-  changesIn,
-  readRecipeFile,
-  recipeJsonSchema,
-  recipeSchema,
-  recipeToJson,
-  SHIPPED_RECIPES,
-  upgradeRecipe,
-  type Recipe,
-} from '../../src/index'
+import { foodBook } from '../../src/food/foods'
+import { changesIn, differences } from '../../src/recipe/changes'
+import type { Recipe } from '../../src/recipe/recipe'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { upgradeRecipe } from '../../src/recipe/upgrade'
+import { recipeSchema } from '../../src/schema/recipe'
+import { readRecipeFile, recipeToJson } from '../../src/schema/recipe-file'
+import { recipeJsonSchema } from '../../src/schema/recipe-schema'
 
 const ajv = new Ajv2020({ strict: false, allErrors: true })
 const byJsonSchema = ajv.compile(recipeJsonSchema())

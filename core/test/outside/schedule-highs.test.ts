@@ -1,13 +1,13 @@
 /** Schedules against HiGHS, a published general-purpose solver, on the time-indexed model of drawn small sessions. */
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { lowerBound } from '../../src/plan/jobs/bound'
-import { networkOf, type Network } from '../../src/plan/jobs/instance'
-import { seeded } from '../../src/plan/jobs/random'
-import { bestOfRules, improve } from '../../src/plan/jobs/search'
-import { solve } from '../../src/plan/jobs/solve'
-import { drawn } from '../plan/jobs/generate'
-import { timeIndexed } from '../plan/jobs/time-indexed'
+import { lowerBound } from '../../src/plan/clock/schedule/bound'
+import { networkOf, type Network } from '../../src/plan/clock/schedule/instance'
+import { seeded } from '../../src/plan/clock/schedule/random'
+import { bestOfRules, improve } from '../../src/plan/clock/schedule/search'
+import { solve } from '../../src/lab/solve'
+import { drawn } from '../plan/clock/schedule/generate'
+import { timeIndexed } from '../plan/clock/schedule/time-indexed'
 
 interface Solver {
   solve: (model: string, options?: object) => { Status: string; ObjectiveValue: number }

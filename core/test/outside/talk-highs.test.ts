@@ -5,7 +5,7 @@
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { chooseTalk } from '../../src/plan/talk/choose'
-import { drawnTalk } from '../plan/drawn-talk'
+import { drawnTalk } from '../plan/talk/drawn-talk'
 import type { Solver } from './fair-model'
 import { talkOptimum, talkValue } from './talk-model'
 

@@ -5,7 +5,8 @@
 import convertUnits from 'convert-units'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { convert, ratio } from '../../src/index'
+import { ratio } from '../../src/amount/ratio'
+import { convert } from '../../src/amount/units'
 
 const THEIRS: Record<string, string> = {
   cup_us: 'cup',

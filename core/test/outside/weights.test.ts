@@ -3,7 +3,8 @@
  * memory; and the worked crossings that follow from them by hand.
  */
 import { describe, expect, it } from 'vitest'
-import { crossTo, edibleShare, EGG_SIZES, pieceGrams, ratio, toPlaces } from '../../src/index'
+import { ratio, toPlaces } from '../../src/amount/ratio'
+import { EGG_SIZES, crossTo, edibleShare, pieceGrams } from '../../src/food/weights'
 import weights from '../../data/weights.json'
 
 const grams = (food: string, amount: string, unit: string, prep = ''): string | null => {

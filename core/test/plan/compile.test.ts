@@ -1,17 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import {
-  ALLERGENS,
-  compile,
-  decide,
-  openStops,
-  PlanError,
-  ratio,
-  undecide,
-  type Concern,
-  type Decision,
-  type Finding,
-  type Plan,
-} from '../../src/index'
+import { ratio } from '../../src/amount/ratio'
+import { ALLERGENS } from '../../src/food/allergens'
+import type { Concern } from '../../src/food/concerns'
+import { PlanError } from '../../src/plan/begin'
+import { compile, openStops } from '../../src/plan/compile'
+import { type Decision, decide, undecide } from '../../src/plan/model/decision'
+import type { Finding } from '../../src/plan/model/finding'
+import type { Plan } from '../../src/plan/model/plan'
 import { child, four, recipeOf, request } from '../group'
 
 const milk: Concern = { allergen: 'milk', level: 'anaphylaxis-risk' }

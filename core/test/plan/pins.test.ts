@@ -1,15 +1,12 @@
 /** What is set down by hand: a turn at a time, an adult at a job; and who is dealt a job rather. */
 import { describe, expect, it } from 'vitest'
-import {
-  compile,
-  TECHNIQUES,
-  turnAt,
-  whyNotStand,
-  whyNotTo,
-  type Plan,
-  type PlanRequest,
-} from '../../src/index'
-import { breaches } from '../../src/plan/check'
+import { TECHNIQUES } from '../../src/craft/techniques'
+import { compile } from '../../src/plan/compile'
+import type { Plan } from '../../src/plan/model/plan'
+import type { PlanRequest } from '../../src/plan/model/request'
+import { whyNotStand } from '../../src/plan/split/adult-for'
+import { turnAt, whyNotTo } from '../../src/plan/view/lanes'
+import { breaches } from '../../src/plan/check/check'
 import { child, four, recipeOf, request } from '../group'
 
 const groups = (n: number): PlanRequest => {

@@ -1,17 +1,12 @@
 /** Whatever the group, the recipe and the rules: the hard rules hold, seen from outside the passes. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  compile,
-  foodBook,
-  meet,
-  openStops,
-  SHIPPED_RECIPES,
-  type Concern,
-  type PlanChild,
-  type PlanRequest,
-} from '../../src/index'
-import { breaches } from '../../src/plan/check'
+import { type Concern, meet } from '../../src/food/concerns'
+import { foodBook } from '../../src/food/foods'
+import { compile, openStops } from '../../src/plan/compile'
+import type { PlanChild, PlanRequest } from '../../src/plan/model/request'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { breaches } from '../../src/plan/check/check'
 import { child, request } from '../group'
 
 const concern: fc.Arbitrary<Concern> = fc.record({

@@ -1,6 +1,8 @@
 /** Questions that a reading leaves, and what an answer does; roles guessed with their reason. */
 import { describe, expect, it } from 'vitest'
-import { MENTIONED, OUT, readRecipe, type Answers, type RecipeRead } from '../../src/index'
+import { MENTIONED, OUT } from '../../src/recipe/text/read-lines'
+import { readRecipe } from '../../src/recipe/text/read-recipe'
+import type { Answers, RecipeRead } from '../../src/recipe/text/understood'
 
 const TEXT = `Pear batter cups
 Ingredients

@@ -4,7 +4,10 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AmountError, durationWords, plainText, readJsonLd, SHIPPED_RECIPES, toJsonLd } from '../../src/index'
+import { AmountError } from '../../src/amount/ratio'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { durationWords, plainText, readJsonLd } from '../../src/recipe/text/json-ld'
+import { toJsonLd } from '../../src/recipe/text/to-json-ld'
 import { isoDuration } from '../../src/recipe/text/to-json-ld'
 
 const recipe = {

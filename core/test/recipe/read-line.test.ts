@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { lineFromText, readLine, type System } from '../../src/index'
+import type { System } from '../../src/amount/unit-words'
+import { lineFromText } from '../../src/recipe/line-from-text'
+import { readLine } from '../../src/recipe/read-line'
 
 /** What a line reads as: amount, unit, food id; where it matters also preparation, note and rest. */
 type Expected = [amount: unknown, unit: string, foodId: string | null, more?: Record<string, string>]

@@ -1,7 +1,10 @@
 /** Recipes as people print them, read into Lea's: what is there is read, what cannot be is listed. Texts are our own. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { AmountError, readRecipe, recipeSchema, type RecipeRead } from '../../src/index'
+import { AmountError } from '../../src/amount/ratio'
+import { readRecipe } from '../../src/recipe/text/read-recipe'
+import type { RecipeRead } from '../../src/recipe/text/understood'
+import { recipeSchema } from '../../src/schema/recipe'
 
 const techniques = (r: RecipeRead): string[] => r.recipe.steps.flatMap((s) => s.tasks.map((t) => t.technique))
 const line = (r: RecipeRead, food: string) => r.recipe.lines.find((l) => l.food === food)

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { foodBook, isUnknown, recipeSchema, SHIPPED_RECIPES } from '../../src/index'
+import { foodBook, isUnknown } from '../../src/food/foods'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { recipeSchema } from '../../src/schema/recipe'
 import { swapOf, swapsFor } from '../../src/food/swaps'
 import swaps from '../../data/swaps.json'
 

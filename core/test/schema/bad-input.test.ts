@@ -1,14 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import {
-  childSchema,
-  eventsSchema,
-  firstVisitSchema,
-  guestSchema,
-  readPlanRequest,
-  recipeSchema,
-  sessionSchema,
-} from '../../src/index'
+import { eventsSchema } from '../../src/schema/events'
+import { childSchema, firstVisitSchema, guestSchema } from '../../src/schema/people'
+import { recipeSchema } from '../../src/schema/recipe'
+import { readPlanRequest, sessionSchema } from '../../src/schema/session'
 import { child, four, recipeOf, request } from '../group'
 
 function faultOf(run: () => unknown): string {

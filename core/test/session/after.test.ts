@@ -1,24 +1,15 @@
 /** After the last step: tokens, leftovers, clearing up, what a family takes home, and the weeks behind. */
 import { describe, expect, it } from 'vitest'
-import {
-  cleanUp,
-  compile,
-  costPoints,
-  familySheet,
-  foodBook,
-  foodsMet,
-  keptInRecipe,
-  keptPlaces,
-  leftoverUntil,
-  nextMet,
-  nextRound,
-  overviewOf,
-  ownPart,
-  replay,
-  tally,
-  turnsInOrder,
-  type TableEvent,
-} from '../../src/index'
+import { foodBook } from '../../src/food/foods'
+import { compile } from '../../src/plan/compile'
+import { ownPart } from '../../src/session/child-record'
+import type { TableEvent } from '../../src/session/event'
+import { familySheet } from '../../src/session/family'
+import { cleanUp, foodsMet, keptPlaces, leftoverUntil, nextMet, tally } from '../../src/session/finish'
+import { nextRound } from '../../src/session/next-round'
+import { costPoints, overviewOf, turnsInOrder } from '../../src/session/overview'
+import { replay } from '../../src/session/replay'
+import { keptInRecipe } from '../../src/setting/keep-in-recipe'
 import { child, recipeOf, request } from '../group'
 
 const kids = [child('wren', 50), child('idris', 30), child('maren', 40), child('bodhi', 14)]

@@ -1,14 +1,11 @@
 /** Turns over the weeks: who had fewer has the one more next time, and over weeks nobody is left behind. Invented weeks. */
 import { describe, expect, it } from 'vitest'
-import {
-  aheadOf,
-  childFits,
-  compile,
-  sessionRecord,
-  type PastSession,
-  type Plan,
-  type TableEvent,
-} from '../../src/index'
+import { compile } from '../../src/plan/compile'
+import type { Plan } from '../../src/plan/model/plan'
+import { childFits } from '../../src/plan/view/child-load'
+import { aheadOf } from '../../src/session/carried'
+import type { TableEvent } from '../../src/session/event'
+import { type PastSession, sessionRecord } from '../../src/session/record'
 import { child, recipeOf, request } from '../group'
 
 let n = 0

@@ -1,6 +1,9 @@
 /** Raw meat is measured before anybody eats: the gate stands after the last heat, and a cold reading does not open it. */
 import { describe, expect, it } from 'vitest'
-import { compile, openGates, replay, type TableEvent } from '../../src/index'
+import { compile } from '../../src/plan/compile'
+import type { TableEvent } from '../../src/session/event'
+import { replay } from '../../src/session/replay'
+import { openGates } from '../../src/session/table'
 import { child, recipeOf, request } from '../group'
 
 const kids = [child('a', 50), child('b', 52)]

@@ -1,17 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import {
-  childRecord,
-  compile,
-  nextTurn,
-  openGates,
-  replay,
-  sessionRecord,
-  tableTasks,
-  type EventBody,
-  type Plan,
-  type TableEvent,
-} from '../../src/index'
+import { compile } from '../../src/plan/compile'
+import type { Plan } from '../../src/plan/model/plan'
+import { childRecord } from '../../src/session/child-record'
+import type { EventBody, TableEvent } from '../../src/session/event'
+import { sessionRecord } from '../../src/session/record'
+import { replay } from '../../src/session/replay'
+import { nextTurn, openGates, tableTasks } from '../../src/session/table'
 import { four, request } from '../group'
 
 const plan: Plan = compile(request(four()))

@@ -1,16 +1,13 @@
 /** What to say turn by turn: to the child whose turn it is, of what is in the bowl at that moment. */
 import { describe, expect, it } from 'vitest'
-import {
-  compile,
-  nextTurn,
-  replay,
-  sayNow,
-  SUPPORT_LEVELS,
-  SHIPPED_RECIPES,
-  tableTasks,
-  voteTalk,
-  type TableEvent,
-} from '../../src/index'
+import { SUPPORT_LEVELS } from '../../src/learn/levels'
+import { compile } from '../../src/plan/compile'
+import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import type { TableEvent } from '../../src/session/event'
+import { replay } from '../../src/session/replay'
+import { sayNow } from '../../src/session/say'
+import { nextTurn, tableTasks } from '../../src/session/table'
+import { voteTalk } from '../../src/session/talk-view'
 import { child, request } from '../group'
 
 const plan = compile(

@@ -1,6 +1,8 @@
 /** Timers of the table: one at a time, several, repeating, overdue, seen on another device. */
 import { describe, expect, it } from 'vitest'
-import { clockText, replay, timersAt, type TableEvent, type TimerState } from '../../src/index'
+import type { TableEvent } from '../../src/session/event'
+import { replay } from '../../src/session/replay'
+import { type TimerState, clockText, timersAt } from '../../src/session/timers'
 
 const START = Date.parse('2026-11-26T10:15:00Z')
 const at = (seconds: number): number => START + seconds * 1000

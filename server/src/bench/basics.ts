@@ -1,14 +1,8 @@
 /** Compile time for 4, 12 and 30 children, the whole-table check, the label reader and fair scoops, side by side in one run. */
-import {
-  checkTable,
-  compile,
-  fairScoops,
-  readLabel,
-  SHIPPED_RECIPES,
-  type PlanChild,
-  type PlanRequest,
-  type Role,
-} from '@lea/core'
+import { fairScoops } from '@lea/core/amount'
+import { readLabel } from '@lea/core/food'
+import { type PlanChild, type PlanRequest, checkTable, compile } from '@lea/core/plan'
+import { type Role, SHIPPED_RECIPES } from '@lea/core/recipe'
 import demoPackets from '@lea/core/data/demo-packets.json'
 import { fairProblem } from './fair'
 import { startSolver } from './solver'

@@ -1,23 +1,20 @@
 /** Reading 100 recipes; 200 ranked for twelve children, in one thread and in two, beside as many whole plans; a half term of twelve days. */
 import { Worker } from 'node:worker_threads'
+import { dayAfter, ratio, toText } from '@lea/core/amount'
 import {
-  compile,
-  dayAfter,
+  type Look,
+  type ShelfRow,
+  type Wish,
   layTerm,
   lookAt,
   ranked,
-  ratio,
-  readRecipeFile,
   remedyFor,
-  SHIPPED_RECIPES,
   termRecipe,
-  toText,
-  type Look,
-  type Recipe,
-  type ShelfRow,
-  type Wish,
-} from '@lea/core'
-import { seeded } from '../../../core/src/plan/jobs/random'
+} from '@lea/core/choose'
+import { compile } from '@lea/core/plan'
+import { type Recipe, SHIPPED_RECIPES } from '@lea/core/recipe'
+import { readRecipeFile } from '@lea/core/schema'
+import { seeded } from '../../../core/src/plan/clock/schedule/random'
 import { TEXTS } from '../../../core/test/recipe/more-texts'
 import { request } from './basics'
 

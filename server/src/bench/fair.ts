@@ -1,5 +1,5 @@
 /** The problem of the fair-scoops row: 20 lines, 10 measures, at most 12 scoops a line. Invented amounts, each made exactly. */
-import type { FairProblem } from '@lea/core'
+import type { FairProblem } from '@lea/core/amount'
 
 const BOX = {
   '1 cup': '48',

@@ -1,6 +1,6 @@
 /** One problem at a time for HiGHS: fair scoops, or a time-indexed schedule, as a mixed-integer model. */
 import { parentPort } from 'node:worker_threads'
-import type { FairProblem } from '@lea/core'
+import type { FairProblem } from '@lea/core/amount'
 import highsLoader from 'highs'
 import { modelOptimum, type Solver } from '../../../core/test/outside/fair-model'
 

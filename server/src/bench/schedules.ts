@@ -2,16 +2,10 @@
  * Schedules against the goals of scheduling.md section 6: a draft, a refined plan, dealing, and the checker over many plans.
  * The goals name a reference core; beside each stands what this machine gives.
  */
-import {
-  childLeaves,
-  compile,
-  deal,
-  scheduleBreaches,
-  SHIPPED_RECIPES,
-  solve,
-  type Instance,
-} from '@lea/core'
-import { drawn, SIZES, type SizeName } from '../../../core/test/plan/jobs/generate'
+import { scheduleBreaches, solve } from '@lea/core/lab'
+import { type Instance, childLeaves, compile, deal } from '@lea/core/plan'
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
+import { drawn, SIZES, type SizeName } from '../../../core/test/plan/clock/schedule/generate'
 import { startingKit, startingRules } from '../starting'
 
 const GOALS: Record<SizeName, { draft: number; refined: number }> = {

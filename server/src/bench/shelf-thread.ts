@@ -1,6 +1,6 @@
 /** Looks at a few recipes at a time, as the shelf's workers in the browser do. */
 import { parentPort } from 'node:worker_threads'
-import { lookAt, type ShelfRow, type Wish } from '@lea/core'
+import { type ShelfRow, type Wish, lookAt } from '@lea/core/choose'
 
 parentPort?.on('message', ({ rows, wish }: { rows: ShelfRow[]; wish: Wish }) => {
   parentPort?.postMessage(rows.map((r) => lookAt(r.id, r.recipe, wish, r.made)))

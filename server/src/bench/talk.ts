@@ -1,10 +1,12 @@
 /** The talk of a session alone: 12 children, 12 steps, with and without a record; beside the whole plan; and the choice beside HiGHS. */
 import highsLoader from 'highs'
-import { compile, SHIPPED_RECIPES, TARGETS, type PlanRequest, type Recipe } from '@lea/core'
+import { TARGETS } from '@lea/core/learn'
+import { type PlanRequest, compile } from '@lea/core/plan'
+import { type Recipe, SHIPPED_RECIPES } from '@lea/core/recipe'
 import { beforeTalk } from '../../../core/src/plan/compile'
 import { chooseTalk } from '../../../core/src/plan/talk/choose'
 import { talk } from '../../../core/src/plan/talk/talk'
-import { drawnTalk } from '../../../core/test/plan/drawn-talk'
+import { drawnTalk } from '../../../core/test/plan/talk/drawn-talk'
 import { talkOptimum, talkValue } from '../../../core/test/outside/talk-model'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)

@@ -1,5 +1,7 @@
 /** The calculations of amounts: scoops, fair turns, tins, packs, prices, batches. Contract: calc.md. */
 import {
+  type Size,
+  type Tin,
   batchMultiple,
   bestWay,
   casesFor,
@@ -12,9 +14,7 @@ import {
   parseRatio,
   priceOf,
   toText,
-  type Size,
-  type Tin,
-} from '@lea/core'
+} from '@lea/core/amount'
 import * as yup from 'yup'
 import { count, number, type Calculation } from './fields'
 

@@ -1,5 +1,7 @@
 /** One line of a calculation: the result, or the error in its place. */
-import { AmountError, FactError, PlanError } from '@lea/core'
+import { AmountError } from '@lea/core/amount'
+import { FactError } from '@lea/core/learn'
+import { PlanError } from '@lea/core/plan'
 import { ValidationError } from 'yup'
 import type { Calculation } from './fields'
 

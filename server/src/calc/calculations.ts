@@ -1,31 +1,28 @@
 /** The calculations of `./lea calc`, as the contract of the design (calc.md) says. Others come with the parts they belong to. */
 import {
-  advise,
   AmountError,
-  compile,
+  type Measure,
+  SYSTEMS,
+  type System,
+  TEMPERATURES,
+  type TemperatureUnit,
+  UNIT_IDS,
   convert,
   convertTemperature,
   eggCount,
   factorBetween,
-  isAllergenId,
   parseRatio,
   ratio,
-  readLabel,
-  readLine,
-  readPlanRequest,
   scale,
   singleMeasureWays,
-  swapCandidates,
-  SYSTEMS,
-  TEMPERATURES,
   toPlaces,
   toText,
-  UNIT_IDS,
   unitOf,
-  type Measure,
-  type System,
-  type TemperatureUnit,
-} from '@lea/core'
+} from '@lea/core/amount'
+import { readLabel } from '@lea/core/food'
+import { compile } from '@lea/core/plan'
+import { advise, isAllergenId, readLine, swapCandidates } from '@lea/core/recipe'
+import { readPlanRequest } from '@lea/core/schema'
 import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
 import { count, number, type Calculation } from './fields'

@@ -1,5 +1,5 @@
 /** Fields that the calculations share. */
-import { parseRatio } from '@lea/core'
+import { parseRatio } from '@lea/core/amount'
 import * as yup from 'yup'
 
 export type Calculation = (request: unknown) => unknown

@@ -1,5 +1,6 @@
 /** The calculations of jobs: dealing turns and places, and schedules. Contract: scheduling.md section 8. */
-import { deal, OP_MODES, solve, type Instance, type Op } from '@lea/core'
+import { solve } from '@lea/core/lab'
+import { type Instance, OP_MODES, type Op, deal } from '@lea/core/plan'
 import * as yup from 'yup'
 import type { Calculation } from './fields'
 

@@ -1,5 +1,6 @@
 /** The calculation of a recipe: plain text or schema.org JSON-LD into Lea's, with what could not be read. Contract: calc.md `recipe`. */
-import { AmountError, readJsonLd, readRecipe, SYSTEMS, type System } from '@lea/core'
+import { AmountError, SYSTEMS, type System } from '@lea/core/amount'
+import { readJsonLd, readRecipe } from '@lea/core/recipe'
 import * as yup from 'yup'
 import type { Calculation } from './fields'
 

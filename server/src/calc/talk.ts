@@ -1,5 +1,5 @@
 /** The calculation of talk: one fact, what follows from it, and what to say. Contract: calc.md `fact`. */
-import { answerFact, FACT_KINDS, type PlainFact } from '@lea/core'
+import { FACT_KINDS, type PlainFact, answerFact } from '@lea/core/learn'
 import * as yup from 'yup'
 import type { Calculation } from './fields'
 

@@ -1,5 +1,5 @@
 /** A setting's cupboard: one row for each food that it keeps, buys or weighed. */
-import type { CupboardItem } from '@lea/core'
+import type { CupboardItem } from '@lea/core/plan'
 import type { Db } from './pool'
 
 export async function listCupboard(db: Db): Promise<CupboardItem[]> {

@@ -1,5 +1,6 @@
 /** What happened with each recipe so far: when it was last made, and how it tasted. */
-import { NEVER_MADE, replay, type MadeBefore, type TableEvent } from '@lea/core'
+import { type MadeBefore, NEVER_MADE } from '@lea/core/choose'
+import { type TableEvent, replay } from '@lea/core/session'
 import type { Db } from './pool'
 
 interface Row {

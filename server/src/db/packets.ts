@@ -1,5 +1,5 @@
 /** The packet register of a setting: packets with their words, and their readings. */
-import type { StoredPacket } from '@lea/core'
+import type { StoredPacket } from '@lea/core/food'
 import type { Db } from './pool'
 
 /** Every packet with its last reading. */

@@ -1,5 +1,6 @@
 /** Sessions that were cooked, with their plans and events: all of a period, one, or those of one child. Never more than is asked for. */
-import { upgradePlan, type PastSession, type Plan, type Plan1, type TableEvent } from '@lea/core'
+import { type Plan, type Plan1, upgradePlan } from '@lea/core/plan'
+import type { PastSession, TableEvent } from '@lea/core/session'
 import type { Db } from './pool'
 
 interface Row {

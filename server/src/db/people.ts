@@ -1,6 +1,6 @@
 /** Adults and children of a setting. */
 import { randomUUID } from 'node:crypto'
-import type { StoredAdult, StoredChild, StoredProfile } from '@lea/core'
+import type { StoredAdult, StoredChild, StoredProfile } from '@lea/core/setting'
 import { tellTablesOf } from '../live/hub'
 import type { Db } from './pool'
 

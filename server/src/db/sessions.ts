@@ -1,13 +1,8 @@
 /** Sessions, their decisions, frozen plans and events. */
-import {
-  upgradePlan,
-  type Decision,
-  type Plan,
-  type Plan1,
-  type SessionInput,
-  type StoredSession,
-  type TableEvent,
-} from '@lea/core'
+import { type Decision, type Plan, type Plan1, upgradePlan } from '@lea/core/plan'
+import type { SessionInput } from '@lea/core/schema'
+import type { TableEvent } from '@lea/core/session'
+import type { StoredSession } from '@lea/core/setting'
 import { newsOf, tell } from '../live/hub'
 import type { Db } from './pool'
 

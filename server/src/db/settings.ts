@@ -1,13 +1,9 @@
 /** A setting with its house rules, kit, own foods and recipes. */
-import {
-  upgradeRecipe,
-  type FoodFact,
-  type HouseRules,
-  type Kit,
-  type MadeBefore,
-  type Recipe,
-  type StoredSetting,
-} from '@lea/core'
+import type { MadeBefore } from '@lea/core/choose'
+import type { FoodFact } from '@lea/core/food'
+import type { HouseRules, Kit } from '@lea/core/plan'
+import { type Recipe, upgradeRecipe } from '@lea/core/recipe'
+import type { StoredSetting } from '@lea/core/setting'
 import { listCupboard } from './cupboard'
 import { listMade } from './history'
 import { listWords } from './words'

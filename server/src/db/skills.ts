@@ -1,5 +1,5 @@
 /** What was last seen of each child's techniques and talk, when each was last done and who had more turns than its share, kept beside the child so that the next plan can use it. */
-import { aheadOf, latelyOf, skillsOf, talkOf } from '@lea/core'
+import { aheadOf, latelyOf, skillsOf, talkOf } from '@lea/core/session'
 import { pastOfChild, seenOfChild } from './past'
 import { getChild, saveChild } from './people'
 import type { Db } from './pool'

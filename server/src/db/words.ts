@@ -1,5 +1,5 @@
 /** A setting's own words: one row for each word that it says in its own way. */
-import type { OwnWord } from '@lea/core'
+import type { OwnWord } from '@lea/core/learn'
 import type { Db } from './pool'
 
 export async function listWords(db: Db): Promise<OwnWord[]> {

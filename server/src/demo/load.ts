@@ -1,14 +1,9 @@
 /** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
 import { randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
-import {
-  digest,
-  inputsOf,
-  SHIPPED_RECIPES,
-  type CupboardItem,
-  type StoredChild,
-  type StoredSession,
-} from '@lea/core'
+import { type CupboardItem, digest } from '@lea/core/plan'
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
+import { type StoredChild, type StoredSession, inputsOf } from '@lea/core/setting'
 import demoPackets from '@lea/core/data/demo-packets.json'
 import demoPrices from '@lea/core/data/demo-prices.json'
 import { saveCupboard } from '../db/cupboard'

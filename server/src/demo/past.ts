@@ -1,22 +1,18 @@
 /** A past session of the demo: settled as a careful leader would, and cooked turn by turn, all through core. */
 import { randomUUID } from 'node:crypto'
+import { HOWS } from '@lea/core/craft'
+import { ANSWERS } from '@lea/core/learn'
 import {
-  ANSWERS,
-  compile,
-  decide,
-  HOWS,
-  openGates,
-  openStops,
-  replay,
-  TASTES,
   type Decision,
-  type EventBody,
   type Finding,
   type Plan,
   type PlanRequest,
-  type StoredSession,
-  type TableEvent,
-} from '@lea/core'
+  compile,
+  decide,
+  openStops,
+} from '@lea/core/plan'
+import { type EventBody, TASTES, type TableEvent, openGates, replay } from '@lea/core/session'
+import type { StoredSession } from '@lea/core/setting'
 
 /** Settles stop after stop: a change first, then the packet read, a written reason last. */
 export function settled(request: PlanRequest): { plan: Plan; decisions: Decision[] } {

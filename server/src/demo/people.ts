@@ -2,7 +2,9 @@
  * The people of the demo. All of them, their settings and their sign-ins are made up; the town is Saltmere.
  * Ages are given in completed months on the day the demo is loaded.
  */
-import type { Concern, Diet, Level, Need, StoredProfile } from '@lea/core'
+import type { Concern, Diet, Level } from '@lea/core/food'
+import type { Need } from '@lea/core/plan'
+import type { StoredProfile } from '@lea/core/setting'
 
 interface DemoChild {
   nickname: string

@@ -2,7 +2,7 @@
  * Stand-ins for a kitchen scale and a probe thermometer, on loopback ports of their own: they say lines as the real ones would, and can
  * be told to drift, to stick, to fall silent or to say nonsense.
  */
-import type { DeviceMood } from '@lea/core'
+import type { DeviceMood } from '@lea/core/amount'
 import { createServer, type Server, type Socket } from 'node:net'
 import type { AddressInfo } from 'node:net'
 

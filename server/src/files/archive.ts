@@ -5,11 +5,24 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
 import * as yup from 'yup'
+import type { FoodFact, StoredPacket } from '@lea/core/food'
+import type { OwnWord } from '@lea/core/learn'
 import {
+  type CupboardItem,
+  type Decision,
+  type HouseRules,
+  type Kit,
+  type Plan,
+  type Plan1,
+  digest,
+  upgradePlan,
+} from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import {
+  type SessionInput,
   childSchema,
   cupboardSchema,
   decisionSchema,
-  digest,
   eventSchema,
   foodSchema,
   keepMonthsSchema,
@@ -18,22 +31,9 @@ import {
   recipeSchema,
   rulesSchema,
   sessionSchema,
-  upgradePlan,
-  type CupboardItem,
-  type Decision,
-  type FoodFact,
-  type HouseRules,
-  type Kit,
-  type OwnWord,
-  type Plan,
-  type Plan1,
-  type Recipe,
-  type SessionInput,
-  type StoredAdult,
-  type StoredChild,
-  type StoredPacket,
-  type TableEvent,
-} from '@lea/core'
+} from '@lea/core/schema'
+import type { TableEvent } from '@lea/core/session'
+import type { StoredAdult, StoredChild } from '@lea/core/setting'
 import { Fault } from '../fault'
 
 export interface ArchivedSession {

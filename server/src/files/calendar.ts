@@ -4,7 +4,7 @@
  */
 import ICAL from 'ical.js'
 import { tzlib_get_ical_block } from 'timezones-ical-library'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 
 export interface CalendarEntry {
   session: StoredSession

@@ -4,7 +4,8 @@
  */
 import Papa from 'papaparse'
 import { ValidationError } from 'yup'
-import { Glossary, GLOSSARY_ROWS, ownWordSchema, type OwnWord } from '@lea/core'
+import { GLOSSARY_ROWS, Glossary, type OwnWord } from '@lea/core/learn'
+import { ownWordSchema } from '@lea/core/schema'
 
 const COLUMNS = ['id', 'kind', 'english', 'language', 'word', 'reading', 'checked'] as const
 type Row = Record<(typeof COLUMNS)[number], string>

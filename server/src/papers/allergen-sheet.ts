@@ -1,4 +1,5 @@
-import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
+import { EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { checkRows } from '@lea/core/plan'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, matPicture, matsOf, say, type Paper } from './paper'
 import { heading, list, small, table, words, styled, type Page } from './pdf'

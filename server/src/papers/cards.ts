@@ -1,4 +1,5 @@
-import { jobCards, wordCards } from '@lea/core'
+import { jobCards } from '@lea/core/plan'
+import { wordCards } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { footOf, matFrame, matPicture, matsOf, nameOf, type Paper } from './paper'
 import { heading, small, words, styled, type Page } from './pdf'

@@ -1,4 +1,5 @@
-import { familySheet, foodBook, type FamilySheet } from '@lea/core'
+import { foodBook } from '@lea/core/food'
+import { type FamilySheet, familySheet } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, matPicture, matsOf, nameOf, say, type Paper } from './paper'
 import { heading, list, small, table, words, styled, type Page } from './pdf'

@@ -1,4 +1,7 @@
-import { allergenName, foodBook, holdsOf, keptInRecipe, KEPT_WORDS } from '@lea/core'
+import { allergenName, foodBook } from '@lea/core/food'
+import { holdsOf } from '@lea/core/recipe'
+import { KEPT_WORDS } from '@lea/core/session'
+import { keptInRecipe } from '@lea/core/setting'
 import type { Content } from 'pdfmake/interfaces'
 import { cardGrid } from './cards'
 import { dayWords, footOf, type Paper } from './paper'

@@ -1,5 +1,5 @@
 /** Everything that a paper is made from, out of the database; a plan that is not frozen yet is compiled as it stands. */
-import { replay, type TableEvent } from '@lea/core'
+import { type TableEvent, replay } from '@lea/core/session'
 import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
 import { frozenPlan, getSession, listEvents } from '../db/sessions'

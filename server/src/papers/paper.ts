@@ -1,17 +1,9 @@
 /** What every paper is made from: the plan in force, or as it stands, with the names of those who are here. */
-import {
-  fillNames,
-  matLook,
-  matNumbers,
-  TILES,
-  type Plan,
-  type Recipe,
-  type StoredAdult,
-  type StoredChild,
-  type StoredSession,
-  type StoredSetting,
-  type TableState,
-} from '@lea/core'
+import { TILES, matLook, matNumbers } from '@lea/core/craft'
+import { type Plan, fillNames } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import type { TableState } from '@lea/core/session'
+import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
 import type { Content } from 'pdfmake/interfaces'
 
 export interface Paper {

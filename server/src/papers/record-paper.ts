@@ -1,4 +1,4 @@
-import { INCIDENT_WORDS, KEPT_WORDS, sessionRecord, TASTE_WORDS, type TableEvent } from '@lea/core'
+import { INCIDENT_WORDS, KEPT_WORDS, TASTE_WORDS, type TableEvent, sessionRecord } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
 import { heading, list, small, table, words, type Page } from './pdf'

@@ -1,4 +1,5 @@
-import { sheetRows, weave } from '@lea/core'
+import { weave } from '@lea/core/plan'
+import { sheetRows } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
 import { heading, small, table, words, styled, type Page } from './pdf'

@@ -1,4 +1,4 @@
-import { moneyText } from '@lea/core'
+import { moneyText } from '@lea/core/amount'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, type Paper } from './paper'
 import { heading, small, table, words, type Page } from './pdf'

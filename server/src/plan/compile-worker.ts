@@ -1,5 +1,5 @@
 import { parentPort } from 'node:worker_threads'
-import { compile, PlanError, type PlanRequest } from '@lea/core'
+import { PlanError, type PlanRequest, compile } from '@lea/core/plan'
 
 parentPort?.on('message', ({ id, request }: { id: number; request: PlanRequest }) => {
   try {

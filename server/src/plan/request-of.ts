@@ -1,4 +1,5 @@
-import { assemble, type PlanRequest, type StoredSession } from '@lea/core'
+import type { PlanRequest } from '@lea/core/plan'
+import { type StoredSession, assemble } from '@lea/core/setting'
 import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
 import { getRecipe, getSetting } from '../db/settings'

@@ -1,6 +1,6 @@
 /** Compiles plans off the main thread, so that a request never holds up the others. */
 import { Worker } from 'node:worker_threads'
-import type { Plan, PlanRequest } from '@lea/core'
+import type { Plan, PlanRequest } from '@lea/core/plan'
 import { Fault } from '../fault'
 
 interface Answer {

@@ -2,7 +2,8 @@
  * The shopping list as a table for a spreadsheet: RFC 4180, UTF-8 with a byte order mark so that spreadsheets read it as such.
  * A cell that would begin a formula gets an apostrophe before it (OWASP, CSV injection).
  */
-import { moneyText, type Plan } from '@lea/core'
+import { moneyText } from '@lea/core/amount'
+import type { Plan } from '@lea/core/plan'
 import Papa from 'papaparse'
 
 const BOM = '\ufeff'

@@ -1,5 +1,5 @@
 import { Router } from 'express'
-import { digest, openStops, PLAN_VERSION, whatChanged, type Plan } from '@lea/core'
+import { PLAN_VERSION, type Plan, digest, openStops, whatChanged } from '@lea/core/plan'
 import * as yup from 'yup'
 import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'

@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express'
-import { DEVICE_MOODS } from '@lea/core'
+import { DEVICE_MOODS } from '@lea/core/amount'
 import * as yup from 'yup'
 import type { Play } from '../devices/stand-ins'
 import type { LineDevice } from '../devices/line-device'

@@ -1,5 +1,6 @@
 import { Router, type Request } from 'express'
-import { eventsSchema, type TableEvent } from '@lea/core'
+import { eventsSchema } from '@lea/core/schema'
+import type { TableEvent } from '@lea/core/session'
 import { now } from '../clock'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'

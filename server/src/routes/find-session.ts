@@ -1,5 +1,5 @@
 import type { Request } from 'express'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import type { Db } from '../db/pool'
 import { getSession } from '../db/sessions'
 import { personOf } from '../door'

@@ -1,5 +1,5 @@
 import { Router } from 'express'
-import { keepMonthsSchema } from '@lea/core'
+import { keepMonthsSchema } from '@lea/core/schema'
 import * as yup from 'yup'
 import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
 import { listAdults, writeAudit } from '../db/people'

@@ -1,18 +1,16 @@
 import { Router, type Request } from 'express'
 import {
+  type Mend,
+  type Plan,
   adultAway,
   childLeaves,
   measureBreaks,
-  mendSchema,
   planRest,
-  replay,
   runsLate,
-  type Mend,
-  type MendInput,
-  type Plan,
-  type SessionInput,
-  type StoredSession,
-} from '@lea/core'
+} from '@lea/core/plan'
+import { type MendInput, type SessionInput, mendSchema } from '@lea/core/schema'
+import { replay } from '@lea/core/session'
+import type { StoredSession } from '@lea/core/setting'
 import type { Schema } from 'yup'
 import type { House } from '../house'
 import { listChildren, writeAudit } from '../db/people'

@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
-import { digest, packetSchema, readingSchema } from '@lea/core'
+import { digest } from '@lea/core/plan'
+import { packetSchema, readingSchema } from '@lea/core/schema'
 import type { House } from '../house'
 import * as store from '../db/packets'
 import { listAdults, writeAudit } from '../db/people'

@@ -1,5 +1,6 @@
 import { Router, type Request, type Response } from 'express'
-import { MOST_PORTIONS, type Plan, type PlanRequest } from '@lea/core'
+import type { Plan, PlanRequest } from '@lea/core/plan'
+import { MOST_PORTIONS } from '@lea/core/session'
 import * as yup from 'yup'
 import type { House } from '../house'
 import { writeAudit } from '../db/people'

@@ -1,5 +1,7 @@
 import { Router } from 'express'
-import { childRecord, dayAfter, monthsOn, nextRound, overviewOf, sessionRecord } from '@lea/core'
+import { dayAfter } from '@lea/core/amount'
+import { monthsOn } from '@lea/core/craft'
+import { childRecord, nextRound, overviewOf, sessionRecord } from '@lea/core/session'
 import type { House } from '../house'
 import { getChild, listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'

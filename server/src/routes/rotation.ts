@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { Router } from 'express'
-import { rotationSchema, type RotationInput, type SessionInput, type StoredSession } from '@lea/core'
+import { type RotationInput, type SessionInput, rotationSchema } from '@lea/core/schema'
+import type { StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'

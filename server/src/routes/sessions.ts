@@ -1,18 +1,9 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
-import {
-  atTable,
-  decisionSchema,
-  MAX_CHILDREN,
-  openStops,
-  guestSchema,
-  sessionSchema,
-  unseen,
-  type Decision,
-  type StoredGuest,
-  type SessionInput,
-  type StoredSession,
-} from '@lea/core'
+import { type Decision, MAX_CHILDREN, openStops } from '@lea/core/plan'
+import { type SessionInput, decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
+import { unseen } from '@lea/core/session'
+import { type StoredGuest, type StoredSession, atTable } from '@lea/core/setting'
 import * as yup from 'yup'
 import type { House } from '../house'
 import { listAdults, listChildren, writeAudit } from '../db/people'

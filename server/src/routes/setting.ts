@@ -1,20 +1,19 @@
 import { Router } from 'express'
 import { randomUUID } from 'node:crypto'
+import type { FoodFact } from '@lea/core/food'
+import type { CupboardItem } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
 import {
   adultSchema,
-  childRecord,
   childSchema,
   cupboardSchema,
   foodSchema,
   kitSchema,
-  ownPart,
   recipeSchema,
   rulesSchema,
-  type CupboardItem,
-  type FoodFact,
-  type Recipe,
-  type StoredChild,
-} from '@lea/core'
+} from '@lea/core/schema'
+import { childRecord, ownPart } from '@lea/core/session'
+import type { StoredChild } from '@lea/core/setting'
 import type { House } from '../house'
 import {
   eraseChild,

@@ -1,6 +1,7 @@
 import { Router } from 'express'
 import * as yup from 'yup'
-import { languageName, LANGUAGES, ownWordSchema, type OwnWord } from '@lea/core'
+import { LANGUAGES, type OwnWord, languageName } from '@lea/core/learn'
+import { ownWordSchema } from '@lea/core/schema'
 import type { House } from '../house'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'

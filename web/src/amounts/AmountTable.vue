@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Each line from recipe to group, as a scoop strip in proportion. */
 import { computed } from 'vue'
-import { amountRows, type Plan } from '@lea/core'
+import { type Plan, amountRows } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import ScoopStrip from '../parts/ScoopStrip.vue'
 import { useMats } from '../parts/useMats'

@@ -1,20 +1,10 @@
 <script setup lang="ts">
 /** How much is made: by children, portions, pieces, batches, a tin or cases; what is over; batch sizes in whole eggs. */
 import { computed, ref, watch } from 'vue'
-import {
-  batchText,
-  COMMON_CASES,
-  COMMON_TINS,
-  makeSchema,
-  makingText,
-  numberText,
-  ovenText,
-  ratio,
-  toMixed,
-  type Make,
-  type Plan,
-  type Recipe,
-} from '@lea/core'
+import { numberText, ratio, toMixed } from '@lea/core/amount'
+import { type Plan, batchText, makingText, ovenText } from '@lea/core/plan'
+import { COMMON_CASES, COMMON_TINS, type Make, type Recipe } from '@lea/core/recipe'
+import { makeSchema } from '@lea/core/schema'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The box of measures as pictures, in proportion: a tap takes one out or puts it back, and all is worked out anew. */
 import { computed } from 'vue'
-import { drawnLength, unitOf, type Measure } from '@lea/core'
+import { type Measure, drawnLength, unitOf } from '@lea/core/amount'
 import Amount from '../parts/Amount.vue'
 import MeasurePicture from '../table/MeasurePicture.vue'
 

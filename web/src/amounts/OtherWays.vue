@@ -2,7 +2,7 @@
 /** Other ways to measure one line: chosen here, pinned in the plan; and the same whole made four ways, to compare. */
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ref, shallowRef } from 'vue'
-import type { Alternative, Alternatives, AmountRow } from '@lea/core'
+import type { Alternative, Alternatives, AmountRow } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
 import PlainStrip from './PlainStrip.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Turns for each child: a mat, and one woven patch for each turn. */
-import type { Plan } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import Weft from '../parts/Weft.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The kitchen's devices as they answer now, and the handles of the stand-ins to play with. */
 import { onMounted, ref } from 'vue'
-import type { DeviceMood } from '@lea/core'
+import type { DeviceMood } from '@lea/core/amount'
 import { api, inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { standIn } from '../scanner/scanner'

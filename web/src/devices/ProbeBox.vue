@@ -2,6 +2,7 @@
 /** The probe thermometer against what a food has to reach; the reading is taken by an adult, or typed where the probe does not answer. */
 import { computed, ref } from 'vue'
 import {
+  type Probe,
   coreSays,
   coreSource,
   coreWords,
@@ -10,8 +11,7 @@ import {
   keptReading,
   probeFault,
   readTyped,
-  type Probe,
-} from '@lea/core'
+} from '@lea/core/food'
 import { useReadings } from './readings'
 
 const props = defineProps<{ probe: Probe; looksOnly?: boolean }>()

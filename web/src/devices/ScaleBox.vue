@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The kitchen scale beside what is wanted; what it says is shown only while it can be trusted. */
 import { computed, ref } from 'vue'
-import { scaleState, weighAgainst, type ScaleReading } from '@lea/core'
+import { type ScaleReading, scaleState, weighAgainst } from '@lea/core/amount'
 import { useReadings } from './readings'
 
 const props = defineProps<{ wanted?: string }>()

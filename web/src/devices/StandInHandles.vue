@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The handles of one stand-in: what it is given, and how it is. */
-import { DEVICE_MOODS, type DeviceMood } from '@lea/core'
+import { DEVICE_MOODS, type DeviceMood } from '@lea/core/amount'
 import Picks from '../parts/Picks.vue'
 
 defineProps<{ says: string; of: string; value: number; least: number; most: number; mood: DeviceMood }>()

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** Swaps that were cooked with, offered back to the recipe: into it, or as one of its own. Nothing happens by itself. */
 import { computed, ref } from 'vue'
-import { differences, foodName, keptInRecipe, withWords, type Plan } from '@lea/core'
+import { foodName } from '@lea/core/food'
+import type { Plan } from '@lea/core/plan'
+import { differences } from '@lea/core/recipe'
+import { keptInRecipe, withWords } from '@lea/core/setting'
 import { inWords } from '../api'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Clearing up, one job for each child, tapped when it is done. */
 import { computed } from 'vue'
-import { cleanUp, type Plan } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import { cleanUp } from '@lea/core/session'
 import { Check } from '@lucide/vue'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'

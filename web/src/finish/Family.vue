@@ -2,7 +2,7 @@
 /** The family sheet of one child or of the group: looked at first, then as PDF or as a letter in the outbox. Never sent by itself. */
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { MOST_PORTIONS, type FamilySheet } from '@lea/core'
+import { type FamilySheet, MOST_PORTIONS } from '@lea/core/session'
 import { api, inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { useSession } from '../stores/session'

@@ -2,7 +2,8 @@
 /** After the last step: taste tokens without pressure, three lines to remember. */
 import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { openProbes, tally, TASTE_WORDS, TASTES, TASTING_WORDS, voteTalk, type Taste } from '@lea/core'
+import { TASTING_WORDS } from '@lea/core/learn'
+import { TASTES, TASTE_WORDS, type Taste, openProbes, tally, voteTalk } from '@lea/core/session'
 import BackToRecipe from './BackToRecipe.vue'
 import CleanUp from './CleanUp.vue'
 import FoodsMet from './FoodsMet.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Which foods a child met, and how: tap a food, then the mats. No rank: each way is a way of meeting it. */
 import { computed, ref } from 'vue'
-import { foodsMet, MET, MET_WORDS, nextMet, type Plan } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import { MET, MET_WORDS, foodsMet, nextMet } from '@lea/core/session'
 import Mat from '../parts/Mat.vue'
 import Picks from '../parts/Picks.vue'
 import { useMats } from '../parts/useMats'

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 /** What is left: how much, where it is kept and until which day; a label to print; where the scraps go. */
 import { computed, ref } from 'vue'
+import type { Plan } from '@lea/core/plan'
 import {
   KEPT_WORDS,
+  type KeptPlace,
+  SCRAP_WAYS,
+  type ScrapWay,
   keptPlaces,
   leftoverUntil,
-  SCRAP_WAYS,
-  type KeptPlace,
-  type Plan,
-  type ScrapWay,
-} from '@lea/core'
+} from '@lea/core/session'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'

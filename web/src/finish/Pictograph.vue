@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The tokens as the children can count and compare them: towers of mats on one line, so that the taller one is seen. */
-import { TASTE_WORDS, type Taste } from '@lea/core'
+import { TASTE_WORDS, type Taste } from '@lea/core/session'
 import { computed } from 'vue'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'

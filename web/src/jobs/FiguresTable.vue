@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Two plans beside each other: what a change costs and gives. */
-import type { PlanFigures } from '@lea/core'
+import type { PlanFigures } from '@lea/core/plan'
 
 defineProps<{ before: PlanFigures; after: PlanFigures; caption: string }>()
 const turns = ([least, most]: [number, number]): string =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Turns, waits and fit of each child. */
-import type { ChildFit } from '@lea/core'
+import type { ChildFit } from '@lea/core/plan'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'

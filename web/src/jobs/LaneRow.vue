@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** One lane: a child's or an adult's blocks against the clock; a turn can be taken up and set down in another lane. */
-import type { Lane, LaneBlock, LaneChart } from '@lea/core'
+import type { Lane, LaneBlock, LaneChart } from '@lea/core/plan'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import Weft from '../parts/Weft.vue'

@@ -2,7 +2,7 @@
 /** Small groups one after another at the same table: who, when, and a session made of each. */
 import { ref, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
-import { RESET_MINUTES, type Plan, type Rotation } from '@lea/core'
+import { type Plan, RESET_MINUTES, type Rotation } from '@lea/core/plan'
 import Notice from '../parts/Notice.vue'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'

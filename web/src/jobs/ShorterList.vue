@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What would make it shorter: tried for real in the worker, when asked; each with before and after. */
 import { ref, shallowRef, watch } from 'vue'
-import type { Plan, Shorter } from '@lea/core'
+import type { Plan, Shorter } from '@lea/core/plan'
 import { useSession } from '../stores/session'
 import FiguresTable from './FiguresTable.vue'
 

@@ -3,7 +3,8 @@
  * network, and sessions that were begun without one. All of it goes at sign-out; answers go after a day.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Plan, TableEvent } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import type { TableEvent } from '@lea/core/session'
 
 export interface Start {
   session: string

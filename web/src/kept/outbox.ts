@@ -3,7 +3,7 @@
  * of, stays here until the session is over, so that a reload without a network shows the table as it was.
  */
 import { ref } from 'vue'
-import type { TableEvent } from '@lea/core'
+import type { TableEvent } from '@lea/core/session'
 import { base } from './base'
 
 /** Taps that could not be written down, where a device is full or lets a page keep nothing: sent like the others, lost with the page. */

@@ -1,5 +1,6 @@
 /** Sessions that were begun on this device without a network: their plan goes to the server before their taps. */
-import type { Plan, StoredSession } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import type { StoredSession } from '@lea/core/setting'
 import { api } from '../api'
 import { keepAnswer } from './answers'
 import { base, type Start } from './base'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A packet's words with what was found marked in place; the reasons stand below, one for each mark. */
 import { computed } from 'vue'
-import { allergenName, readLabel, type LabelWord } from '@lea/core'
+import { type LabelWord, allergenName, readLabel } from '@lea/core/food'
 
 const props = defineProps<{ text: string }>()
 const found = computed(() => readLabel(props.text))

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A packet of the register: which food it is, its name, its words; from the scanner stand-in, typed or pasted. */
 import { computed, ref, watch } from 'vue'
-import { packetSchema, resolveFood, type StoredPacket } from '@lea/core'
+import { type StoredPacket, resolveFood } from '@lea/core/food'
+import { packetSchema } from '@lea/core/schema'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

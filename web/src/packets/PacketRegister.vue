@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The packet register: every real package with its words, when it was read and by whom; out of date when the words change. */
 import { computed, ref } from 'vue'
-import { allergenName, digest, packetStanding, packetWords, type StoredPacket } from '@lea/core'
+import { type StoredPacket, allergenName, packetStanding, packetWords } from '@lea/core/food'
+import { digest } from '@lea/core/plan'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

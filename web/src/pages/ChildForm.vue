@@ -4,22 +4,12 @@ import { toTypedSchema } from '@vee-validate/yup'
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
 import { computed, ref } from 'vue'
-import {
-  ALLERGENS,
-  childSchema,
-  dietName,
-  DIETS,
-  LANGUAGES,
-  languageName,
-  LEVEL_WORDS,
-  LEVELS,
-  meantText,
-  NEEDS,
-  agesOf,
-  TECHNIQUES,
-  type Concern,
-  type StoredChild,
-} from '@lea/core'
+import { TECHNIQUES, agesOf } from '@lea/core/craft'
+import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName, meantText } from '@lea/core/food'
+import { LANGUAGES, languageName } from '@lea/core/learn'
+import { NEEDS } from '@lea/core/plan'
+import { childSchema } from '@lea/core/schema'
+import type { StoredChild } from '@lea/core/setting'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

@@ -3,15 +3,10 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
-import {
-  HOW_WORDS,
-  MET_WORDS,
-  shortDay,
-  TASTE_WORDS,
-  TASTES,
-  type ChildRecord,
-  type StoredChild,
-} from '@lea/core'
+import { shortDay } from '@lea/core/amount'
+import { HOW_WORDS } from '@lea/core/craft'
+import { type ChildRecord, MET_WORDS, TASTES, TASTE_WORDS } from '@lea/core/session'
+import type { StoredChild } from '@lea/core/setting'
 import { api, inWords } from '../api'
 import { barOptions } from '../parts/charts'
 import Mat from '../parts/Mat.vue'

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { allergenName, languageName, LEVEL_WORDS, type StoredChild } from '@lea/core'
+import { LEVEL_WORDS, allergenName } from '@lea/core/food'
+import { languageName } from '@lea/core/learn'
+import type { StoredChild } from '@lea/core/setting'
 import { inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'

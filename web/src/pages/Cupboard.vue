@@ -1,16 +1,10 @@
 <script setup lang="ts">
 /** Foods that Lea knows, the setting's own, and the measures in the box. */
 import { computed, onMounted, ref } from 'vue'
-import {
-  allergenName,
-  foodSchema,
-  measureSchema,
-  measureText,
-  unitLabel,
-  type FoodFact,
-  type Kit,
-  type Measure,
-} from '@lea/core'
+import { type Measure, measureText, unitLabel } from '@lea/core/amount'
+import { type FoodFact, allergenName } from '@lea/core/food'
+import type { Kit } from '@lea/core/plan'
+import { foodSchema, measureSchema } from '@lea/core/schema'
 import { inWords } from '../api'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'

@@ -3,7 +3,7 @@
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'

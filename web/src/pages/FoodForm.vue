@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A food of the setting's own: what its packet lists, in allergen words. */
 import { computed, ref } from 'vue'
-import { ALLERGENS, allergenName, nameHolds, type FoodFact, type Verdict } from '@lea/core'
+import { ALLERGENS, type FoodFact, type Verdict, allergenName, nameHolds } from '@lea/core/food'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [food: FoodFact]; close: [] }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What the room has: places to cook, a scale, and the trays of the oven. */
-import { kitSchema, type Kit } from '@lea/core'
+import type { Kit } from '@lea/core/plan'
+import { kitSchema } from '@lea/core/schema'
 import { useDoor } from '../stores/door'
 
 const props = defineProps<{ kit: Kit }>()

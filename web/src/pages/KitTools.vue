@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** Tools of which there are only so many: they set how many children work at once. */
 import { ref } from 'vue'
-import { kitSchema, TECHNIQUES, type Kit } from '@lea/core'
+import { TECHNIQUES } from '@lea/core/craft'
+import type { Kit } from '@lea/core/plan'
+import { kitSchema } from '@lea/core/schema'
 import { useDoor } from '../stores/door'
 
 const props = defineProps<{ kit: Kit }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What has not come round, with the recipes that would bring it; and what was longest ago. */
-import type { NextRound, Overview } from '@lea/core'
+import type { NextRound, Overview } from '@lea/core/session'
 import { dayText } from '../words'
 
 defineProps<{ next: NextRound; view: Overview }>()

@@ -2,14 +2,14 @@
 /** What was made and done over a period, for what comes next: sessions, turns, cost, what has not come round. No ranks. */
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { Bar } from 'vue-chartjs'
+import { moneyText } from '@lea/core/amount'
 import {
-  costPoints,
-  moneyText,
-  turnsInOrder,
   type NextRound,
   type Overview,
   type SessionRecord,
-} from '@lea/core'
+  costPoints,
+  turnsInOrder,
+} from '@lea/core/session'
 import { api, inWords } from '../api'
 import { barOptions } from '../parts/charts'
 import Mat from '../parts/Mat.vue'

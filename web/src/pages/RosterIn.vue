@@ -2,16 +2,15 @@
 /** A table of children read in: columns matched, every row shown with what it is taken for, and nothing kept before it was looked at. */
 import Papa from 'papaparse'
 import { computed, ref, watch } from 'vue'
+import { LEVEL_WORDS, allergenName } from '@lea/core/food'
+import { languageName } from '@lea/core/learn'
 import {
-  allergenName,
-  languageName,
-  LEVEL_WORDS,
-  readRoster,
   ROSTER_FIELDS,
-  rosterColumns,
   type RosterColumns,
   type RosterField,
-} from '@lea/core'
+  readRoster,
+  rosterColumns,
+} from '@lea/core/schema'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

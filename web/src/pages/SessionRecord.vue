@@ -2,7 +2,8 @@
 /** What happened in one session. Only what was tapped; nothing is inferred from the plan. */
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
-import { fillNames, INCIDENT_WORDS, KEPT_WORDS, TASTE_WORDS, type SessionRecord } from '@lea/core'
+import { fillNames } from '@lea/core/plan'
+import { INCIDENT_WORDS, KEPT_WORDS, type SessionRecord, TASTE_WORDS } from '@lea/core/session'
 import { api, inWords } from '../api'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'

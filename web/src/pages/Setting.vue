@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Adults and house rules. */
 import { onMounted, ref } from 'vue'
-import { adultSchema, ownDietSchema, type HouseRules } from '@lea/core'
+import type { HouseRules } from '@lea/core/plan'
+import { adultSchema, ownDietSchema } from '@lea/core/schema'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'

@@ -2,7 +2,8 @@
 /** How many children to an adult: the country's published numbers, or the setting's own. */
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { ageText, RATIO_SOURCE, ratioRows, type HouseRules, type RatioRow } from '@lea/core'
+import { RATIO_SOURCE, type RatioRow, ageText, ratioRows } from '@lea/core/craft'
+import type { HouseRules } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
 const emit = defineEmits<{ save: [rules: HouseRules] }>()

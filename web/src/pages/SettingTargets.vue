@@ -2,7 +2,8 @@
 /** The targets that everybody should meet this week: talk is chosen so that they come up. */
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
-import { TARGETS, targetOf, type HouseRules } from '@lea/core'
+import { TARGETS, targetOf } from '@lea/core/learn'
+import type { HouseRules } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
 const emit = defineEmits<{ save: [rules: HouseRules, done: string] }>()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Ages and tools of techniques that the setting moves, and those that everybody should come to this week. */
 import { computed, ref, watch } from 'vue'
-import { ageText, agesOf, techniqueOf, TECHNIQUES, type HouseRules, type HouseTechnique } from '@lea/core'
+import { type HouseTechnique, TECHNIQUES, ageText, agesOf, techniqueOf } from '@lea/core/craft'
+import type { HouseRules } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
 const emit = defineEmits<{ save: [rules: HouseRules] }>()

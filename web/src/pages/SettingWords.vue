@@ -1,14 +1,8 @@
 <script setup lang="ts">
 /** Words of the setting: a family's own word, a language Lea has none of; one by one, or as a file to hand to a speaker. */
 import { computed, ref } from 'vue'
-import {
-  Glossary,
-  GLOSSARY_ROWS,
-  languageName,
-  ownWordSchema,
-  runsRightToLeft,
-  type OwnWord,
-} from '@lea/core'
+import { GLOSSARY_ROWS, Glossary, type OwnWord, languageName, runsRightToLeft } from '@lea/core/learn'
+import { ownWordSchema } from '@lea/core/schema'
 import { ApiFault, inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import { useHouse } from '../stores/house'

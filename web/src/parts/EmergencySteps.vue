@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { EMERGENCY } from '@lea/core'
+import { EMERGENCY } from '@lea/core/food'
 
 withDefaults(defineProps<{ heading?: 'h2' | 'h3' }>(), { heading: 'h3' })
 </script>

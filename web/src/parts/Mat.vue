@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A child's place mat with the name on it: small in the weave, large at the table. */
 import { computed } from 'vue'
-import { matLook } from '@lea/core'
+import { matLook } from '@lea/core/craft'
 import Weft from './Weft.vue'
 
 const props = withDefaults(

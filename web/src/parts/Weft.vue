@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A patch of a child's weave, filling its box: the ground of mats and of done scoops. */
 import { computed, useId } from 'vue'
-import { matLook, TILES } from '@lea/core'
+import { TILES, matLook } from '@lea/core/craft'
 
 const props = defineProps<{ mat: number }>()
 const id = useId()

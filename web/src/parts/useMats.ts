@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { matNumbers } from '@lea/core'
+import { matNumbers } from '@lea/core/craft'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 

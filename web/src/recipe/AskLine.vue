@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One question in line: near answers as buttons, or a line typed. */
 import { ref, useId } from 'vue'
-import type { ReadQuestion } from '@lea/core'
+import type { ReadQuestion } from '@lea/core/recipe'
 
 const props = defineProps<{ question: ReadQuestion }>()
 const emit = defineEmits<{ answer: [text: string] }>()

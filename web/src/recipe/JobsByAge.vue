@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** What each age does with the foods of a recipe. */
 import { computed } from 'vue'
-import { ageText, AGE_BANDS, foodName, jobsOf, JOBS_SOURCE, type FoodBook, type RecipeLine } from '@lea/core'
+import { AGE_BANDS, JOBS_SOURCE, ageText, jobsOf } from '@lea/core/craft'
+import { type FoodBook, foodName } from '@lea/core/food'
+import type { RecipeLine } from '@lea/core/recipe'
 
 const props = defineProps<{ lines: readonly RecipeLine[]; foods: FoodBook }>()
 const rows = computed(() =>

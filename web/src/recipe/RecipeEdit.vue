@@ -2,7 +2,9 @@
 /** A recipe written or changed, beside its weave: a leader sees at once what a change does. */
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { RECIPE_SCHEMA, recipeSchema, ROLES, shippedOf, TECHNIQUES, themeOf, type Recipe } from '@lea/core'
+import { TECHNIQUES } from '@lea/core/craft'
+import { RECIPE_SCHEMA, ROLES, type Recipe, shippedOf, themeOf } from '@lea/core/recipe'
+import { recipeSchema } from '@lea/core/schema'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'

@@ -1,20 +1,17 @@
 <script setup lang="ts">
 /** The lines of a recipe: food, amount, unit, role. A food Lea does not know is kept, and asked about. */
 import {
+  type System,
+  UNIT_IDS,
   leadingNumber,
-  lineFromText,
   parseRatio,
   plainNumbers,
-  PREPARATIONS,
   toMixed,
-  UNIT_IDS,
   unitLabel,
   unitWord,
-  type FoodBook,
-  type RecipeLine,
-  type Role,
-  type System,
-} from '@lea/core'
+} from '@lea/core/amount'
+import { type FoodBook, PREPARATIONS } from '@lea/core/food'
+import { type RecipeLine, type Role, lineFromText } from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What else a recipe says: how long it keeps in days, free choices, notes, and ways by age. */
 import { Trash2 } from '@lucide/vue'
-import { foodName, KEPT_IN, NOTE_ABOUT, type FoodBook, type Recipe, type StepVariant } from '@lea/core'
+import { type FoodBook, foodName } from '@lea/core/food'
+import { KEPT_IN, NOTE_ABOUT, type Recipe, type StepVariant } from '@lea/core/recipe'
 
 const props = defineProps<{ foods: FoodBook }>()
 const recipe = defineModel<Recipe>({ required: true })

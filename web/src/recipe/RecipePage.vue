@@ -2,16 +2,9 @@
 /** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import {
-  changesIn,
-  linesFor,
-  pictureOf,
-  recipeToJson,
-  stepWork,
-  themeWords,
-  toJsonLd,
-  variantsOf,
-} from '@lea/core'
+import { variantsOf } from '@lea/core/plan'
+import { changesIn, linesFor, pictureOf, stepWork, themeWords, toJsonLd } from '@lea/core/recipe'
+import { recipeToJson } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import Amount from '../parts/Amount.vue'

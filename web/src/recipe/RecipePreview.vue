@@ -2,17 +2,10 @@
 /** The weave of what is being written, live: what a change does to the clock, the turns, the cost and what is to settle. */
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useDebounceFn } from '@vueuse/core'
-import {
-  assemble,
-  fillNames,
-  minutesText,
-  openStops,
-  planFigures,
-  type Look,
-  type Plan,
-  type Recipe,
-  type Remedy,
-} from '@lea/core'
+import type { Look, Remedy } from '@lea/core/choose'
+import { type Plan, fillNames, minutesText, openStops, planFigures } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import { assemble } from '@lea/core/setting'
 import Picture from '../parts/Picture.vue'
 import FitLine from '../shelf/FitLine.vue'
 import { useGroup } from '../shelf/useGroup'

@@ -5,16 +5,16 @@
  */
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { foodName } from '@lea/core/food'
 import {
-  foodName,
+  type ReadQuestion,
+  type Recipe,
+  type RecipeRead,
   linesFor,
-  readRecipeFile,
   roleWords,
   stepWork,
-  type RecipeRead,
-  type Recipe,
-  type ReadQuestion,
-} from '@lea/core'
+} from '@lea/core/recipe'
+import { readRecipeFile } from '@lea/core/schema'
 import { Undo2 } from '@lucide/vue'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'

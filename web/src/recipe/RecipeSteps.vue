@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
-import { MODES, PLACES, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core'
+import { MODES, PLACES, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
 import StepTiming from './StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What one batch makes: pieces, on trays, in a tin, mL of batter; so that it can be scaled by any of them. */
 import { computed } from 'vue'
-import type { Recipe, Tin } from '@lea/core'
+import type { Tin } from '@lea/core/amount'
+import type { Recipe } from '@lea/core/recipe'
 
 const recipe = defineModel<Recipe>({ required: true })
 type Shape = Tin['shape'] | 'none'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
 import { computed, onMounted, ref, watch } from 'vue'
-import { isWanted, pictureOf, lookMinutes, type ShelfFilter } from '@lea/core'
+import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
+import { pictureOf } from '@lea/core/recipe'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'
 import FitLine from '../shelf/FitLine.vue'

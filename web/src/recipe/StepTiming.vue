@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** When a step has to follow soon, and where a session may be cut in two. */
 import { computed } from 'vue'
-import type { RecipeStep } from '@lea/core'
+import type { RecipeStep } from '@lea/core/recipe'
 
 const step = defineModel<RecipeStep>({ required: true })
 const soonMinutes = computed(() => (step.value.soon ? step.value.soon.seconds / 60 : ''))

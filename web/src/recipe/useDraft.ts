@@ -1,6 +1,6 @@
 /** A recipe that is being written: every change can be taken back, and it is kept on this device until it is saved or thrown away. */
 import { computed, ref, watch } from 'vue'
-import type { Recipe } from '@lea/core'
+import type { Recipe } from '@lea/core/recipe'
 
 const KEPT_MOST = 100
 const KEY = 'lea-recipe-draft:'

@@ -3,7 +3,7 @@
  * its place by giving the same shape; `simulated` is then false.
  */
 import demo from '@lea/core/data/demo-packets.json'
-import type { ScannedPacket } from '@lea/core'
+import type { ScannedPacket } from '@lea/core/food'
 
 export interface PacketScanner {
   /** What it says of itself on the screen. */

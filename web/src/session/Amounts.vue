@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** From the recipe to this group: how much, measured how, in which scoops, and the turns that come of it. */
 import { computed, ref } from 'vue'
-import { MEASURING, MEASURING_WORDS } from '@lea/core'
+import { MEASURING, MEASURING_WORDS } from '@lea/core/plan'
 import { inWords } from '../api'
 import AmountTable from '../amounts/AmountTable.vue'
 import Choice from '../amounts/Choice.vue'

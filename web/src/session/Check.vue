@@ -2,7 +2,8 @@
 /** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { allergenName, checkRows, dietName, MEETING_WORDS, type Decision } from '@lea/core'
+import { MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { type Decision, checkRows } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import LabelText from '../packets/LabelText.vue'
 import { useDoor } from '../stores/door'

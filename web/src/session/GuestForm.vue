@@ -1,15 +1,9 @@
 <script setup lang="ts">
 /** A guest at the door: nickname, age and allergies in under twenty seconds. */
 import { computed, ref } from 'vue'
-import {
-  ALLERGENS,
-  allergenName,
-  guestSchema,
-  meantText,
-  saysNone,
-  type Concern,
-  type StoredGuest,
-} from '@lea/core'
+import { ALLERGENS, type Concern, allergenName, meantText, saysNone } from '@lea/core/food'
+import { guestSchema } from '@lea/core/schema'
+import type { StoredGuest } from '@lea/core/setting'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [guest: StoredGuest]; close: [] }>()

@@ -2,7 +2,7 @@
 /** Cards to cut out: one for each child, with its mat, its jobs, the tool and the cue. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { jobCards } from '@lea/core'
+import { jobCards } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/Mat.vue'
 import Picture from '../parts/Picture.vue'

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 /** Lanes of children and adults against the clock; a turn set down in another lane is pinned there; how near to the best it is. */
 import { computed, ref, shallowRef, watch } from 'vue'
+import { techniqueOf } from '@lea/core/craft'
 import {
-  certificate,
-  childFits,
-  clearingUp,
-  laneChart,
-  minutesText,
-  planFigures,
-  techniqueOf,
-  turnAt,
-  whyNotStand,
-  whyNotTo,
   type Decision,
   type LaneBlock,
   type PlanFigures,
-} from '@lea/core'
+  certificate,
+  childFits,
+  laneChart,
+  minutesText,
+  planFigures,
+  turnAt,
+  whyNotStand,
+  whyNotTo,
+} from '@lea/core/plan'
+import { clearingUp } from '@lea/core/session'
 import Notice from '../parts/Notice.vue'
 import FiguresTable from '../jobs/FiguresTable.vue'
 import FitTable from '../jobs/FitTable.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Recipes of the setting that fit these children: compiled one after another in the worker, with nothing listed against them. */
 import { onMounted, ref } from 'vue'
-import { assemble, openStops } from '@lea/core'
+import { openStops } from '@lea/core/plan'
+import { assemble } from '@lea/core/setting'
 import { useDoor } from '../stores/door'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'

@@ -2,7 +2,8 @@
 /** The whole session on one page: when, what, who, which measure, who stands where. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { clearingUp, sheetRows, weave } from '@lea/core'
+import { weave } from '@lea/core/plan'
+import { clearingUp, sheetRows } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import { useHouse } from '../stores/house'
 import { dayText } from '../words'

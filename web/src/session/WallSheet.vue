@@ -2,7 +2,8 @@
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { allergenName, checkRows, dietName, EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS } from '@lea/core'
+import { EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { checkRows } from '@lea/core/plan'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'

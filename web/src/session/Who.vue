@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Who comes, where they sit, and which adults are here. */
 import { computed, ref } from 'vue'
-import { allergenName, dietName, LEVEL_WORDS, type StoredGuest } from '@lea/core'
+import { LEVEL_WORDS, allergenName, dietName } from '@lea/core/food'
+import type { StoredGuest } from '@lea/core/setting'
 import { useMats } from '../parts/useMats'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** A session once more: another day, another group. */
 import { reactive, ref } from 'vue'
-import { clockAfter, copySession, dayAfter, minutesBetween, type StoredSession } from '@lea/core'
+import { clockAfter, dayAfter } from '@lea/core/amount'
+import { minutesBetween } from '@lea/core/plan'
+import { type StoredSession, copySession } from '@lea/core/setting'
 import { inWords } from '../api'
 import Chip from '../parts/Chip.vue'
 import Notice from '../parts/Notice.vue'

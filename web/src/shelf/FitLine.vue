@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** How a recipe fits a group: one line, what would help, and all reasons on demand. */
 import { computed } from 'vue'
-import { fillNames, fitWords } from '@lea/core'
+import { fitWords } from '@lea/core/choose'
+import { fillNames } from '@lea/core/plan'
 import { useHouse } from '../stores/house'
 import type { Standing } from '../stores/shelf'
 

@@ -1,16 +1,10 @@
 <script setup lang="ts">
 /** Four short questions, each with near answers to tap. */
 import { computed } from 'vue'
-import {
-  dayAfter,
-  HEATS,
-  heatWord,
-  seasonOf,
-  themeWords,
-  weekdayOf,
-  type Heat,
-  type StoredGuest,
-} from '@lea/core'
+import { dayAfter, weekdayOf } from '@lea/core/amount'
+import { seasonOf } from '@lea/core/choose'
+import { HEATS, type Heat, heatWord, themeWords } from '@lea/core/recipe'
+import type { StoredGuest } from '@lea/core/setting'
 import Chip from '../parts/Chip.vue'
 import { useHouse } from '../stores/house'
 import { dayText, todayText } from '../words'

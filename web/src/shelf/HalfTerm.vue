@@ -2,20 +2,12 @@
 /** Some weeks of sessions laid out, so that techniques, targets and foods come round; moved about by hand, then sent to the Diary. */
 import { computed, onMounted, reactive, ref } from 'vue'
 import { ArrowDown, ArrowUp, Pin } from '@lucide/vue'
-import {
-  clockAfter,
-  dayAfter,
-  inputsOf,
-  pictureOf,
-  targetOf,
-  techniqueOf,
-  termDays,
-  termRecipes,
-  weekdayOf,
-  type StoredSession,
-  type TermPlan,
-  type TermProblem,
-} from '@lea/core'
+import { clockAfter, dayAfter, weekdayOf } from '@lea/core/amount'
+import { type TermPlan, type TermProblem, termDays, termRecipes } from '@lea/core/choose'
+import { techniqueOf } from '@lea/core/craft'
+import { targetOf } from '@lea/core/learn'
+import { pictureOf } from '@lea/core/recipe'
+import { type StoredSession, inputsOf } from '@lea/core/setting'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'

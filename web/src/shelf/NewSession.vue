@@ -3,20 +3,10 @@
 import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDebounceFn } from '@vueuse/core'
-import {
-  clockAfter,
-  dayAfter,
-  inputsOf,
-  isWanted,
-  lookMinutes,
-  pictureOf,
-  readMoney,
-  themesOn,
-  type Heat,
-  type ShelfFilter,
-  type StoredGuest,
-  type StoredSession,
-} from '@lea/core'
+import { clockAfter, dayAfter, readMoney } from '@lea/core/amount'
+import { type ShelfFilter, isWanted, lookMinutes, themesOn } from '@lea/core/choose'
+import { type Heat, pictureOf } from '@lea/core/recipe'
+import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/setting'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/Picture.vue'

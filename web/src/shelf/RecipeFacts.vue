@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** What a recipe is like, in a line of words: from what age, minutes, heat, what it holds. */
 import { computed } from 'vue'
-import { ageText, allergenName, fromMonths, heatWords, holdsOf, type FoodBook, type Recipe } from '@lea/core'
+import { ageText } from '@lea/core/craft'
+import { type FoodBook, allergenName } from '@lea/core/food'
+import { type Recipe, fromMonths, heatWords, holdsOf } from '@lea/core/recipe'
 
 const props = defineProps<{ recipe: Recipe; foods: FoodBook; minutes?: string }>()
 const holds = computed(() => {

@@ -1,20 +1,11 @@
 <script setup lang="ts">
 /** The shelf narrowed down. */
 import { computed } from 'vue'
-import {
-  ALLERGENS,
-  allergenName,
-  HEATS,
-  heatWord,
-  readMoney,
-  techniqueOf,
-  techniquesOf,
-  themesOn,
-  themeWords,
-  type Heat,
-  type Recipe,
-  type ShelfFilter,
-} from '@lea/core'
+import { readMoney } from '@lea/core/amount'
+import { type ShelfFilter, themesOn } from '@lea/core/choose'
+import { techniqueOf } from '@lea/core/craft'
+import { ALLERGENS, allergenName } from '@lea/core/food'
+import { HEATS, type Heat, type Recipe, heatWord, techniquesOf, themeWords } from '@lea/core/recipe'
 
 const props = defineProps<{ recipes: readonly Recipe[]; withGroup: boolean }>()
 const filter = defineModel<ShelfFilter>({ required: true })

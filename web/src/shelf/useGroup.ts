@@ -1,6 +1,6 @@
 /** For whom the shelf is looked at where nobody said: the next session's group, else everybody on the roster today. */
 import { computed } from 'vue'
-import type { StoredSession } from '@lea/core'
+import type { StoredSession } from '@lea/core/setting'
 import { useHouse } from '../stores/house'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText, todayText } from '../words'

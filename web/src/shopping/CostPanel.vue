@@ -1,15 +1,10 @@
 <script setup lang="ts">
 /** What goes in costs so much, what is paid today so much; for each child; against the ready-made thing. */
 import { computed, ref, watch } from 'vue'
-import {
-  moneyField,
-  moneyText,
-  readMoney,
-  recipeSchema,
-  type Cheaper,
-  type Plan,
-  type Recipe,
-} from '@lea/core'
+import { moneyField, moneyText, readMoney } from '@lea/core/amount'
+import type { Cheaper, Plan } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import { recipeSchema } from '@lea/core/schema'
 import { inWords } from '../api'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What to buy, in packs: ticked off when it is got; what is left over, and how long it keeps. */
-import { moneyText, type Plan, type ShoppingRow } from '@lea/core'
+import { moneyText } from '@lea/core/amount'
+import type { Plan, ShoppingRow } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import { useSession } from '../stores/session'
 

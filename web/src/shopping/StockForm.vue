@@ -2,7 +2,10 @@
 /** One food of the cupboard: how much is there, in what packs it is bought, what it weighs here. Faults stand at their field. */
 import { computed, ref } from 'vue'
 import { ValidationError } from 'yup'
-import { cupboardSchema, moneyField, readMoney, resolveFood, unitLabel, type CupboardItem } from '@lea/core'
+import { moneyField, readMoney, unitLabel } from '@lea/core/amount'
+import { resolveFood } from '@lea/core/food'
+import type { CupboardItem } from '@lea/core/plan'
+import { cupboardSchema } from '@lea/core/schema'
 import { inWords } from '../api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What is on the shelf and what it costs: one row for each food that the setting keeps. */
 import { computed, ref } from 'vue'
-import { amountText, moneyText, type CupboardItem, type CupboardPack } from '@lea/core'
+import { amountText, moneyText } from '@lea/core/amount'
+import type { CupboardItem, CupboardPack } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useDoor } from '../stores/door'

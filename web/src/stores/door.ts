@@ -1,7 +1,7 @@
 import { forgetDrafts } from '../recipe/useDraft'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { PersonRole } from '@lea/core'
+import type { PersonRole } from '@lea/core/schema'
 import { api, ApiFault, isOffline } from '../api'
 import { apiKept, keepAnswer } from '../kept/answers'
 import { forgetAll, forgetLists } from '../kept/base'

@@ -1,22 +1,11 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import {
-  digest,
-  foodBook,
-  type CupboardItem,
-  type Decision,
-  type FoodFact,
-  type HouseRules,
-  type Kit,
-  type MadeBefore,
-  type OwnWord,
-  type Recipe,
-  type StoredAdult,
-  type StoredChild,
-  type StoredPacket,
-  type StoredSession,
-  type StoredSetting,
-} from '@lea/core'
+import type { MadeBefore } from '@lea/core/choose'
+import { type FoodFact, type StoredPacket, foodBook } from '@lea/core/food'
+import type { OwnWord } from '@lea/core/learn'
+import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
 import { api, inWords } from '../api'
 import { apiKept } from '../kept/answers'
 

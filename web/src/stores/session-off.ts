@@ -1,6 +1,7 @@
 /** A session without a network: begun by the plan of this device, and joined to the server's once it answers. */
 import { ref, type Ref, type ShallowRef } from 'vue'
-import type { Finding, Plan, StoredSession } from '@lea/core'
+import type { Finding, Plan } from '@lea/core/plan'
+import type { StoredSession } from '@lea/core/setting'
 import { keepAnswer } from '../kept/answers'
 import { beginAlone, joinAgain } from '../kept/starts'
 import type { Saving } from './session-saving'

@@ -1,15 +1,8 @@
 /** What a leader asks of a plan beside it: other ways, what would shorten it, small groups one after another. */
 import type { ShallowRef } from 'vue'
-import type {
-  Alternatives,
-  Plan,
-  PlanRequest,
-  RestOffer,
-  Rotation,
-  RotationInput,
-  Shorter,
-  StoredSession,
-} from '@lea/core'
+import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
+import type { RotationInput } from '@lea/core/schema'
+import type { StoredSession } from '@lea/core/setting'
 import { api, inWords } from '../api'
 import {
   alternativesInWorker,

@@ -1,6 +1,7 @@
 /** What was changed in a session on its way to the server: one after another, and again once the network is back. */
 import { ref, type Ref, type ShallowRef } from 'vue'
-import { inputsOf, type Decision, type SessionInputs, type StoredSession } from '@lea/core'
+import type { Decision } from '@lea/core/plan'
+import { type SessionInputs, type StoredSession, inputsOf } from '@lea/core/setting'
 import { api, inWords, isOffline } from '../api'
 
 type What = 'inputs' | 'decisions'

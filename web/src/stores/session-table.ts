@@ -1,6 +1,8 @@
 /** What changes a session while the table is at work: who comes, who goes, what breaks. */
 import type { Ref, ShallowRef } from 'vue'
-import type { MendInput, Plan, StoredGuest, StoredSession } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import type { MendInput } from '@lea/core/schema'
+import type { StoredGuest, StoredSession } from '@lea/core/setting'
 import { api, inWords } from '../api'
 import { keepAnswer } from '../kept/answers'
 import type { Saving } from './session-saving'

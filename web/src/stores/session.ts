@@ -1,23 +1,19 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import {
-  assemble,
-  atTable,
-  decide,
-  decisionKey,
-  fillNames,
-  inputsOf,
-  openStops,
-  undecide,
-  unseen,
-  whatChanged,
   type Decision,
   type Plan,
   type PlanRequest,
   type Present,
-  type SessionInputs,
-  type StoredSession,
-} from '@lea/core'
+  decide,
+  decisionKey,
+  fillNames,
+  openStops,
+  undecide,
+  whatChanged,
+} from '@lea/core/plan'
+import { unseen } from '@lea/core/session'
+import { type SessionInputs, type StoredSession, assemble, atTable, inputsOf } from '@lea/core/setting'
 import { api, ApiFault, inWords, isOffline } from '../api'
 import { compileInWorker, refineInWorker } from '../workers/planner'
 import { apiKept, keepAnswer } from '../kept/answers'

@@ -1,15 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { useThrottleFn } from '@vueuse/core'
-import {
-  ranked,
-  wishFor,
-  type Look,
-  type Remedy,
-  type ShelfRow,
-  type StoredSession,
-  type Wish,
-} from '@lea/core'
+import { type Look, type Remedy, type ShelfRow, type Wish, ranked, wishFor } from '@lea/core/choose'
+import type { StoredSession } from '@lea/core/setting'
 import { inWords } from '../api'
 import { looksInWorkers, remedyInWorker, startShelf } from '../workers/shelf'
 import { useHouse, type RecipeRow } from './house'

@@ -1,6 +1,6 @@
 /** What waits on this device for the server: written down first, counted, sent in order, tried again until the server has it. */
 import { computed, ref, shallowRef, type Ref } from 'vue'
-import type { TableEvent } from '@lea/core'
+import type { TableEvent } from '@lea/core/session'
 import { api, ApiFault, inWords, isOffline } from '../api'
 import * as outbox from '../kept/outbox'
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { replay, type EventBody, type TableEvent } from '@lea/core'
+import { type EventBody, type TableEvent, replay } from '@lea/core/session'
 import { api, inWords } from '../api'
 import * as outbox from '../kept/outbox'
 import { PATIENCE_MS, sendingOf } from './table-sending'

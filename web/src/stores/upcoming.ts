@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { assemble, type Plan, type StoredSession } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
+import { type StoredSession, assemble } from '@lea/core/setting'
 import { compileInWorker } from '../workers/planner'
 import { dayText, todayText } from '../words'
 import { useHouse } from './house'

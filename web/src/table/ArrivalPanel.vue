@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Somebody came while the table is at work, or a card was changed: what that changes, what is to settle first, and then the plan for everyone. */
 import { computed, ref } from 'vue'
-import { openStops, whatChanged, type Finding, type Fix } from '@lea/core'
+import { type Finding, type Fix, openStops, whatChanged } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import { useDoor } from '../stores/door'
 import { useSession } from '../stores/session'

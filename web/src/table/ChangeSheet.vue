@@ -2,7 +2,8 @@
 /** Something changes at the table: big buttons, the plan is mended, what changed is said, and what would shorten the rest. */
 import { ref, shallowRef, type Component } from 'vue'
 import { Clock, DoorOpen, Hammer, Scissors, UserMinus, UserPlus } from '@lucide/vue'
-import type { MendInput, RestOffer } from '@lea/core'
+import type { RestOffer } from '@lea/core/plan'
+import type { MendInput } from '@lea/core/schema'
 import Mat from '../parts/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

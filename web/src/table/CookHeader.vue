@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The head of the table view: the recipe, where we are in it, and how that stands against the plan. */
 import { computed } from 'vue'
-import type { Plan } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
 
 const props = defineProps<{ plan: Plan; step: string; pace: string; to: string }>()
 const at = computed(() => props.plan.schedule.findIndex((s) => s.step === props.step))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import type { TableTask, TableTurn } from '@lea/core'
+import type { TableTask, TableTurn } from '@lea/core/session'
 import ScaleBox from '../devices/ScaleBox.vue'
 import Amount from '../parts/Amount.vue'
 import { useMats } from '../parts/useMats'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The scoop strip at the table: each scoop filled with the weave of the child who did it; the next one is to tap. */
 import { computed } from 'vue'
-import type { TableTask } from '@lea/core'
+import type { TableTask } from '@lea/core/session'
 import StripMarks from '../parts/StripMarks.vue'
 import Weft from '../parts/Weft.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Before anybody eats: what was raw is measured in its middle. A cold reading is kept, and does not let it through. */
 import { computed, ref } from 'vue'
-import type { GateNeed } from '@lea/core'
+import type { GateNeed } from '@lea/core/session'
 import Picks from '../parts/Picks.vue'
 import ProbeBox from '../devices/ProbeBox.vue'
 import { useSession } from '../stores/session'

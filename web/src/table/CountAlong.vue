@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Counting together in the languages of the child whose turn it is: up to the scoop at hand. */
 import { computed } from 'vue'
-import { countAlong, languageName, runsRightToLeft } from '@lea/core'
+import { countAlong, languageName, runsRightToLeft } from '@lea/core/learn'
 import { useGlossary } from '../talk/useGlossary'
 
 const props = defineProps<{ to: number; languages: readonly string[] }>()

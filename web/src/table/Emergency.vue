@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One tap away at the table: care plans of the children present, then the general steps. */
 import { computed } from 'vue'
-import { allergenName, LEVEL_WORDS } from '@lea/core'
+import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import EmergencySteps from '../parts/EmergencySteps.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useHouse } from '../stores/house'

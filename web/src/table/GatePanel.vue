@@ -2,7 +2,7 @@
 /** A gate that cannot be skipped silently: who checked it, by name and time. */
 import { Check } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import type { GateNeed } from '@lea/core'
+import type { GateNeed } from '@lea/core/session'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Something happened: what, who, what was done. The owner sees it until it was read. */
 import { computed, ref } from 'vue'
-import { INCIDENT_WORDS, INCIDENTS, type Incident } from '@lea/core'
+import { INCIDENTS, INCIDENT_WORDS, type Incident } from '@lea/core/session'
 import Picks from '../parts/Picks.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useSession } from '../stores/session'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Who waits just now, and what they could do: offered, not pressed. */
-import type { Meanwhile } from '@lea/core'
+import type { Meanwhile } from '@lea/core/session'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The measure to fetch, drawn: a cup with a handle, or a spoon; its size as a numeral on it. */
 import { computed } from 'vue'
-import { numberText } from '@lea/core'
+import { numberText } from '@lea/core/amount'
 
 const props = defineProps<{ size: string; unit: string; name: string }>()
 const isSpoon = computed(() => /^(tsp|tbsp|dsp)/.test(props.unit))

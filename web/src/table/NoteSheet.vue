@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { HOW_WORDS, HOWS, techniqueOf, type How, type Task } from '@lea/core'
+import { HOWS, HOW_WORDS, type How, techniqueOf } from '@lea/core/craft'
+import type { Task } from '@lea/core/plan'
 import Sheet from '../parts/Sheet.vue'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'

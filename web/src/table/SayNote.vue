@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One tap: how the child answered. The same place takes it back. */
 import { computed } from 'vue'
-import { ANSWER_WORDS, ANSWERS, type Answered, type Prompt } from '@lea/core'
+import { ANSWERS, ANSWER_WORDS, type Answered, type Prompt } from '@lea/core/learn'
 import { useTable } from '../stores/table'
 
 const props = defineProps<{ child: string; prompt: Prompt; food?: string | undefined }>()

@@ -2,7 +2,9 @@
 /** One thing to say, with simpler and harder, the answer on tap, how it was answered, and the words of the step. */
 import { Volume2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { shownHome, spokenText, type SayNow, type StepTalk } from '@lea/core'
+import { shownHome, spokenText } from '@lea/core/learn'
+import type { StepTalk } from '@lea/core/plan'
+import type { SayNow } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import WordPicture from '../parts/WordPicture.vue'
 import { useHouse } from '../stores/house'

@@ -4,7 +4,7 @@
  * are one tap away.
  */
 import { computed, ref, watch } from 'vue'
-import type { Plan } from '@lea/core'
+import type { Plan } from '@lea/core/plan'
 import { useSession } from '../stores/session'
 import { useTable } from '../stores/table'
 import { timeText } from '../words'

@@ -2,7 +2,7 @@
 /** Every timer that runs at this table, by name: for everyone who looks, ringing and flashing until somebody has seen it. */
 import { useIntervalFn, useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { timersAt, type TimerView } from '@lea/core'
+import { type TimerView, timersAt } from '@lea/core/session'
 import Sheet from '../parts/Sheet.vue'
 import { useTable } from '../stores/table'
 

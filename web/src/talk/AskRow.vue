@@ -2,7 +2,9 @@
 /** One child and its question: what, why this, and the other levels to step down or up to. */
 import { Pin, PinOff } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { ladderOf, REASON_WORDS, targetOf, type Ask, type StepTalk } from '@lea/core'
+import { targetOf } from '@lea/core/learn'
+import type { Ask, StepTalk } from '@lea/core/plan'
+import { REASON_WORDS, ladderOf } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'

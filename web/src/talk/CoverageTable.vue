@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Targets against children: asked, heard, or not in this session. No score: it shows what the plan brings to whom. */
 import { computed } from 'vue'
-import { coverage, targetOf } from '@lea/core'
+import { targetOf } from '@lea/core/learn'
+import { coverage } from '@lea/core/session'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The word, the sound and the recipe’s own words of the day. */
 import { computed } from 'vue'
-import { talkOfDay } from '@lea/core'
+import { talkOfDay } from '@lea/core/session'
 import WordPicture from '../parts/WordPicture.vue'
 import { useSession } from '../stores/session'
 import HomeWords from './HomeWords.vue'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A word in the languages spoken at home, each in its own direction; what wants a speaker says so. */
-import { languageName, type StepWord } from '@lea/core'
+import { type StepWord, languageName } from '@lea/core/learn'
 
 withDefaults(defineProps<{ home: StepWord['home']; names?: boolean }>(), { names: true })
 </script>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** All there is to say in a step beyond its question: how to act it, more words, a little science, and how it is told by age. */
 import { computed } from 'vue'
-import { SCIENCE_BANDS, stepMore, TELLING_AGES, yearsText, type StepTalk, type StepWord } from '@lea/core'
+import { SCIENCE_BANDS, type StepWord, TELLING_AGES } from '@lea/core/learn'
+import type { StepTalk } from '@lea/core/plan'
+import { stepMore, yearsText } from '@lea/core/session'
 import { useSession } from '../stores/session'
 import { useGlossary } from './useGlossary'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** One step: its idea (to change), who is asked what, its two words, one's own prompt, and more. */
 import { computed, ref } from 'vue'
-import { childrenIn, type StepTalk } from '@lea/core'
+import type { StepTalk } from '@lea/core/plan'
+import { childrenIn } from '@lea/core/session'
 import WordPicture from '../parts/WordPicture.vue'
 import { useDoor } from '../stores/door'
 import { useSession } from '../stores/session'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Step by step who is asked what, with its levels, the answer and the words; and which targets come to whom. */
-import { TASTING_WORDS } from '@lea/core'
+import { TASTING_WORDS } from '@lea/core/learn'
 import { useSession } from '../stores/session'
 import CoverageTable from './CoverageTable.vue'
 import DayWords from './DayWords.vue'

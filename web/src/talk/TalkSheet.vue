@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The talk of a session on paper: step by step, from showing to asking, with the answers and the words. */
 import { useRoute } from 'vue-router'
-import { fewOfEach } from '@lea/core'
+import { fewOfEach } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import PaperBar from '../session/PaperBar.vue'
 import { useOpenSession } from '../session/useOpenSession'

@@ -2,7 +2,8 @@
 /** Cards to cut out and hold up: picture, word, and the word in the languages of the group. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { languageName, wordCards } from '@lea/core'
+import { languageName } from '@lea/core/learn'
+import { wordCards } from '@lea/core/session'
 import WordPicture from '../parts/WordPicture.vue'
 import { useMats } from '../parts/useMats'
 import Weft from '../parts/Weft.vue'

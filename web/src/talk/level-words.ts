@@ -1,4 +1,4 @@
-import type { SupportLevel } from '@lea/core'
+import type { SupportLevel } from '@lea/core/learn'
 
 /** The levels of support, from showing to an open question, as a leader calls them. */
 export const LEVEL_WORDS: Record<SupportLevel, string> = {

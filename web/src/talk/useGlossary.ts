@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { Glossary } from '@lea/core'
+import { Glossary } from '@lea/core/learn'
 import { useHouse } from '../stores/house'
 import { useSession } from '../stores/session'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { WeaveColumn } from '@lea/core'
+import type { WeaveColumn } from '@lea/core/plan'
 import Mat from '../parts/Mat.vue'
 import { useMats } from '../parts/useMats'
 import { useSession } from '../stores/session'

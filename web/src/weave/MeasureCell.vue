@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { WeaveColumn } from '@lea/core'
+import type { WeaveColumn } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import ScoopStrip from '../parts/ScoopStrip.vue'
 import { useMats } from '../parts/useMats'

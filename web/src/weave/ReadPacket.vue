@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
 import { computed, reactive, ref, watch } from 'vue'
-import { ALLERGENS, allergenName, dietName, packetWords, type Plan, type StoredPacket } from '@lea/core'
+import { ALLERGENS, type StoredPacket, allergenName, dietName, packetWords } from '@lea/core/food'
+import type { Plan } from '@lea/core/plan'
 import { inWords } from '../api'
 import LabelText from '../packets/LabelText.vue'
 import PacketForm from '../packets/PacketForm.vue'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { languageName, type WeaveColumn } from '@lea/core'
+import { languageName } from '@lea/core/learn'
+import type { WeaveColumn } from '@lea/core/plan'
 
 defineProps<{ column: WeaveColumn; wide: boolean }>()
 </script>

@@ -2,7 +2,7 @@
 /** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { decisionText, settleRows, type Finding, type Fix, type Plan } from '@lea/core'
+import { type Finding, type Fix, type Plan, decisionText, settleRows } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Grade from '../parts/Grade.vue'
 import { useDoor } from '../stores/door'

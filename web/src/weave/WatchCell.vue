@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WeaveColumn } from '@lea/core'
+import type { WeaveColumn } from '@lea/core/plan'
 import { useSession } from '../stores/session'
 
 const props = defineProps<{ column: WeaveColumn; wide: boolean }>()

@@ -2,7 +2,7 @@
 /** The weave: steps are the columns, five threads are the rows; arrow keys walk the grid. */
 import { Eye, Hand, Hash, MessageCircle, CupSoda } from '@lucide/vue'
 import { computed, nextTick, ref, watch } from 'vue'
-import { ribbon, weave } from '@lea/core'
+import { ribbon, weave } from '@lea/core/plan'
 import { useSession } from '../stores/session'
 import Picture from '../parts/Picture.vue'
 import CountCell from './CountCell.vue'

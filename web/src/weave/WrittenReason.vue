@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A named adult goes on in spite of a finding, with a written reason that stays in the record. */
 import { ref } from 'vue'
-import type { Finding } from '@lea/core'
+import type { Finding } from '@lea/core/plan'
 import Sheet from '../parts/Sheet.vue'
 import { useDoor } from '../stores/door'
 import { useSession } from '../stores/session'

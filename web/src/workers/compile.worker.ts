@@ -1,18 +1,18 @@
 import { expose } from 'comlink'
 import {
-  alternatives,
-  compile,
-  PlanError,
-  restOffers,
-  rotation,
-  shorter,
   type Alternatives,
   type Plan,
+  PlanError,
   type PlanRequest,
   type RestOffer,
   type Rotation,
   type Shorter,
-} from '@lea/core'
+  alternatives,
+  compile,
+  restOffers,
+  rotation,
+  shorter,
+} from '@lea/core/plan'
 
 export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
 

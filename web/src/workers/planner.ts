@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink'
-import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core'
+import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
 import type { Compiled, Planner } from './compile.worker'
 
 const started = new Map<string, Remote<Planner>>()

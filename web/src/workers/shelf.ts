@@ -1,6 +1,6 @@
 /** A few workers that look at the shelf side by side; each takes the next few recipes as soon as it is free. */
 import { wrap, type Remote } from 'comlink'
-import type { Look, Remedy, ShelfRow, TermPlan, TermProblem, Wish } from '@lea/core'
+import type { Look, Remedy, ShelfRow, TermPlan, TermProblem, Wish } from '@lea/core/choose'
 import type { ShelfWorker } from './shelf.worker'
 
 /** Recipes that a worker takes at a time: few, so that first answers stand soon. */

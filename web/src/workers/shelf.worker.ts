@@ -1,17 +1,17 @@
 /** Looks at recipes with a group, a few at a time; tries remedies; lays out a term. Beside the planner, so that nobody waits for it. */
 import { expose } from 'comlink'
 import {
-  layTerm,
-  lookAt,
-  remedyFor,
-  techniqueOf,
   type Look,
   type Remedy,
   type ShelfRow,
   type TermPlan,
   type TermProblem,
   type Wish,
-} from '@lea/core'
+  layTerm,
+  lookAt,
+  remedyFor,
+} from '@lea/core/choose'
+import { techniqueOf } from '@lea/core/craft'
 
 const shelf = {
   looks: (rows: ShelfRow[], wish: Wish): Look[] => rows.map((r) => lookAt(r.id, r.recipe, wish, r.made)),

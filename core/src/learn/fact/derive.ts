@@ -3,7 +3,6 @@
  */
 import { ratio, toMixed, parseRatio } from '../../amount/ratio'
 import { convertTemperature } from '../../amount/temperature'
-import { clockAfter } from '../facts'
 import {
   above,
   amountOf,
@@ -21,6 +20,7 @@ import {
   type PlainFact,
 } from './fields'
 import { deriveScale, deriveScoop } from './measured'
+import { clockAfter } from '../../amount/clock-time'
 
 export const FILL_WORDS = [
   'empty',

@@ -10,9 +10,9 @@ import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from '../../learn/le
 import { levelFrom, RESTING, targetState, type TalkMark, type TargetState } from '../../learn/marks'
 import { largestNumber, sayingsOf } from '../../learn/prompts'
 import { suits, TARGETS, type Target } from '../../learn/targets'
-import type { Person } from '../draft'
-import type { AskReason } from '../plan'
+import type { Person } from '../model/draft'
 import type { TalkOption } from './problem'
+import type { AskReason } from '../model/step-talk'
 
 export interface Candidate extends TalkOption {
   prompt: FactPrompt

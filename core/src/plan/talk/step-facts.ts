@@ -9,9 +9,11 @@ import { unitOf } from '../../amount/units'
 import { topicOf } from '../../learn/topics'
 import type { Fact } from '../../learn/facts'
 import { isByChildren, type RecipeStep } from '../../recipe/recipe'
-import type { Gathered, Person } from '../draft'
-import type { Ask, Bowl, Task } from '../plan'
-import { onlySize } from '../strip'
+import type { Gathered, Person } from '../model/draft'
+import { onlySize } from '../model/scoop-sequence'
+import type { Bowl } from '../model/line'
+import type { Task } from '../model/task'
+import type { Ask } from '../model/step-talk'
 
 export interface StepFact {
   /** From what it is about: it holds between compiles. */

@@ -1,12 +1,12 @@
 /** What the talk of a session could not cover, and why: children, targets of the week, targets that were to come back. */
 import { suits, targetOf } from '../../learn/targets'
-import type { Person } from '../draft'
+import type { Person } from '../model/draft'
 import { targetOfWord } from '../../learn/words'
 import { glossaryRow } from '../../learn/glossary'
-import type { StepTalk, Uncovered } from '../plan'
 import type { TalkProblem } from './problem'
 import { FIRST_MONTHS, type Heard } from './options'
 import type { TalkedStep } from './step-facts'
+import type { StepTalk, Uncovered } from '../model/step-talk'
 
 export function uncoveredOf(
   steps: readonly TalkedStep[],

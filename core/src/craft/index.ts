@@ -1,0 +1,7 @@
+export { ageText, monthsOn } from './ages'
+export { type HouseTechnique, agesOf } from './house'
+export { AGE_BANDS, JOBS_SOURCE, jobsOf } from './jobs-by-age'
+export { TILES, matLook, matNumbers } from './mats'
+export { RATIO_SOURCE, type RatioRow, ratioRows } from './ratios'
+export { HOWS, HOW_WORDS, type How } from './skills'
+export { TECHNIQUES, techniqueOf } from './techniques'

@@ -1,0 +1,2 @@
+export { scheduleBreaches } from './check-schedule'
+export { solve } from './solve'

@@ -1,0 +1,297 @@
+/**
+ * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
+ * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
+ */
+import { factorBetween, scale } from '../../amount/scale'
+import { amountText, isRounded } from '../../amount/show'
+import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'
+import { foodName, isUnknown } from '../../food/foods'
+import { allergenName } from '../../food/allergens'
+import { dietName } from '../../food/diets'
+import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concerns'
+import type { RecipeLine } from '../../recipe/recipe'
+import { APART, apartDecision, bowlsFor } from './bowls'
+import type { Decision } from '../model/decision'
+import type { Adapted, AdaptedLine, Pass, Start } from '../model/draft'
+import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
+import { contactOf, gradedOf, hardOf, isHard, meetingsOf, type Met } from './exposure'
+import type { Check } from '../model/plan'
+import { priceChange } from '../model/price'
+import type { PlanRequest } from '../model/request'
+import { clearSwaps, smallestSet } from './swap-set'
+
+export const adapt: Pass<Start, Adapted> = (start, request) => {
+  const bowls = bowlsFor(start.people, request)
+  const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions, bowls))
+  const meetings = meetingsOf(start)
+  const apart = new Set(bowls.find((b) => b.id === APART)?.children)
+  const around: Around = { start, request, meetings, apart: new Map() }
+  const checks: Check[] = []
+  const findings: Finding[] = []
+  for (const line of lines) {
+    const eats = (child: string): boolean =>
+      line.only === undefined || (line.only === 'apart') === apart.has(child)
+    const met = meetings(line.food).map((m) => (eats(m.child) ? m : contactOf(m)))
+    checks.push(
+      ...met.map(({ child, about, meeting, contact }) => ({
+        line: line.id,
+        child,
+        about,
+        meeting,
+        ...(contact && { contact }),
+      })),
+    )
+    const found = concernFinding(line, met, around)
+    if (found) findings.push(found)
+  }
+  const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings)
+  return { draft: { ...start, bowls, lines, checks, swapSet }, findings }
+}
+
+const decisionOn = <K extends Decision['kind']>(list: readonly Decision[], kind: K, line: string) =>
+  list.find((d): d is Extract<Decision, { kind: K }> => d.kind === kind && 'line' in d && d.line === line)
+
+/** A line as it goes into the bowls: as written, swapped for everyone, or both where an own bowl is apart. */
+function decidedLines(
+  line: RecipeLine,
+  start: Start,
+  decisions: readonly Decision[],
+  bowls: Adapted['bowls'],
+): AdaptedLine[] {
+  if (line.optional && decisionOn(decisions, 'leave-out', line.id)) return []
+  const chosen = decisionOn(decisions, 'swap', line.id)
+  const forAll = lineWith(line, chosen?.swap, start, decisions)
+  const own = apartDecision(decisions)?.swaps.find((s) => s.line === line.id)
+  if (!own || chosen || !bowls.some((b) => b.id === APART)) return forAll
+  const apart = lineWith(line, own.swap, start, decisions).map((l) => ({ ...l, only: 'apart' as const }))
+  const rest = bowls.length > 1 ? forAll.map((l) => ({ ...l, only: 'rest' as const })) : []
+  return [...apart, ...rest]
+}
+
+function lineWith(
+  line: RecipeLine,
+  swapId: string | undefined,
+  { foods }: Start,
+  decisions: readonly Decision[],
+): AdaptedLine[] {
+  const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
+  const swap = swapId === undefined ? undefined : swapOf(swapId)
+  const base = {
+    line: line.id,
+    role: line.role,
+    ...(line.prep && { prep: line.prep }),
+    ...(shape && { shape }),
+  }
+  const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)
+  if (!swap || !fits) {
+    const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
+    return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
+  }
+  return applySwap(swap, line.amount, line.unit).map((part) => ({
+    ...base,
+    ...part,
+    id: `${line.id}>${part.food}`,
+    name: foodName(foods.of(part.food), part.unit === 'item'),
+    swappedFrom: foodName(foods.of(line.food)),
+    ...(swap.method && { method: swap.method }),
+  }))
+}
+
+const aboutName = (about: string): string =>
+  about.startsWith('diet:') ? dietName(about.slice(5)) : allergenName(about)
+
+interface Around {
+  start: Start
+  request: PlanRequest
+  meetings: (food: string) => Met[]
+  /** Swaps of an own bowl, by its children, worked out once. */
+  apart: Map<string, { line: string; swap: string }[] | null>
+}
+
+function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around): Finding | null {
+  const touching = met.filter((m) => m.grade !== null)
+  if (touching.length === 0) return null
+  const { foods, packets } = around.start
+  const food = foods.of(line.food)
+  const packet = packets.get(line.food)
+  return finding({
+    rule: 'concern',
+    pass: 'adapt',
+    grade: worst(touching.map((m) => m.grade ?? 'know')),
+    subject: { line: line.id, food: line.food },
+    touches: touching.map(({ child, about, level, meeting }) => ({
+      child,
+      about,
+      meeting,
+      ...(level && { level }),
+    })),
+    says: sentence(line.name, touching),
+    because: packet
+      ? (packet.open ?? []).length > 0
+        ? `The packet was read, but these words are still to ask about: ${(packet.open ?? []).slice(0, 5).join(', ')}.`
+        : 'The packet was read today.'
+      : isUnknown(food)
+        ? 'Lea does not know this food.'
+        : food.compound
+          ? 'It depends on the packet, and nobody has read it yet.'
+          : (food.note ?? 'The typical recipe of this food. The packet in hand comes first.'),
+    source: isUnknown(food) ? 'not known' : `${food.source}, from memory`,
+    fixes: fixesFor(line, touching, around),
+    restsOn: [
+      touching.map((t) => [t.child, t.about, t.level, t.meeting, t.contact].join('|')),
+      line.food,
+      line.only,
+      packet?.lists,
+      packet?.may,
+      packet?.lookedFor,
+      packet?.text,
+      packet?.open,
+    ],
+  })
+}
+
+/** "Buttermilk lists milk. Zuri: milk (anaphylaxis risk, own care plan)." */
+function sentence(name: string, touching: readonly Met[]): string {
+  const byMeeting = (['lists', 'may', 'ask'] as const).flatMap((meeting) => {
+    const ones = touching.filter((t) => t.meeting === meeting)
+    if (ones.length === 0) return []
+    const abouts = [...new Set(ones.map((t) => aboutName(t.about)))].join(', ')
+    if (meeting === 'lists')
+      return [ones.every((o) => o.about.startsWith('diet:')) ? `is not ${abouts}` : `lists ${abouts}`]
+    return [meeting === 'may' ? `may contain ${abouts}` : `needs its packet read for ${abouts}`]
+  })
+  const who = [...new Set(touching.map((t) => t.child))].map((child) => {
+    const own = touching.filter((t) => t.child === child)
+    const what = own.map((t) => {
+      const level =
+        t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
+      return `${aboutName(t.about)} (${level})`
+    })
+    const apart = own.every((t) => t.contact)
+      ? ', eats from the own bowl: own tools, mixed first, soap and water between'
+      : ''
+    return `${nameToken(child)}: ${what.join(', ')}${apart}`
+  })
+  return `${name[0]?.toUpperCase() ?? ''}${name.slice(1)} ${byMeeting.join('; ')}. ${who.join('. ')}.`
+}
+
+function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): Fix[] {
+  const fixes: Fix[] = []
+  const original = around.start.recipe.lines.find((l) => l.id === line.line)
+  const swaps = original ? swapFixes(original, line, around) : []
+  fixes.push(...swaps)
+  if (original?.optional) {
+    fixes.push({
+      label: `Leave out the ${line.name}`,
+      cost: 'nothing stands in for it',
+      action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
+    })
+  }
+  if (line.only === undefined) {
+    const apart = apartFixes(touching, around)
+    if (around.request.rules.allergy === 'own-bowl') fixes.unshift(...apart)
+    else fixes.push(...apart)
+  }
+  if (touching.some(isHard) && swaps.length === 0 && !original?.optional) {
+    fixes.push({
+      label: 'No good swap: make something else',
+      cost: 'recipes of yours that fit these children',
+      action: { do: 'choose-other' },
+    })
+  }
+  if (touching.some((t) => t.meeting === 'may' || t.meeting === 'ask')) {
+    const read: Fix = {
+      label: 'Read the packet',
+      cost: 'two adults, about a minute',
+      action: {
+        do: 'read-packet',
+        food: line.food,
+        lookFor: [...new Set(touching.map((t) => t.about))],
+      },
+    }
+    // Where nothing is listed, the packet decides: it comes before any change.
+    if (touching.some(isHard)) fixes.push(read)
+    else fixes.unshift(read)
+  }
+  fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
+  return fixes
+}
+
+/** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
+function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix[] {
+  const { meetings } = around
+  const offers = clearSwaps(original, (food) => hardOf(meetings(food)).length > 0).flatMap((swap) => {
+    if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
+    return [{ swap, open: swap.parts.flatMap((part) => gradedOf(meetings(part.food))) }]
+  })
+  // The fewest packets first; then amounts that measures can make.
+  const uneven = (swap: Swap): number =>
+    applySwap(swap, original.amount, original.unit).filter((p) => isRounded(p.amount)).length
+  offers.sort((a, b) => a.open.length - b.open.length || uneven(a.swap) - uneven(b.swap))
+  return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, around))
+}
+
+/**
+ * An own bowl, apart, for the children whom this line stops: with a swap for every line that stops one of them. Not offered
+ * where a care plan wants the food off the whole table, nor for everybody (that is one pot for all).
+ */
+function apartFixes(touching: readonly Met[], around: Around): Fix[] {
+  const { start, request } = around
+  const hard = touching.filter(isHard)
+  const before = apartDecision(request.decisions)?.children ?? []
+  const children = [...new Set([...before, ...hard.map((m) => m.child)])]
+  if (hard.length === 0 || children.length >= start.people.length) return []
+  if (hard.some((m) => contactOf(m).grade === 'stop')) return []
+  const key = [...children].sort().join('/')
+  const known = around.apart.get(key)
+  const swaps = known === undefined ? apartSwaps(children, around) : known
+  around.apart.set(key, swaps)
+  if (swaps === null) return []
+  return [
+    {
+      label: `Own bowl for ${children.map(nameToken).join(' and ')}`,
+      cost: `own tools, mixed first · 1 more bowl · ${swaps.length} ${swaps.length === 1 ? 'swap' : 'swaps'} in it · the others keep the recipe`,
+      action: { do: 'decide', decision: { kind: 'apart', children, swaps } },
+    },
+  ]
+}
+
+/** The swaps of the own bowl: one for every line that stops one of these children; null where one has none. */
+function apartSwaps(
+  children: readonly string[],
+  { start, request, meetings }: Around,
+): { line: string; swap: string }[] | null {
+  const inIt = new Set(children)
+  const stops = (food: string): boolean => hardOf(meetings(food)).some((m) => inIt.has(m.child))
+  const open = (swap: Swap): number =>
+    swap.parts.flatMap((p) => gradedOf(meetings(p.food))).filter((m) => inIt.has(m.child)).length
+  const swaps: { line: string; swap: string }[] = []
+  for (const line of start.recipe.lines.filter((l) => stops(l.food))) {
+    if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
+      continue
+    const swap = [...clearSwaps(line, stops)].sort((a, b) => open(a) - open(b))[0]
+    if (!swap) return null
+    swaps.push({ line: line.id, swap: swap.id })
+  }
+  return swaps
+}
+
+function swapFix(swap: Swap, original: RecipeLine, open: readonly Met[], { start, request }: Around): Fix {
+  const { foods, recipe, people } = start
+  const all = scale(original.amount, factorBetween(recipe.serves, people.length)).amount
+  const parts = applySwap(swap, all, original.unit)
+  const names = parts.map((p) => foods.of(p.food).name).join(' and ')
+  const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')
+  const price = priceChange({ food: original.food, amount: all, unit: original.unit }, parts, request)
+  const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${aboutName(m.about)}`)
+  return {
+    label: `${names[0]?.toUpperCase() ?? ''}${names.slice(1)} for everyone`,
+    cost: [
+      `${amounts} in all`,
+      swap.effect,
+      ...(price ? [price] : []),
+      ...(still.length > 0 ? [`still to read (${[...new Set(still)].join('; ')})`] : []),
+    ].join(' · '),
+    action: { do: 'decide', decision: { kind: 'swap', line: original.id, swap: swap.id } },
+  }
+}

@@ -1,0 +1,114 @@
+/**
+ * The clock's part of the independent checker: adults, sink and tools never at two things at once, jobs for waiting only where a
+ * child waits, stations with nobody at two. Asked of the finished plan's own times, not of the search.
+ */
+import { techniqueIn } from '../../craft/house'
+import type { Plan } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+import { staysAt } from '../model/task-kinds'
+import { leadFor } from '../model/lead'
+import type { Task } from '../model/task'
+
+interface Held {
+  what: string
+  start: number
+  end: number
+}
+
+export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
+  const sitting = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
+  return [...new Set(sitting.values())].flatMap((n) => {
+    const tasks = plan.tasks.filter((t) => sitting.get(t.step) === n)
+    return [
+      ...adultRules(plan, tasks, request),
+      ...placeRules(plan, tasks, request),
+      ...waitRules(plan, tasks, n),
+    ]
+  })
+}
+
+/** When a task has its adult wholly: alone at it, at heat or blades, or beside a child. */
+function adultSpans(plan: Plan, task: Task): Held[] {
+  if (task.start === undefined || task.end === undefined) return []
+  if (task.mode === 'WAIT' && !staysAt(task)) return []
+  const whole = { what: task.id, start: task.start, end: task.end }
+  if (task.mode === 'ADULT' || task.mode === 'WAIT' || task.mode === 'TURNS')
+    return task.mode !== 'TURNS' || task.hazard || task.forms.some((f) => f.supervision === 'B')
+      ? [whole]
+      : []
+  const beside = new Set(
+    task.forms.filter((f) => task.hazard || f.supervision === 'B').flatMap((f) => f.children),
+  )
+  return plan.turns
+    .filter((t) => t.task === task.id && beside.has(t.child))
+    .map((t) => ({ what: task.id, start: t.start, end: t.end }))
+}
+
+function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): string[] {
+  const out: string[] = []
+  const ready = (plan.background ?? []).filter((b) =>
+    tasks.some((t) => t.step === b.step && plan.schedule.some((s) => s.step === t.step)),
+  )
+  for (const { id, leads } of request.adults) {
+    const own = tasks.filter((t) => t.adult === id)
+    for (const task of own) {
+      const lead = leadFor(techniqueIn(task.technique) ?? {})
+      const needed =
+        lead !== null && (task.mode !== 'WAIT' || staysAt(task)) && (task.mode === 'ADULT' || task.n > 0)
+      if (needed && !leads.includes(lead)) out.push(`${task.id}: ${id} does not lead ${lead}`)
+    }
+    const held = [
+      ...own.flatMap((t) => adultSpans(plan, t)),
+      ...ready
+        .filter((b) => b.adult === id)
+        .map((b) => ({ what: b.says, start: b.start, end: b.start + b.seconds })),
+    ].sort((a, b) => a.start - b.start)
+    for (const [i, a] of held.entries())
+      for (const b of held.slice(i + 1)) {
+        if (b.start >= a.end) break
+        if (a.what !== b.what) out.push(`${id} is at ${a.what} and ${b.what} at once`)
+      }
+  }
+  return out
+}
+
+/** At any start of a turn: no more at the sink, nor with a tool, than there are. */
+function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): string[] {
+  const taskOf = new Map(tasks.map((t) => [t.id, t]))
+  const turns = plan.turns.filter((t) => taskOf.has(t.task))
+  const limits = [
+    {
+      name: 'the sink',
+      most: kit.sinkPlaces ?? 2,
+      own: turns.filter((t) => taskOf.get(t.task)?.place === 'sink'),
+    },
+    ...(kit.tools ?? []).map(({ tool, count }) => ({
+      name: tool,
+      most: count,
+      own: turns.filter((t) =>
+        taskOf.get(t.task)?.forms.some((f) => f.tool === tool && f.children.includes(t.child)),
+      ),
+    })),
+  ]
+  return limits.flatMap(({ name, most, own }) => {
+    // In the order of starts: at each start, those that have not ended yet.
+    let there: typeof own = []
+    for (const turn of [...own].sort((a, b) => a.start - b.start)) {
+      there = [...there.filter((t) => t.end > turn.start), turn]
+      if (there.length > most) return [`${turn.id}: more than ${most} at ${name}`]
+    }
+    return []
+  })
+}
+
+function waitRules(plan: Plan, tasks: readonly Task[], sitting: number): string[] {
+  const ids = new Set(tasks.map((t) => t.id))
+  const turnsOf = new Map<string, Plan['turns']>(plan.children.map((c) => [c.id, []]))
+  for (const t of plan.turns) if (ids.has(t.task)) turnsOf.get(t.child)?.push(t)
+  return (plan.fill ?? [])
+    .filter((f) => f.sitting === sitting)
+    .flatMap((f) => {
+      const turn = turnsOf.get(f.child)?.find((t) => t.start < f.end && f.start < t.end)
+      return turn ? [`${f.child} has ${f.job} and ${turn.id} at once`] : []
+    })
+}

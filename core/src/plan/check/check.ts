@@ -1,0 +1,131 @@
+/**
+ * The independent checker: asks every hard rule again of the finished plan, from the request, without the passes.
+ * A plan that fails it is not shown as one.
+ */
+import { foodBook } from '../../food/foods'
+import { barsHandling, meet } from '../../food/concerns'
+import { techniqueIn } from '../../craft/house'
+import { formFor } from '../../craft/techniques'
+import { monthsOn } from '../../craft/ages'
+import { ratio } from '../../amount/ratio'
+import { crossTo, formWords } from '../../food/weights'
+import { isByChildren, TOLERANCE } from '../../recipe/recipe'
+import { clockBreaches } from './check-clock'
+import { ownWeights } from '../model/cupboard'
+import { packetsOf } from '../model/decision'
+import type { Plan } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+import { madeBy } from '../model/scoop-sequence'
+import type { Task } from '../model/task'
+
+/** Every breach in words; an empty list where the plan keeps the hard rules. */
+export function breaches(plan: Plan, request: PlanRequest): string[] {
+  return [
+    ...handsRules(plan, request),
+    ...timeRules(plan),
+    ...clockBreaches(plan, request),
+    ...amountRules(plan, request),
+    ...bowlRules(plan, request),
+  ]
+}
+
+function handsRules(plan: Plan, request: PlanRequest): string[] {
+  const foods = foodBook(request.foods)
+  const packets = packetsOf(request.decisions)
+  const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
+  return plan.turns.flatMap((turn) => {
+    const task = tasks.get(turn.task)
+    const child = request.children.find((c) => c.id === turn.child)
+    const technique = task && techniqueIn(task.technique, request.rules.techniques)
+    if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
+    const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
+    const out: string[] = []
+    if (formFor(technique, age, request.rules.knives).kind !== 'do')
+      out.push(`${turn.id}: ${turn.child} is too young`)
+    if (child.limits?.includes(technique.id))
+      out.push(`${turn.id}: the plan of ${turn.child} leaves ${technique.id} out`)
+    for (const food of task.handles) {
+      const bad = child.concerns.find((c) =>
+        barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c),
+      )
+      if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
+    }
+    if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
+    return out
+  })
+}
+
+function timeRules(plan: Plan): string[] {
+  const steps = new Map(plan.schedule.map((s) => [s.step, s]))
+  const taskOf = new Map(plan.tasks.map((t) => [t.id, t]))
+  const out = plan.turns.flatMap((turn) => {
+    const step = steps.get(taskOf.get(turn.task)?.step ?? '')
+    return step && turn.start >= step.start && turn.end <= step.start + step.seconds
+      ? []
+      : [`${turn.id} lies outside its step`]
+  })
+  const sitting = new Map(plan.schedule.map((s) => [s.step, s.sitting]))
+  const stepOf = new Map(plan.tasks.map((t) => [t.id, t.step]))
+  const byChild = new Map<string, Plan['turns']>()
+  for (const turn of plan.turns) {
+    const key = `${turn.child}/${sitting.get(stepOf.get(turn.task) ?? '') ?? 1}`
+    byChild.set(key, [...(byChild.get(key) ?? []), turn])
+  }
+  for (const [who, list] of byChild) {
+    const sorted = [...list].sort((a, b) => a.start - b.start)
+    for (let i = 1; i < sorted.length; i++) {
+      const before = sorted[i - 1]
+      const after = sorted[i]
+      if (before && after && after.start < before.end)
+        out.push(`${who} is at ${before.id} and ${after.id} at once`)
+    }
+  }
+  return out
+}
+
+/** Scoops make the amount, exactly or within the tolerance of the line's role; every turn of a task is dealt. */
+function amountRules(plan: Plan, request: PlanRequest): string[] {
+  return plan.tasks.flatMap((task: Task) => {
+    const out: string[] = []
+    const dealt = plan.turns.filter((t) => t.task === task.id).length
+    if (isByChildren(task.mode) && dealt !== task.n) {
+      out.push(`${task.id}: ${dealt} of ${task.n} turns are dealt`)
+    }
+    const line = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
+    if (line && task.measured?.by === 'scoop') {
+      const part =
+        request.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ??
+        '1'
+      // What the recipe weighs is scooped by the food's weight: crossed again here, on the other way round.
+      const made = madeBy(task.measured)
+      const back = crossTo(
+        made,
+        'mL',
+        line.unit,
+        line.food,
+        formWords(line.prep, line.shape),
+        ownWeights(request),
+      )
+      const off = back?.amount.div(ratio(line.amount).mul(part)).sub(1).abs()
+      if (!off || off.compare(TOLERANCE[line.role]) > 0) out.push(`${task.id}: scoops do not make the amount`)
+      if (task.measured.n !== task.measured.parts.reduce((n, p) => n + p.n, 0))
+        out.push(`${task.id}: the scoops are not those that are counted`)
+    }
+    return out
+  })
+}
+
+function bowlRules(plan: Plan, request: PlanRequest): string[] {
+  const placed = plan.bowls.flatMap((b) => b.children).sort()
+  const present = request.children.map((c) => c.id).sort()
+  const out =
+    placed.join() === present.join() ? [] : ['the bowls do not hold exactly the children who are present']
+  for (const [what, ids] of [
+    ['task', plan.tasks],
+    ['turn', plan.turns],
+    ['finding', plan.findings],
+  ] as const) {
+    if (new Set(ids.map((x) => x.id)).size !== ids.length) out.push(`two of one ${what} id`)
+  }
+  return out
+}

@@ -1,0 +1,174 @@
+/**
+ * The tasks of one sitting as ops with their limits: each bowl's tasks one after the other, stations round by round, the next
+ * step when the whole table is through with this one.
+ */
+import type { RecipeStep } from '../../recipe/recipe'
+import type { Op } from './schedule/instance'
+import type { PlanRequest } from '../model/request'
+import { ADULT_SHARES, toolsHeld, wavesOf } from '../split/waves'
+import { isTogether, staysAt } from '../model/task-kinds'
+import type { Task } from '../model/task'
+
+export const UNIT_SECONDS = 5
+const units = (seconds: number): number => Math.ceil(seconds / UNIT_SECONDS)
+
+export interface ClockOp extends Op {
+  step: string
+  /** None where it is done once for the whole table. */
+  bowl: string | null
+}
+
+/** One wave or round of a task by its number, from 0: the op's id. */
+export const waveId = (task: Pick<Task, 'id'>, wave: number): string => `${task.id}~${wave + 1}`
+
+export function opsOf(
+  steps: readonly RecipeStep[],
+  { bowls, tasks }: { bowls: readonly { id: string }[]; tasks: readonly Task[] },
+  request: PlanRequest,
+): ClockOp[] {
+  const ops: ClockOp[] = []
+  let before: string[] = []
+  for (const step of steps) {
+    const begin = before
+    const parts = bowls.map((bowl) => partsOf(tasks.filter((t) => t.step === step.id && t.bowl === bowl.id)))
+    const count = Math.max(0, ...parts.map((p) => p.length))
+    for (let k = 0; k < count; k++) {
+      const ends = parts.flatMap((p) => {
+        const made = chainOps(p[k]?.own ?? [], before, request)
+        ops.push(...made.ops)
+        return made.ops.length > 0 ? made.ends : []
+      })
+      const after = ends.length > 0 ? ends : before
+      const task = parts[0]?.[k]?.together
+      if (!task) {
+        before = after
+        continue
+      }
+      // While it cools they wash their hands.
+      const beside = task.mode === 'WAIT' && k === 0 && parts.every((p) => washesOnly(p[0]?.own ?? []))
+      const made = taskOps(task, beside ? begin : after, request)
+      ops.push(...made.ops.map((o) => ({ ...o, bowl: null })))
+      before = beside ? [...made.ends, ...ends] : made.ends
+    }
+  }
+  return ops
+}
+
+interface Part {
+  own: Task[]
+  /** What the whole table then waits for, or goes in at once. */
+  together: Task | null
+}
+
+/** The tasks of one bowl in a step, cut wherever the whole table comes together. */
+function partsOf(tasks: readonly Task[]): Part[] {
+  const parts: Part[] = []
+  let own: Task[] = []
+  for (const task of tasks) {
+    if (isTogether(task)) {
+      parts.push({ own, together: task })
+      own = []
+    } else own.push(task)
+  }
+  return own.length > 0 ? [...parts, { own, together: null }] : parts
+}
+
+const washesOnly = (tasks: readonly Task[]): boolean => tasks.every((t) => t.technique === 'wash-hands')
+
+/** One bowl's tasks one after the other. */
+function chainOps(tasks: readonly Task[], preds: readonly string[], request: PlanRequest): Made {
+  const ops: ClockOp[] = []
+  let ends = [...preds]
+  const stations = tasks.filter((t) => t.rounds)
+  for (const task of tasks) {
+    if (task.rounds && task !== stations[0]) continue
+    const made = task.rounds ? stationOps(stations, ends, request) : taskOps(task, ends, request)
+    ops.push(...made.ops)
+    if (made.ops.length > 0) ends = made.ends
+  }
+  return { ops, ends }
+}
+
+/**
+ * What a task takes of the adults: one of them wholly where they do it or stand beside, else a share for each child they oversee.
+ * Shares add up as published ratios do. Source: scheduling.md 1 (supervision as one cumulative row).
+ */
+function watched(task: Task, children: readonly string[], adults: number): { whole: boolean; share: number } {
+  if (adults === 0 || (task.mode === 'WAIT' && !staysAt(task))) return { whole: false, share: 0 }
+  if (task.mode === 'ADULT' || task.mode === 'WAIT' || task.hazard)
+    return { whole: true, share: ADULT_SHARES }
+  let whole = false
+  let share = 0
+  for (const form of task.forms) {
+    const n = form.children.filter((c) => children.includes(c)).length
+    if (n > 0 && form.supervision === 'B') whole = true
+    else share += n * Math.ceil(ADULT_SHARES / form.perAdult)
+  }
+  const all = share + (whole ? ADULT_SHARES : 0)
+  return { whole, share: Math.min(all, adults * ADULT_SHARES) }
+}
+
+interface Made {
+  ops: ClockOp[]
+  /** The ops after which the next thing of this bowl begins. */
+  ends: string[]
+}
+
+function op(
+  task: Task,
+  wave: number,
+  seconds: number,
+  children: readonly string[],
+  request: PlanRequest,
+): ClockOp {
+  const req: Record<string, number> = {}
+  const watch = watched(task, children, request.adults.length)
+  if (watch.whole && task.adult) req[`adult:${task.adult}`] = 1
+  if (watch.share > 0) req['watching'] = watch.share
+  if (task.place === 'oven') req['oven'] = 1
+  if (task.place === 'sink') req['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
+  for (const [tool, n] of toolsHeld(task, children, request)) req[`tool:${tool}`] = n
+  return {
+    id: waveId(task, wave),
+    task: task.id,
+    step: task.step,
+    bowl: task.bowl,
+    mode: 'ADULT',
+    p: units(seconds),
+    dur: 0,
+    raw: false,
+    q: 0,
+    slots: 0,
+    req,
+    eligible: [],
+    preds: [],
+  }
+}
+
+function taskOps(task: Task, preds: readonly string[], request: PlanRequest): Made {
+  if (task.mode !== 'EACH') {
+    const all = task.forms.flatMap((f) => f.children)
+    const one = op(task, 0, task.mode === 'TURNS' ? task.n * task.seconds : task.seconds, all, request)
+    return { ops: [{ ...one, preds }], ends: [one.id] }
+  }
+  const ops = wavesOf(task, request).map((children, w) => ({
+    ...op(task, w, task.seconds, children, request),
+    preds: w === 0 ? preds : [waveId(task, w - 1)],
+  }))
+  return { ops, ends: ops.map((o) => o.id) }
+}
+
+/** A round begins when every station of the round before is through. */
+function stationOps(stations: readonly Task[], preds: readonly string[], request: PlanRequest): Made {
+  const ops: ClockOp[] = []
+  let before = preds
+  for (let r = 0; r < (stations[0]?.rounds?.length ?? 0); r++) {
+    const round = stations.flatMap((task) => {
+      const children = task.rounds?.[r] ?? []
+      return children.length > 0 ? [{ ...op(task, r, task.seconds, children, request), preds: before }] : []
+    })
+    ops.push(...round)
+    if (round.length > 0) before = round.map((o) => o.id)
+  }
+  return { ops, ends: [...before] }
+}

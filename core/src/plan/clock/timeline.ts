@@ -1,0 +1,77 @@
+/**
+ * The steps of one sitting as a scheduling problem (`jobs/`): adults, places at the sink, tools that are counted and the oven as
+ * limits. Times are in units of five seconds.
+ */
+import type { RecipeStep } from '../../recipe/recipe'
+import { opsOf, UNIT_SECONDS } from './clock-ops'
+import { lowerBound } from './schedule/bound'
+import { networkOf, type Instance } from './schedule/instance'
+import { seeded } from './schedule/random'
+import { bestOfRules, improve } from './schedule/search'
+import type { PlanRequest } from '../model/request'
+import { standLess, type Standing } from './max-lag'
+import { ADULT_SHARES, SINK_PLACES, toolCount } from '../split/waves'
+import type { Task } from '../model/task'
+
+/** What the clock needs of a draft, or of a plan in force. */
+export interface Timed {
+  people: readonly { id: string; age: number }[]
+  bowls: readonly { id: string }[]
+  tasks: readonly Task[]
+}
+
+export interface Timeline {
+  /** Start of each op in seconds: a task, or one wave of it (`task~2`). */
+  starts: Map<string, number>
+  /** Seconds in all, and what nobody can be quicker than, with the cause. */
+  seconds: number
+  bound: number
+  boundCause: string
+  standing: Standing[]
+}
+
+/** Orders tried: a draft at once, more when there is time. */
+const SCHEDULES = { sketch: 0, draft: 20, refined: 600 } as const
+
+/** Rules that an outline tries. */
+const SKETCH_RULES = 2
+
+export function timeline(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Timeline {
+  const ops = opsOf(steps, draft, request)
+  const counted = new Set(ops.flatMap((o) => Object.keys(o.req).filter((name) => name.startsWith('tool:'))))
+  const instance: Instance = {
+    children: draft.people.length,
+    ops,
+    resources: [
+      ...request.adults.map((a) => ({ name: `adult:${a.id}`, cap: 1 })),
+      { name: 'watching', cap: request.adults.length * ADULT_SHARES },
+      { name: 'sink', cap: request.kit.sinkPlaces ?? SINK_PLACES },
+      { name: 'oven', cap: 1 },
+      ...[...counted].map((name) => ({ name, cap: Math.max(1, toolCount(name.slice(5), request)) })),
+    ],
+    taskCaps: {},
+    seed: request.seed,
+    iterations: SCHEDULES[request.effort],
+  }
+  const net = networkOf(instance)
+  // Built as it is, it cannot be impossible: no circle, no op above a limit.
+  if ('cause' in net) throw new Error(`the clock cannot be set: ${net.says}`)
+  // A sketch tries nothing that a bound could end.
+  const bound = request.effort === 'sketch' ? { units: 0, cause: '' } : lowerBound(net)
+  const best = improve(
+    net,
+    net.rows,
+    bestOfRules(net, net.rows, request.effort === 'sketch' ? SKETCH_RULES : undefined),
+    bound.units,
+    instance.iterations,
+    seeded(instance.seed),
+  )
+  const { starts, standing } = standLess(steps, ops, net, best.starts)
+  return {
+    starts: new Map(ops.map((o, i) => [o.id, (starts[i] as number) * UNIT_SECONDS])),
+    seconds: best.length * UNIT_SECONDS,
+    bound: bound.units * UNIT_SECONDS,
+    boundCause: bound.cause,
+    standing,
+  }
+}

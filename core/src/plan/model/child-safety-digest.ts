@@ -1,0 +1,25 @@
+/** What a child's card asks of a plan: a plan in force keeps it, so that a card changed while cooking does not go unseen. */
+import { allergenOfWords } from '../../food/meant'
+import type { PlanChild } from './request'
+import { digest } from './digest'
+
+/**
+ * A short digest of what a card says of foods, of a care plan, of needs and limits. The order of its lists does not matter; name, age,
+ * hand, languages and what was seen of techniques are no part of it.
+ */
+export function cardOf({ concerns, diets, carePlan, needs, limits }: PlanChild): string {
+  const sorted = (list: readonly unknown[]): string[] => list.map((x) => digest(x)).sort()
+  return digest({
+    concerns: sorted(concerns.map(({ allergen, level }) => ({ allergen: allergenOfWords(allergen), level }))),
+    diets: sorted(diets),
+    carePlan: carePlan ?? false,
+    needs: sorted(needs),
+    limits: sorted(limits ?? []),
+  })
+}
+
+/** Somebody at the table, with what the card asks now; no card where it is not known. */
+export interface Present {
+  id: string
+  card?: string
+}

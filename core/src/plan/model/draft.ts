@@ -1,0 +1,68 @@
+/** What each pass receives and hands on. A pass is `(draft, request) -> draft + findings`; later fields build on earlier. */
+import type { FoodBook } from '../../food/foods'
+import type { OwnDiet } from '../../food/diets'
+import type { Packet } from '../../food/concerns'
+import type { Recipe } from '../../recipe/recipe'
+import type { Finding } from './finding'
+import type { Check, HygieneNote, Plan, SwapSet, WatchNote } from './plan'
+import type { PlanChild, PlanRequest } from './request'
+import type { Making } from './making'
+import type { Bowl, PlanLine } from './line'
+import type { Background, FillJob, StepTime, Task, Turn } from './task'
+import type { StepTalk, Uncovered } from './step-talk'
+
+export interface Person extends PlanChild {
+  age: number
+}
+
+/** What stands before the first pass: the people with their ages, and what is known of foods. */
+export interface Start {
+  recipe: Recipe
+  people: Person[]
+  youngest: number
+  foods: FoodBook
+  packets: ReadonlyMap<string, Packet>
+  /** The setting's own diets. */
+  diets: readonly OwnDiet[]
+}
+/** A line as decided, not yet scaled. */
+export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also'>
+export interface Adapted extends Start {
+  bowls: { id: string; name: string; children: string[] }[]
+  lines: AdaptedLine[]
+  checks: Check[]
+  swapSet: SwapSet | null
+}
+export interface Shaped extends Adapted {
+  watch: WatchNote[]
+  hygiene: HygieneNote[]
+}
+export interface Portioned extends Omit<Shaped, 'bowls'> {
+  bowls: Bowl[]
+  making: Making
+}
+export interface Split extends Portioned {
+  tasks: Task[]
+}
+export type Scooped = Split
+export interface Dealt extends Scooped {
+  turns: Turn[]
+}
+export interface Clocked extends Dealt {
+  schedule: StepTime[]
+  fill: FillJob[]
+  background: Background[]
+  totals: Plan['totals']
+}
+export type Gathered = Clocked & Pick<Plan, 'kit' | 'ahead' | 'shopping' | 'cost' | 'bounds'>
+
+export interface Talked extends Gathered {
+  talk: StepTalk[]
+  uncovered: Uncovered[]
+}
+
+export interface Out<D> {
+  draft: D
+  findings: Finding[]
+}
+export type Pass<A, B> = (draft: A, request: PlanRequest) => Out<B>

@@ -1,0 +1,123 @@
+/** The plan: plain JSON, derived from a request, frozen when cooking starts. */
+import type { Probe } from '../../food/core-temperature'
+import type { Meeting } from '../../food/concerns'
+import type { TalkRule } from '../../learn/levels'
+import type { Locale } from '../../learn/fact/saying'
+import type { Decision, Measuring } from './decision'
+import type { Cleared, Finding } from './finding'
+import type { Cost, ShoppingRow } from './shopping-list'
+import type { Making } from './making'
+import type { Bowl } from './line'
+import type { Task, Turn, FillJob, Background, StepTime } from './task'
+import type { StepTalk, Uncovered } from './step-talk'
+
+/** Of the shape of a plan: an earlier one is upgraded where it is read. */
+export const PLAN_VERSION = 2
+
+export interface WatchNote {
+  step: string
+  /** The bowl it is about; none: every bowl. */
+  bowl?: string
+  grade: 'stop' | 'adult' | 'know'
+  says: string
+  source: string
+}
+
+export interface Check {
+  line: string
+  child: string
+  about: string
+  meeting: Meeting
+  /** The child does not eat from a bowl with this line: only contact counts. */
+  contact?: true
+}
+
+/** The smallest set of changes that clears every line that lists what somebody must not have, for one pot for all. */
+export interface SwapSet {
+  decisions: Decision[]
+  /** The same in words: "buttermilk: oat drink and lemon juice". */
+  says: string[]
+  /** Lines (by name) for which nothing suits everyone. */
+  stuck: string[]
+  /** Names of foods whose packets are still to read with it. */
+  packets: string[]
+}
+
+/** One rule of the hygiene and cross-contact plan. */
+export interface HygieneNote {
+  when: 'before' | 'order' | 'table' | 'after'
+  says: string
+  source: string
+}
+
+export interface Plan {
+  version: typeof PLAN_VERSION
+  session: string
+  recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
+  /** `plan`: a care plan is to be acknowledged before cooking. `card`: what its card asked; not there in plans of an earlier version. */
+  children: { id: string; months: number; ageText: string; plan?: true; card?: string }[]
+  adults: string[]
+  bowls: Bowl[]
+  making: Making
+  checks: Check[]
+  swapSet: SwapSet | null
+  hygiene: HygieneNote[]
+  /** What is measured before anybody eats. Not there where nothing is, and in plans of an earlier version. */
+  probes?: Probe[]
+  findings: Finding[]
+  cleared: Cleared[]
+  tasks: Task[]
+  turns: Turn[]
+  schedule: StepTime[]
+  /** Jobs for those who would wait. Not there in plans of an earlier version; nor is what an adult gets ready. */
+  fill?: FillJob[]
+  background?: Background[]
+  talk: StepTalk[]
+  /** Not there in plans of an earlier version. */
+  uncovered?: Uncovered[]
+  /** The targets of the week. */
+  week?: string[]
+  /** UK or US wording of what is said. */
+  locale?: Locale
+  /** The setting asks more or comments more; by age where it does not say. */
+  talking?: TalkRule
+  /** The setting's own rules in its own words. */
+  ownRules?: string[]
+  watch: WatchNote[]
+  kit: { measures: string[]; tools: string[]; equipment: string[] }
+  ahead: { when: string; says: string }[]
+  shopping: ShoppingRow[]
+  cost: Cost
+  /** How the session measures, and whether turns come out even or scoops are few. */
+  measuring: { way: Measuring; scooping: 'fair' | 'quick' }
+  bounds: { leastTurns: number; mostTurns: number }
+  totals: {
+    seconds: number
+    startsAt: string
+    endsAt: string
+    /** Minutes left before the families come (less than 0: too late), and how late it may begin. */
+    spareMinutes?: number
+    latestStart?: string
+    /** Nobody can be quicker than this, step by step with these adults; and why. Not there in plans of an earlier version. */
+    bound?: { seconds: number; cause: string }
+    sittings: number
+    perChild: {
+      child: string
+      turns: number
+      jobs: number
+      longestWait: number
+      idle?: number
+      idleFilled?: number
+    }[]
+    /** Seconds for things that go slower than planned: shown, not hidden in the times. */
+    buffer?: number
+    /** Clearing up after the end, where no wait was there for it. */
+    clearUp?: { start: number; end: number }
+    /** What stands longer than it may, and how long. */
+    standing?: { step: string; bowl: string; seconds: number; most: number }[]
+  }
+  /** Decisions whose subject is gone: kept, without effect. */
+  idle: Decision[]
+  /** Digest of the whole plan without this field. */
+  digest: string
+}

@@ -1,0 +1,51 @@
+/** Which steps are done at which sitting: as the recipe says, as a person decided, and wherever a wait is too long for one. */
+import type { Recipe, RecipeStep } from '../../recipe/recipe'
+import type { Decision } from './decision'
+
+/** A wait that no session at a table sits out. Source: common practice (a freeze of five hours never fits one sitting). */
+export const LONG_WAIT_SECONDS = 3 * 3600
+
+const longest = (step: RecipeStep | undefined): number =>
+  Math.max(0, ...(step?.tasks ?? []).map((t) => (t.mode === 'WAIT' ? t.seconds : 0)))
+
+/** The recipe with its sittings as they are in this session; the rest in between is a step of its own. */
+export function withSittings(recipe: Recipe, decisions: readonly Decision[]): Recipe {
+  const chosen = decisions.find((d) => d.kind === 'two-sittings')?.after
+  const steps = recipe.steps.flatMap((step, i): RecipeStep[] => {
+    const before = recipe.steps[i - 1]
+    const rested = before !== undefined && before.id === chosen && before.rests !== undefined
+    const later = i > 0 && (step.nextSitting === true || longest(before) >= LONG_WAIT_SECONDS || rested)
+    const now: RecipeStep = { ...step, ...(later && { nextSitting: true }) }
+    const rest = step.id === chosen && i < recipe.steps.length - 1 ? restStep(step) : null
+    return rest ? [now, rest] : [now]
+  })
+  return { ...recipe, steps }
+}
+
+function restStep(step: RecipeStep): RecipeStep | null {
+  const technique = step.tasks.at(-1)?.technique
+  if (!step.rests || technique === undefined) return null
+  const { how, seconds, place } = step.rests
+  return {
+    id: `${step.id}-rest`,
+    title: 'Rest until next time',
+    picture: place === 'table' ? 'alarm' : 'fridge',
+    uses: [],
+    tasks: [{ technique, mode: 'WAIT', seconds, place }],
+    says: how,
+  }
+}
+
+/** The steps of each sitting. */
+export function sittingsOf(steps: readonly RecipeStep[]): RecipeStep[][] {
+  const out: RecipeStep[][] = [[]]
+  for (const step of steps) {
+    if (step.nextSitting) out.push([])
+    out.at(-1)?.push(step)
+  }
+  return out
+}
+
+/** Where a session of this recipe could be cut in two, with the rest in between. */
+export const restsOf = (recipe: Recipe): RecipeStep[] =>
+  recipe.steps.slice(0, -1).filter((s) => s.rests !== undefined && !s.nextSitting)

@@ -1,0 +1,20 @@
+import type { Task } from './task'
+
+/** What goes in together, or waits for all: done once for the whole table. */
+export const isTogether = (task: Pick<Task, 'mode' | 'place'>): boolean =>
+  task.mode === 'WAIT' ||
+  (task.mode === 'ADULT' && (task.place === 'oven' || task.place === 'fire' || task.place === 'fridge'))
+
+/**
+ * An adult stays at a wait over fire or on the hob, and wherever something has to be turned; an oven is left alone.
+ * Source: common practice (e-heat-adult, e-fire: one adult never leaves the fire), from memory.
+ */
+export const staysAt = (task: Pick<Task, 'mode' | 'place' | 'every'>): boolean =>
+  task.mode === 'WAIT' && (task.place === 'fire' || task.place === 'hob' || task.every !== undefined)
+
+/**
+ * How often something is turned in a wait: after every so many seconds, and not once more at the end.
+ * Example (common practice): every two to three minutes within ten is three or four times.
+ */
+export const timesTurned = (seconds: number, every: number): number =>
+  Math.max(0, Math.ceil(seconds / every) - 1)

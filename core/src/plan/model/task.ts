@@ -1,0 +1,106 @@
+/** Tasks, turns and times: who does what, when. */
+import type { Mode, Place } from '../../recipe/recipe'
+import type { Measured } from './line'
+
+export interface TaskForm {
+  technique: string
+  name: string
+  tool: string
+  children: string[]
+  supervision: 'B' | 'O'
+  perAdult: number
+}
+
+export interface Task {
+  id: string
+  step: string
+  bowl: string
+  technique: string
+  name: string
+  uses: string[]
+  /** Ids of every food the hands meet here. */
+  handles: string[]
+  forms: TaskForm[]
+  barred: { child: string; why: string }[]
+  /** What a child does instead that takes no part. */
+  instead?: { child: string; job: string }[]
+  /** What a left-handed child, or one with a need, wants for it. */
+  helps?: { child: string; says: string }[]
+  /** STATION: the children at it in each round. */
+  rounds?: string[][]
+  mode: Mode
+  /** Turns, places or 1. */
+  n: number
+  seconds: number
+  place: Place
+  /** From its first to its last op, seconds from the start of its sitting. Not there in plans of an earlier version. */
+  start?: number
+  end?: number
+  hazard?: 'heat' | 'blade'
+  /** The adult who does it (ADULT) or stands beside (blade, heat, beside). */
+  adult?: string
+  /** A wait in which something is done again and again: every so many seconds. */
+  every?: number
+  measured?: Measured
+  counts?: { what: string; n: number }
+}
+
+export interface Turn {
+  id: string
+  task: string
+  number: number
+  measure?: string
+  /** At a station: in which round, from 0. */
+  round?: number
+  child: string
+  /** Seconds from the start of the session. */
+  start: number
+  end: number
+}
+
+/** A job for a child that would wait. Seconds from the start of its sitting. */
+export interface FillJob {
+  child: string
+  step: string
+  sitting: number
+  job: string
+  says: string
+  /** Other jobs that would do as well: offered, not pressed. */
+  or: string[]
+  /** Belongs to clearing up. */
+  clears?: true
+  /** The adult who stands beside. */
+  adult?: string
+  start: number
+  end: number
+}
+
+/** An adult's work before a step: the oven that heats up, sticks that soak. */
+export interface Background {
+  says: string
+  step: string
+  sitting: number
+  adult?: string
+  /** Seconds from the start of the sitting; less than 0: before it. */
+  start: number
+  /** The work itself; ready when the step begins. */
+  seconds: number
+  ready: number
+  /** Clock time, `HH:MM`. */
+  at: string
+}
+
+export interface StepTime {
+  step: string
+  title: string
+  picture: string
+  says?: string
+  sitting: number
+  /** Seconds from the start of its sitting. */
+  start: number
+  seconds: number
+  /** Clock time of the start, `HH:MM`. */
+  at: string
+  passive: boolean
+  place: Place
+}

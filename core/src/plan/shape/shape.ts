@@ -1,0 +1,223 @@
+/**
+ * Pass 2, shape: choking shapes and too-early foods for the youngest who may eat, sharp and small things, raw flour, egg and
+ * meat, chilli, heat, the hygiene and cross-contact plan, adult numbers. Swapped-in foods are judged like the others;
+ * prepared shapes are taken from the recipe's words, not guessed.
+ */
+import { adultsNeeded, RATIO_SOURCE } from '../../craft/ratios'
+import { ageText } from '../../craft/ages'
+import { PREPARATIONS, shapeBreach } from '../../food/choking'
+import { isUnknown } from '../../food/foods'
+import { advise } from '../../recipe/advice'
+import { isHot } from '../../recipe/recipe'
+import { hygieneOf, rawKind } from './hygiene'
+import { choiceNotes, variantNotes } from './free-choice'
+import type { Adapted, Pass, Shaped } from '../model/draft'
+import { finding, nameToken, type Finding, type Fix } from '../model/finding'
+import type { WatchNote } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+
+export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
+  draft: {
+    ...draft,
+    watch: [...rawNotes(draft), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)],
+    hygiene: hygieneOf(draft, request),
+  },
+  findings: [
+    ...shapeFindings(draft),
+    ...objectFindings(draft),
+    ...sugarFindings(draft),
+    ...ratioFindings(draft, request),
+  ],
+})
+
+function shapeFindings(draft: Adapted): Finding[] {
+  return draft.lines.flatMap((line) => {
+    const food = draft.foods.of(line.food)
+    if (isUnknown(food)) return []
+    const breach = shapeBreach(food.shape, line.shape, draft.youngest)
+    if (!breach) return []
+    const { row, rule } = breach
+    const limit = rule.below ?? 0
+    const under = draft.people.filter((p) => p.age < limit)
+    const fixes: Fix[] = []
+    if (row.offer && rule.unless.includes(row.offer)) {
+      fixes.push({
+        label: `Serve it ${PREPARATIONS[row.offer] ?? row.offer}`,
+        cost: 'an adult checks each piece',
+        action: { do: 'decide', decision: { kind: 'shape', line: line.line, shape: row.offer } },
+      })
+    }
+    if (draft.recipe.lines.find((l) => l.id === line.line)?.optional) {
+      fixes.push({
+        label: `Leave out the ${line.name}`,
+        cost: 'nothing stands in for it',
+        action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
+      })
+    }
+    fixes.push({
+      label: 'Go on, with a written reason',
+      cost: 'stays in the record',
+      action: { do: 'reason' },
+    })
+    return [
+      finding({
+        rule: 'shape',
+        pass: 'shape',
+        grade: 'stop',
+        subject: { line: line.id, food: line.food },
+        touches: under.map((p) => ({ child: p.id, about: row.id })),
+        says: `${line.name[0]?.toUpperCase() ?? ''}${line.name.slice(1)}: ${row.hazard}, and ${under
+          .map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`)
+          .join(', ')}. ${row.says}`,
+        because: line.shape
+          ? `${PREPARATIONS[line.shape] ?? line.shape} is not enough under ${ageText(limit)}.`
+          : `The recipe does not say how it is prepared; under ${ageText(limit)} it matters.`,
+        source: row.source,
+        fixes,
+        restsOn: [line.food, line.shape, limit, under.map((p) => p.id)],
+      }),
+    ]
+  })
+}
+
+/** The steps at which something raw is on the table that nobody may taste: until heat comes. */
+function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
+  const rawFoods = new Set<string>()
+  const notes: WatchNote[] = []
+  for (const step of recipe.steps) {
+    if (step.tasks.some((t) => isHot(t.place))) break
+    for (const use of step.uses) {
+      for (const line of lines.filter((l) => l.line === use.line)) {
+        const food = foods.of(line.food)
+        const kind = rawKind(line, foods)
+        if (kind) rawFoods.add(kind)
+        else if (!isUnknown(food) && food.contains.includes('egg') && !food.compound) rawFoods.add('egg')
+      }
+    }
+    if (rawFoods.size > 0) {
+      notes.push({
+        step: step.id,
+        grade: 'know',
+        says: `No tasting yet: raw ${[...rawFoods].join(' and ')}.`,
+        source: 'FSA; FDA; CDC, from memory',
+      })
+    }
+  }
+  return recipeIsHeated(recipe.steps) ? notes : []
+}
+
+/** Chilli near eyes, and what comes hot from the hob or the oven to children. */
+function heatNotes({ recipe, lines }: Adapted): WatchNote[] {
+  const notes: WatchNote[] = []
+  let hot = false
+  for (const step of recipe.steps) {
+    const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
+    if (used.some((l) => /^chilli/.test(l.food)))
+      notes.push({
+        step: step.id,
+        grade: 'adult',
+        says: 'Chilli: an adult only. Soap at once; hands stay away from eyes.',
+        source: 'common practice',
+      })
+    if (hot && step.tasks.some((t) => t.technique === 'taste' || t.technique === 'serve-self')) {
+      notes.push({
+        step: step.id,
+        grade: 'know',
+        says: 'Lukewarm before it reaches a child: an adult tests each portion.',
+        source: 'NHS, from memory',
+      })
+      break
+    }
+    hot ||= step.tasks.some((t) => isHot(t.place))
+  }
+  return notes
+}
+
+/** Things that are no food: skewers, cocktail sticks, beads, balloons. The youngest at the table counts. */
+function objectFindings(draft: Adapted): Finding[] {
+  return draft.recipe.equipment.flatMap((thing) => {
+    if (!/skewer|cocktail stick|toothpick|bead|balloon|glitter|magnet|lolly stick/i.test(thing)) return []
+    const advice = advise({ months: draft.youngest, what: thing })
+    if (advice.result !== 'stop' && advice.result !== 'change') return []
+    const until = advice.until
+    const under = draft.people.filter((p) => until === null || p.age < until)
+    return [
+      finding({
+        rule: 'object',
+        pass: 'shape',
+        grade: advice.result === 'stop' ? 'stop' : 'adult',
+        subject: { tool: thing },
+        touches: under.map((p) => ({ child: p.id, about: thing })),
+        says: `${thing}: ${under.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')}. ${advice.do}`,
+        because: advice.because,
+        source: advice.source,
+        fixes: [
+          { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+        ],
+        restsOn: [thing, advice.result, under.map((p) => p.id)],
+      }),
+    ]
+  })
+}
+
+/** No added sugar under two (NHS: under four avoid; US Dietary Guidelines: none under 24 months), said once. */
+function sugarFindings(draft: Adapted): Finding[] {
+  const sweet = draft.lines.filter((l) => {
+    const food = draft.foods.of(l.food)
+    return !isUnknown(food) && food.group === 'sweet' && l.role === 'sweet'
+  })
+  const under = draft.people.filter((p) => p.age < 24)
+  if (sweet.length === 0 || under.length === 0) return []
+  return [
+    finding({
+      rule: 'added-sugar',
+      pass: 'shape',
+      grade: 'know',
+      subject: { tool: 'sugar' },
+      touches: under.map((p) => ({ child: p.id, about: 'added sugar' })),
+      says: `No added sugar under two: ${sweet.map((l) => l.name).join(', ')}. ${under.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')}. Ripe fruit sweetens.`,
+      because: 'Taste is learned early; a portion without it can be set aside before it goes in.',
+      source: 'NHS; US Dietary Guidelines 2020-2025; from memory',
+      fixes: [],
+      restsOn: [sweet.map((l) => l.food), under.map((p) => p.id)],
+    }),
+  ]
+}
+
+const recipeIsHeated = (steps: Adapted['recipe']['steps']): boolean =>
+  steps.some((s) => s.tasks.some((t) => isHot(t.place)))
+
+function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[] {
+  const have = adults.length
+  const needed =
+    rules.kind === 'nursery'
+      ? adultsNeeded(
+          draft.people.map((p) => p.age),
+          rules.country,
+          rules.ratios,
+        )
+      : 1
+  if (have >= needed) return []
+  return [
+    finding({
+      rule: 'ratio',
+      pass: 'shape',
+      grade: 'stop',
+      subject: { tool: 'adults' },
+      touches: [],
+      says:
+        have === 0
+          ? 'No adult is in this session.'
+          : `${draft.people.length} children of these ages need ${needed} adults; ${have} ${have === 1 ? 'is' : 'are'} here.`,
+      because: rules.ratios?.length
+        ? 'The least number of adults by the rule of this setting. Cooking usually wants more.'
+        : 'The least number of adults by published minimum. Cooking usually wants more.',
+      source: rules.ratios?.length ? 'the rule of this setting' : RATIO_SOURCE[rules.country],
+      fixes: [
+        { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
+        { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+      ],
+      restsOn: [have, needed, draft.people.map((p) => p.id)],
+    }),
+  ]
+}

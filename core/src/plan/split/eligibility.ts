@@ -1,0 +1,81 @@
+/** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
+import { besideJob } from '../../craft/beside'
+import { helpsFor } from '../../craft/helps'
+import { gentleJob } from '../../craft/jobs-by-age'
+import { formFor, type Technique } from '../../craft/techniques'
+import { allergenName } from '../../food/allergens'
+import { barsHandling, meet } from '../../food/concerns'
+import type { Person, Portioned } from '../model/draft'
+import type { PlanRequest } from '../model/request'
+import type { Task, TaskForm } from '../model/task'
+
+export interface Partake {
+  forms: TaskForm[]
+  barred: Task['barred']
+  instead: { child: string; job: string }[]
+  helps: { child: string; says: string }[]
+}
+
+type Foods = Pick<Portioned, 'foods' | 'packets'>
+
+/** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
+export function partake(
+  crew: readonly Person[],
+  technique: Technique,
+  handles: readonly string[],
+  /** The foods that come in at this step: what a neighbour job is about. */
+  fresh: readonly string[],
+  draft: Foods,
+  request: PlanRequest,
+): Partake {
+  const forms = new Map<string, TaskForm>()
+  const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
+  for (const child of crew) {
+    const touch = forbiddenTouch(child, handles, draft)
+    const form = formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id])
+    const why = child.limits?.includes(technique.id)
+      ? `${technique.name}: not by the child's own plan`
+      : touch
+        ? `does not touch ${touch}`
+        : form.kind !== 'do'
+          ? `${technique.name}: ${form.why}`
+          : null
+    if (why !== null || form.kind !== 'do') {
+      out.barred.push({ child: child.id, why: why ?? technique.name })
+      // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
+      const gentle = touch === null && form.kind === 'not-yet' ? gentleJob(fresh, child.age) : null
+      const job = gentle ?? besideJob(technique, child.age, touch === null)?.job
+      if (job !== undefined) out.instead.push({ child: child.id, job })
+      continue
+    }
+    for (const says of helpsFor(technique, child)) out.helps.push({ child: child.id, says })
+    const key = `${form.tool}/${form.code}/${form.perAdult}`
+    const same = forms.get(key)
+    if (same) same.children.push(child.id)
+    else
+      forms.set(key, {
+        technique: technique.id,
+        name: technique.name,
+        tool: form.tool,
+        children: [child.id],
+        supervision: form.code,
+        perAdult: form.perAdult,
+      })
+  }
+  out.forms = [...forms.values()]
+  return out
+}
+
+/** The food with its allergen that a child must not handle, or null. */
+export function forbiddenTouch(
+  child: Pick<Person, 'concerns'>,
+  handles: readonly string[],
+  { foods, packets }: Foods,
+): string | null {
+  for (const id of handles) {
+    const food = foods.of(id)
+    const concern = child.concerns.find((c) => barsHandling(meet(c.allergen, food, packets.get(id)), c))
+    if (concern) return `${food.name} (${allergenName(concern.allergen)})`
+  }
+  return null
+}

@@ -1,0 +1,269 @@
+/**
+ * Pass 4, split: steps into tasks, bowl by bowl; each task in the form that each child can do; who may take part. A child who is
+ * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
+ * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
+ */
+import { ratio } from '../../amount/ratio'
+import { techniqueIn } from '../../craft/house'
+import { techniqueOf, type Technique } from '../../craft/techniques'
+import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../../recipe/recipe'
+import { adultFor, whyNotStand } from './adult-for'
+import { minutesText } from '../model/clock-words'
+import type { Pass, Portioned, Split } from '../model/draft'
+import { finding, nameToken, type Finding } from '../model/finding'
+import { rawKind } from '../shape/hygiene'
+import { partake } from './eligibility'
+import type { WatchNote } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+import { setStations } from './stations'
+import { isTogether, timesTurned } from '../model/task-kinds'
+import type { Bowl, PlanLine } from '../model/line'
+import type { Task } from '../model/task'
+
+export const split: Pass<Portioned, Split> = (draft, request) => {
+  const set = draft.bowls.flatMap((bowl, index) =>
+    draft.recipe.steps.map((step) =>
+      setStations(step, stepTasks(step, bowl, index, draft, request), bowl, draft.people, request),
+    ),
+  )
+  const tasks = set.flatMap((s) => s.tasks)
+  const watch = [...draft.watch, ...hazardNotes(tasks), ...turnNotes(tasks), ...barredNotes(tasks)]
+  const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
+  return {
+    draft: { ...draft, tasks, watch },
+    findings: [...hazardFindings(draft, tasks, request), ...apart.values()],
+  }
+}
+
+function stepTasks(
+  step: RecipeStep,
+  bowl: Bowl,
+  index: number,
+  draft: Portioned,
+  request: PlanRequest,
+): Task[] {
+  const handled = handledUpTo(step, bowl, draft)
+  const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
+  const washing = washFirst(step, draft)
+  return [...washing, ...step.tasks].flatMap((task) => {
+    const technique = techniqueIn(task.technique, request.rules.techniques)
+    if (!technique) return []
+    const lines: (PlanLine | null)[] = task.measures ? used : [null]
+    return lines.map((line) =>
+      buildTask({ step, task, technique, bowl, index, line, handled, used }, draft, request),
+    )
+  })
+}
+
+/**
+ * Hand-washing where hygiene asks for it and the recipe does not say it: before everyone eats, and after raw egg, meat or
+ * fish. It takes its time on the clock like any other task. Source: CDC, NHS, FSA (h-when, h-egg-hands), from memory.
+ */
+function washFirst(step: RecipeStep, { recipe, lines, foods }: Portioned): RecipeTask[] {
+  const has = (s: RecipeStep | undefined, technique: string): boolean =>
+    s?.tasks.some((t) => t.technique === technique) ?? false
+  if (has(step, 'wash-hands')) return []
+  const before = recipe.steps[recipe.steps.indexOf(step) - 1]
+  if (!before || has(before, 'wash-hands')) return []
+  const raw = lines.some((l) => {
+    const kind = rawKind(l, foods)
+    return (kind === 'egg' || kind === 'meat') && before.uses.some((u) => u.line === l.line)
+  })
+  const eats = has(step, 'taste') && !has(before, 'taste')
+  return raw || eats ? [{ technique: 'wash-hands', mode: 'EACH', seconds: 60, place: 'sink' }] : []
+}
+
+/** The foods that hands meet in a step: what goes in here, and all that went into the same bowl before. */
+function handledUpTo(step: RecipeStep, bowl: Bowl, { recipe }: Portioned): string[] {
+  const upTo = recipe.steps.slice(0, recipe.steps.indexOf(step) + 1)
+  const lineIds = new Set(upTo.flatMap((s) => s.uses.map((u) => u.line)))
+  return [...new Set(bowl.lines.filter((l) => lineIds.has(l.line)).map((l) => l.food))]
+}
+
+interface Parts {
+  step: RecipeStep
+  task: RecipeTask
+  technique: Technique
+  bowl: Bowl
+  index: number
+  line: PlanLine | null
+  handled: string[]
+  used: PlanLine[]
+}
+
+function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
+  const { step, task, technique, bowl, index, line, handled, used } = parts
+  // Hands that only measure one food meet that food; all other hands meet the whole bowl.
+  const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
+  const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
+  const { forms, barred, instead, helps } = partake(
+    crew,
+    technique,
+    handles,
+    line ? [line.food] : used.map((l) => l.food),
+    draft,
+    request,
+  )
+  const able = forms.reduce((n, f) => n + f.children.length, 0)
+  const byChildren = isByChildren(task.mode)
+  const id = [
+    bowl.id,
+    step.id,
+    // One technique may stand in a step twice: the adult's or the waiting part of it carries its mode.
+    byChildren ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`,
+    line?.id,
+  ]
+    .filter(Boolean)
+    .join('/')
+  const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)
+  const mode = byChildren && (able === 0 || byAdult) ? 'ADULT' : task.mode
+  const beside = technique.hazard !== undefined || forms.some((f) => f.supervision === 'B')
+  const adult =
+    mode === 'ADULT' || mode === 'WAIT' || beside
+      ? (chosenAdult(id, technique, request) ??
+        adultFor(technique, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request))
+      : undefined
+  return {
+    id,
+    step: step.id,
+    bowl: bowl.id,
+    technique: technique.id,
+    name: technique.name,
+    uses: line ? [line.id] : used.map((l) => l.id),
+    handles,
+    forms: byChildren && mode !== 'ADULT' ? forms : [],
+    barred: byChildren ? barred : [],
+    ...(byChildren && mode !== 'ADULT' && instead.length > 0 && { instead }),
+    ...(byChildren && mode !== 'ADULT' && helps.length > 0 && { helps }),
+    mode,
+    n: isOnce(mode) ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
+    seconds: byAdult ? adultSeconds(task, able, used.length) : ovenSeconds(task, draft),
+    place: task.place ?? 'table',
+    ...(technique.hazard && task.mode !== 'WAIT' && { hazard: technique.hazard }),
+    ...(adult && { adult }),
+    ...(task.every != null && { every: task.every }),
+    ...(task.counts && { counts: task.counts }),
+  }
+}
+
+/** The adult whom a person set down at this job, where they may stand there. */
+function chosenAdult(task: string, technique: Technique, request: PlanRequest): string | undefined {
+  const chosen = request.decisions.find((d) => d.kind === 'stands' && d.task === task)
+  if (chosen?.kind !== 'stands') return undefined
+  const adult = request.adults.find((a) => a.id === chosen.adult)
+  return whyNotStand(technique, adult) === null ? adult?.id : undefined
+}
+
+/** An adult alone does a shared job in about half of the children's time. Source: common practice. */
+const adultSeconds = (task: RecipeTask, able: number, lines: number): number =>
+  Math.max(10, Math.round((task.seconds * (task.turns ?? Math.max(able, task.measures ? 2 * lines : 0))) / 2))
+
+/** In the oven it takes as long as all the oven loads together. */
+const ovenSeconds = (task: RecipeTask, { making }: Portioned): number =>
+  task.mode === 'WAIT' && task.place === 'oven' && making.oven
+    ? Math.round(ratio(making.oven.minutes).mul(60).valueOf())
+    : task.seconds
+
+const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
+
+function hazardNotes(tasks: readonly Task[]): WatchNote[] {
+  const seen = new Set<string>()
+  return tasks.flatMap((task) => {
+    const key = `${task.bowl}/${task.step}/${task.hazard ?? ''}/${task.mode}`
+    if (!task.hazard || seen.has(key)) return []
+    seen.add(key)
+    const who = task.adult ? nameToken(task.adult) : 'An adult'
+    const says =
+      task.mode === 'ADULT'
+        ? `Adult only: ${who}.`
+        : `${who} stands beside before the ${HAZARD_WORD[task.hazard]} come out.`
+    return [
+      {
+        step: task.step,
+        bowl: task.bowl,
+        grade: 'adult' as const,
+        says,
+        source: techniqueOf(task.technique)?.source ?? '',
+      },
+    ]
+  })
+}
+
+/** What has to be turned again and again, and that an adult stays with it. */
+function turnNotes(tasks: readonly Task[]): WatchNote[] {
+  const seen = new Set<string>()
+  return tasks.flatMap((task) => {
+    if (task.every === undefined || seen.has(task.step)) return []
+    seen.add(task.step)
+    const times = timesTurned(task.seconds, task.every)
+    return [
+      {
+        step: task.step,
+        grade: 'adult' as const,
+        says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${times} ${times === 1 ? 'time' : 'times'}.`,
+        source: 'common practice',
+      },
+    ]
+  })
+}
+
+/** Who does not touch what, for the adult's eyes. */
+function barredNotes(tasks: readonly Task[]): WatchNote[] {
+  const notes = new Map<string, WatchNote>()
+  for (const { step, bowl, barred } of tasks) {
+    for (const { child, why } of barred.filter((b) => b.why.startsWith('does not touch'))) {
+      notes.set(`${step}/${child}/${why}`, {
+        step,
+        bowl,
+        grade: 'adult',
+        says: `${nameToken(child)} ${why}.`,
+        source: "the child's concern; the care plan comes first",
+      })
+    }
+  }
+  return [...notes.values()]
+}
+
+/** One finding for each step with heat or blades: who stands there. */
+function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanRequest): Finding[] {
+  return draft.recipe.steps.flatMap((step) =>
+    (['blade', 'heat'] as const).flatMap((hazard) => {
+      const ones = tasks.filter((t) => t.step === step.id && t.hazard === hazard)
+      if (ones.length === 0) return []
+      const adults = [...new Set(ones.flatMap((t) => t.adult ?? []))]
+      const lead = hazard === 'heat' ? 'heat' : 'knives'
+      const covered =
+        ones.every((t) => t.adult) &&
+        adults.some((id) => request.adults.find((a) => a.id === id)?.leads.includes(lead))
+      const technique = techniqueOf(ones[0]?.technique ?? '')
+      return [
+        finding({
+          rule: hazard,
+          pass: 'split',
+          grade: covered ? 'adult' : 'stop',
+          subject: { step: step.id },
+          touches: [],
+          says: covered
+            ? `${step.title}: ${adults.map(nameToken).join(' and ')} ${ones.every((t) => t.mode === 'ADULT') ? (adults.length === 1 ? 'does this' : 'do this') : 'beside'}, nothing else meanwhile.`
+            : `${step.title}: no adult here leads ${HAZARD_WORD[hazard]}.`,
+          because:
+            hazard === 'heat'
+              ? 'Heat burns; the adult at heat does only that.'
+              : 'Blades cut; an adult stands in reach.',
+          source: `${technique?.source ?? 'common practice'}, from memory`,
+          fixes: covered
+            ? [{ label: 'Agreed', cost: 'asked again at the table', action: { do: 'stand' } }]
+            : [
+                { label: 'Choose another adult', cost: 'one who leads it', action: { do: 'add-adult' } },
+                {
+                  label: 'Go on, with a written reason',
+                  cost: 'stays in the record',
+                  action: { do: 'reason' },
+                },
+              ],
+          restsOn: [adults, covered, ones.map((t) => t.id)],
+        }),
+      ]
+    }),
+  )
+}

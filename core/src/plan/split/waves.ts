@@ -1,0 +1,77 @@
+import type { PlanRequest } from '../model/request'
+import type { Task, TaskForm } from '../model/task'
+
+/** One adult's eyes, in shares that every group size up to eight divides. */
+export const ADULT_SHARES = 840
+
+/** Places at the sink where nobody said how many. Source: common practice. */
+export const SINK_PLACES = 2
+
+type Kitchen = Pick<PlanRequest, 'kit' | 'adults'>
+
+/** How many there are of a tool; no limit where the setting did not say. */
+export const toolCount = (tool: string, { kit }: Pick<Kitchen, 'kit'>): number =>
+  kit.tools?.find((t) => t.tool === tool)?.count ?? Infinity
+
+/** Children at it at once by the strictest form, the sink and the scarcest tool: what a station holds. */
+export const reach = (task: Task, kitchen: Kitchen): number =>
+  Math.max(
+    1,
+    Math.min(
+      task.n,
+      task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity,
+      ...task.forms.map((f) => Math.min(f.perAdult, toolCount(f.tool, kitchen))),
+    ),
+  )
+
+interface Wave {
+  children: string[]
+  tools: Map<string, number>
+  /** Children with an adult beside, and shares of adults' eyes for the others. */
+  beside: number
+  share: number
+}
+
+/** The children of an EACH task in waves: everyone in the first one that has a place, a tool and eyes left. */
+export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
+  const waves: Wave[] = []
+  const size = task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity
+  const adults = Math.max(1, kitchen.adults.length)
+  // At heat and blades the adult of the task stands beside all of them.
+  const isBeside = (form: TaskForm): boolean => task.hazard !== undefined || form.supervision === 'B'
+  for (const form of task.forms) {
+    const limit = Math.max(1, toolCount(form.tool, kitchen))
+    const share = Math.ceil(ADULT_SHARES / form.perAdult)
+    const beside = isBeside(form)
+    const takes = (w: Wave): boolean =>
+      w.children.length < size &&
+      (w.tools.get(form.tool) ?? 0) < limit &&
+      (beside
+        ? w.beside < form.perAdult && w.share <= (adults - 1) * ADULT_SHARES
+        : w.share + share <= (adults - (w.beside > 0 ? 1 : 0)) * ADULT_SHARES)
+    for (const child of form.children) {
+      let wave = waves.find(takes)
+      if (!wave) {
+        wave = { children: [], tools: new Map(), beside: 0, share: 0 }
+        waves.push(wave)
+      }
+      wave.children.push(child)
+      wave.tools.set(form.tool, (wave.tools.get(form.tool) ?? 0) + 1)
+      if (beside) wave.beside += 1
+      else wave.share += share
+    }
+  }
+  return waves.map((w) => w.children)
+}
+
+/** Tools that are counted, and how many of each the children of a wave hold; in shared turns one at a time. */
+export function toolsHeld(task: Task, children: readonly string[], kitchen: Kitchen): Map<string, number> {
+  const held = new Map<string, number>()
+  for (const form of task.forms) {
+    if (toolCount(form.tool, kitchen) === Infinity) continue
+    const n = form.children.filter((c) => children.includes(c)).length
+    const together = task.mode === 'TURNS' ? Math.min(1, n) : n
+    if (together > 0) held.set(form.tool, Math.max(held.get(form.tool) ?? 0, together))
+  }
+  return held
+}

@@ -1,0 +1,76 @@
+/** A decision in a few words, for the list of what was chosen. `{{id}}` stands for a name. */
+import { numberText } from '../../amount/show'
+import { ratio } from '../../amount/ratio'
+import type { Make } from '../../recipe/make'
+import type { Decision, Measuring } from '../model/decision'
+import { nameToken } from '../model/finding'
+
+export const MEASURING_WORDS: Record<Measuring, string> = {
+  recipe: 'as the recipe says',
+  cups: 'cups and spoons',
+  grams: 'on the scale',
+  parts: 'any one cup, in parts',
+}
+
+export function decisionText(d: Decision): string {
+  switch (d.kind) {
+    case 'swap':
+      return `swap: ${d.swap.replace('>', ' → ')}`
+    case 'leave-out':
+      return `left out: ${d.line}`
+    case 'apart':
+      return `own bowl: ${d.children.map(nameToken).join(', ')}`
+    case 'packet':
+      return `packet read: ${d.food}`
+    case 'shape':
+      return `prepared: ${d.line}, ${d.shape.toLowerCase()}`
+    case 'measure':
+      return `measure for ${d.line}`
+    case 'scoops':
+      return `scoops for ${d.task.split('/').at(-1) ?? ''}`
+    case 'scooping':
+      return d.way === 'quick' ? 'as few scoops as can be' : 'even turns'
+    case 'measuring':
+      return `measured: ${MEASURING_WORDS[d.way]}`
+    case 'make':
+      return makeText(d.make)
+    case 'got':
+      return `got: ${d.food}`
+    case 'pin':
+      return `pinned: ${nameToken(d.child)}`
+    case 'stands':
+      return `${nameToken(d.adult)} at: ${d.task.split('/').at(-1) ?? ''}`
+    case 'adult-does':
+      return `an adult does: ${d.task.split('/').at(-1) ?? ''}`
+    case 'two-sittings':
+      return `two sittings, a rest after: ${d.after}`
+    case 'idea':
+      return `to talk of in ${d.step}: ${d.idea.split(':').at(-1) ?? ''}`
+    case 'ask':
+      return `asked in ${d.step}: ${nameToken(d.child)}`
+    case 'quiet':
+      return `nobody is asked: ${d.step}`
+    case 'own-prompt':
+      return `own words in ${d.step}`
+    case 'clear':
+      return `cleared by ${nameToken(d.who)}`
+  }
+}
+
+/** "1 1/2 batches", "2 portions more than children". */
+export function makeText(make: Make): string {
+  switch (make.by) {
+    case 'children':
+      return make.more === 0 ? 'by the children' : `${make.more} more than children`
+    case 'portions':
+      return `${numberText(make.portions)} portions`
+    case 'pieces':
+      return `${make.pieces} pieces`
+    case 'batches':
+      return `${numberText(make.batches)} ${ratio(make.batches).compare(1) > 0 ? 'batches' : 'batch'}`
+    case 'tin':
+      return 'to fill another tin'
+    case 'cases':
+      return `${make.cases} cases`
+  }
+}

@@ -1,0 +1,239 @@
+/** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
+import { toMixed, ratio } from '../../amount/ratio'
+import type { Grade as GradeName } from '../../food/concerns'
+import { errorText } from '../model/measure-error'
+import type { Plan } from '../model/plan'
+import { scoopsOf, scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
+import type { Measured, PlanLine } from '../model/line'
+import type { Task } from '../model/task'
+import type { StepTalk } from '../model/step-talk'
+
+export interface HandsCell {
+  task: string
+  /** "snip with scissors" */
+  job: string
+  /** What is used or measured: "round-nosed child scissors", "plain flour". */
+  detail: string
+  children: string[]
+  adult: string | null
+  mode: Task['mode']
+  /** Who takes no part, and does this instead. */
+  instead: { child: string; job: string }[]
+  helps: { child: string; says: string }[]
+}
+export interface MeasureCell {
+  line: string
+  food: string
+  amount: string
+  swapped: boolean
+  /** "6 × 1/4 cup", "3 pieces", "weigh". */
+  how: string
+  /** The child of each scoop, in order; empty where it is not scooped. */
+  strip: string[]
+  /** Labels under the ends of the scoops, 0 first. */
+  marks: string[]
+  /** Length of each scoop in the bar, in per cent. */
+  shares: number[]
+  near: string | null
+}
+export interface WatchCell {
+  grade: GradeName
+  says: string
+  because: string
+}
+export interface WeaveColumn {
+  step: string
+  title: string
+  picture: string
+  says: string
+  at: string
+  minutes: number
+  passive: boolean
+  sitting: number
+  hands: HandsCell[]
+  /** The same, tasks of one name taken together: for a narrow column. */
+  handsShort: HandsCell[]
+  measure: MeasureCell[]
+  /** What the children of this bowl are asked; where none of them is, what there is to find, for nobody by name. */
+  count: { says: string; answer: string; child: string | null }[]
+  talk: StepTalk | null
+  watch: WatchCell[]
+}
+
+/** The columns of the weave for one bowl. */
+export function weave(plan: Plan, bowl: string): WeaveColumn[] {
+  const { lines = [], children: here = [] } = plan.bowls.find((b) => b.id === bowl) ?? {}
+  return plan.schedule.map((s) => {
+    const tasks = plan.tasks.filter((t) => t.step === s.step && t.bowl === bowl)
+    const hands = tasks.filter((t) => t.mode !== 'WAIT').map((t) => handsCell(t, plan, lines))
+    const talk = plan.talk.find((t) => t.step === s.step) ?? null
+    return {
+      step: s.step,
+      title: s.title,
+      picture: s.picture,
+      says: s.says ?? '',
+      at: s.at,
+      minutes: Math.max(1, Math.round(s.seconds / 60)),
+      passive: s.passive,
+      sitting: s.sitting,
+      hands,
+      handsShort: together(hands),
+      measure: tasks.flatMap((t) => measureCell(t, lines, plan)),
+      count: talk ? countCell(talk, here) : [],
+      talk,
+      watch: watchCells(plan, s.step, tasks, lines),
+    }
+  })
+}
+
+function countCell(talk: StepTalk, here: readonly string[]): WeaveColumn['count'] {
+  const own = (talk.asks ?? []).filter((a) => a.child === null || here.includes(a.child))
+  if (own.length > 0) return own.map(({ says, answer, child }) => ({ says, answer, child }))
+  const prompt = talk.prompts.find((p) => p.level === talk.start) ?? talk.prompts[0]
+  const { says, answer } = prompt ?? {}
+  // Plans of an earlier version have one child and no questions by name.
+  const child = talk.asks ? null : talk.child
+  return says !== undefined && answer !== undefined ? [{ says, answer, child }] : []
+}
+
+function together(hands: readonly HandsCell[]): HandsCell[] {
+  const byJob = new Map<string, HandsCell>()
+  for (const h of hands) {
+    const same = byJob.get(h.job)
+    byJob.set(h.job, same ? { ...same, children: [...new Set([...same.children, ...h.children])] } : h)
+  }
+  return [...byJob.values()]
+}
+
+function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCell {
+  const children = [...new Set(plan.turns.filter((t) => t.task === task.id).map((t) => t.child))]
+  const tools = [...new Set(task.forms.map((f) => f.tool))]
+  const line = task.measured && lines.find((l) => l.id === task.uses[0])
+  return {
+    task: task.id,
+    job: task.name,
+    detail: line ? line.name : tools.join('; '),
+    children,
+    adult:
+      task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B')
+        ? (task.adult ?? null)
+        : null,
+    mode: task.mode,
+    instead: task.instead ?? [],
+    helps: task.helps ?? [],
+  }
+}
+
+/** "6 × 1/4 cup", "2 pieces", "weigh 80 g". */
+export function howText(measured: Measured): string {
+  if (measured.by === 'scoop') return scoopsText(measured)
+  return measured.by === 'pieces'
+    ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}`
+    : `weigh ${measured.text}`
+}
+
+function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
+  const line = lines.find((l) => l.id === task.uses[0])
+  if (!task.measured || !line) return []
+  const m = task.measured
+  const turns = plan.turns.filter((t) => t.task === task.id)
+  return [
+    {
+      line: line.line,
+      food: line.name,
+      amount: line.text,
+      swapped: line.swappedFrom !== undefined,
+      how: howText(m),
+      strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
+      marks: stripMarks(m),
+      shares: stripShares(m),
+      near: m.by === 'scoop' && m.errPct !== '0' ? errorText(m.errPct) : null,
+    },
+  ]
+}
+
+function watchCells(
+  plan: Plan,
+  step: string,
+  tasks: readonly Task[],
+  lines: readonly PlanLine[],
+): WatchCell[] {
+  const used = new Set(lines.filter((l) => tasks.some((t) => t.uses.includes(l.id))).map((l) => l.id))
+  const open = plan.findings.filter(
+    (f) =>
+      f.grade === 'stop' &&
+      ((f.subject.line !== undefined && used.has(f.subject.line)) || f.subject.step === step),
+  )
+  const bowl = tasks[0]?.bowl
+  const notes = plan.watch.filter((w) => w.step === step && (w.bowl === undefined || w.bowl === bowl))
+  return [
+    ...open.map((f): WatchCell => ({ grade: 'stop', says: f.says, because: f.because })),
+    ...notes.map((w): WatchCell => ({ grade: w.grade, says: w.says, because: w.source })),
+  ]
+}
+
+/** Rows of the Check view: every line against every child with a concern, worst meeting first where there are several. */
+export function checkRows(
+  plan: Plan,
+): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
+  const rank = { lists: 0, may: 1, ask: 2, nothing: 3 } as const
+  const all = [...new Map(plan.bowls.flatMap((b) => b.lines).map((l) => [l.id, l])).values()]
+  const order = [...new Set(all.map((l) => l.line))]
+  const lines = all.sort((a, b) => order.indexOf(a.line) - order.indexOf(b.line))
+  return lines.map((line) => {
+    const meetings: Record<string, Plan['checks'][number]> = {}
+    for (const check of plan.checks.filter((c) => c.line === line.id)) {
+      const known = meetings[check.child]
+      if (!known || rank[check.meeting] < rank[known.meeting]) meetings[check.child] = check
+    }
+    return { line: line.id, name: line.name, meetings }
+  })
+}
+
+export interface SettleRow {
+  grade: GradeName
+  /** Findings that are alike stand in one row. */
+  findings: Plan['findings']
+  title: string
+}
+
+/** The rows of the Settle panel: what is alike is one row. */
+export function settleRows(plan: Plan): SettleRow[] {
+  const rows: SettleRow[] = []
+  for (const f of plan.findings) {
+    const alike = f.grade === 'know' && f.rule === 'near-measure'
+    const row = alike ? rows.find((r) => r.grade === 'know' && r.findings[0]?.rule === f.rule) : undefined
+    if (row) {
+      row.findings.push(f)
+      row.title = `${row.findings.length} amounts no measure makes exactly.`
+    } else rows.push({ grade: f.grade, findings: [f], title: f.says })
+  }
+  return rows
+}
+
+/** Share of a bar for each stretch of the clock ribbon, in per cent of the first sitting. */
+export function ribbon(
+  plan: Plan,
+): { step: string; at: string; label: string; share: number; passive: boolean }[] {
+  const first = plan.schedule.filter((s) => s.sitting === 1 && s.seconds < 6 * 3600)
+  const all = first.reduce((sum, s) => sum + s.seconds, 0) || 1
+  return first.map((s) => ({
+    step: s.step,
+    at: s.at,
+    label: s.passive ? `${s.title} ${Math.round(s.seconds / 60)} min` : '',
+    share: (100 * s.seconds) / all,
+    passive: s.passive,
+  }))
+}
+
+/** One turn's words for the table view: "one level scoop with the 1/4 cup". @param number of the turn, from 1 */
+export function turnText(task: Task, number: number): string {
+  const m = task.measured
+  if (m?.by === 'scoop') {
+    const scoop = scoopsOf(m)[number - 1] ?? m.parts[0]
+    return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
+  }
+  if (m?.by === 'pieces') return 'one piece in'
+  if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
+  return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
+}

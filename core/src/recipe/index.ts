@@ -1,0 +1,41 @@
+export { advise } from './advice'
+export { changesIn, differences } from './changes'
+export {
+  HEATS,
+  type Heat,
+  fromMonths,
+  heatWord,
+  heatWords,
+  holdsOf,
+  linesFor,
+  pictureOf,
+  stepWork,
+  techniquesOf,
+  themeWords,
+} from './features'
+export { lineFromText } from './line-from-text'
+export { COMMON_CASES, COMMON_TINS, type Make } from './make'
+export { readLine } from './read-line'
+export {
+  KEPT_IN,
+  MODES,
+  NOTE_ABOUT,
+  PLACES,
+  RECIPE_SCHEMA,
+  ROLES,
+  type Recipe,
+  type RecipeLine,
+  type RecipeStep,
+  type RecipeTask,
+  type Role,
+  type StepVariant,
+  isByChildren,
+} from './recipe'
+export { SHIPPED_RECIPES, shippedOf } from './shipped'
+export { isAllergenId, swapCandidates } from './swap-candidates'
+export { readJsonLd } from './text/json-ld'
+export { roleWords } from './text/questions'
+export { readRecipe } from './text/read-recipe'
+export { toJsonLd } from './text/to-json-ld'
+export type { ReadQuestion, RecipeRead } from './text/understood'
+export { themeOf, upgradeRecipe } from './upgrade'

@@ -1,0 +1,50 @@
+export { aheadOf, latelyOf, skillsOf, talkOf } from './carried'
+export { type ChildRecord, childRecord, ownPart } from './child-record'
+export {
+  type EventBody,
+  INCIDENTS,
+  INCIDENT_WORDS,
+  type Incident,
+  KEPT_WORDS,
+  type KeptPlace,
+  MET,
+  MET_WORDS,
+  SCRAP_WAYS,
+  type ScrapWay,
+  TASTES,
+  TASTE_WORDS,
+  type TableEvent,
+  type Taste,
+} from './event'
+export { type FamilySheet, MOST_PORTIONS, familySheet } from './family'
+export { cleanUp, foodsMet, keptPlaces, leftoverUntil, nextMet, tally } from './finish'
+export { type Meanwhile, clearingUp, sheetRows, whoWaits } from './meanwhile'
+export { type NextRound, nextRound } from './next-round'
+export { type Overview, costPoints, overviewOf, turnsInOrder } from './overview'
+export { type PastSession, type SessionRecord, sessionRecord } from './record'
+export { type TableState, replay } from './replay'
+export { type SayNow, sayNow } from './say'
+export {
+  type GateNeed,
+  type TableTask,
+  type TableTurn,
+  againstPlan,
+  nextTurn,
+  openGates,
+  openProbes,
+  tableTasks,
+  unseen,
+} from './table'
+export {
+  REASON_WORDS,
+  childrenIn,
+  coverage,
+  fewOfEach,
+  ladderOf,
+  stepMore,
+  talkOfDay,
+  voteTalk,
+  yearsText,
+} from './talk-view'
+export { type TimerView, timersAt, timersOf } from './timers'
+export { wordCards } from './word-cards'

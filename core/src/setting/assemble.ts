@@ -1,0 +1,163 @@
+/**
+ * Assembles the request of a plan from what a setting stores. Server and browser both use it, so that the same stored
+ * inputs give the same plan on either side.
+ */
+import type { Skills } from '../craft/skills'
+import type { FoodFact } from '../food/foods'
+import type { OwnWord } from '../learn/glossary'
+import type { Recipe } from '../recipe/recipe'
+import { cardOf, type Present } from '../plan/model/child-safety-digest'
+import type { CupboardItem } from '../plan/model/cupboard'
+import type { Decision } from '../plan/model/decision'
+import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from '../plan/model/request'
+
+export interface StoredProfile {
+  nickname: string
+  concerns: PlanChild['concerns']
+  diets: PlanChild['diets']
+  languages: string[]
+  hand?: 'left' | 'right' | undefined
+  needs: PlanChild['needs']
+  carePlan?: string | undefined
+  /** The place mat: weave and colour. */
+  mat?: number | undefined
+  /** How each technique was last seen. */
+  skills?: Skills | undefined
+  /** The day on which each technique was last done. */
+  lately?: Record<string, string> | undefined
+  /** Jobs it had more than its share in its last sessions; below 0 where fewer. */
+  ahead?: number | undefined
+  /** Techniques that the child's own plan leaves out. */
+  limits?: string[] | undefined
+  /** What was noted of its talk. */
+  talk?: PlanChild['talk'] | undefined
+}
+export interface StoredChild extends StoredProfile {
+  id: string
+  birth: string
+}
+export interface StoredGuest extends StoredProfile {
+  id: string
+  months: number
+}
+export interface StoredAdult extends PlanAdult {
+  name: string
+  role?: string | undefined
+}
+export interface StoredSession {
+  id: string
+  date: string
+  start: string
+  until?: string | undefined
+  recipe: string
+  children: string[]
+  guests: StoredGuest[]
+  adults: string[]
+  seats: string[]
+  decisions: Decision[]
+  state: 'planned' | 'cooking' | 'finished'
+}
+/** What a person enters of a session: without its id, decisions and state. */
+export type SessionInputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
+
+export function inputsOf({
+  date,
+  start,
+  until,
+  recipe,
+  children,
+  guests,
+  adults,
+  seats,
+}: StoredSession): SessionInputs {
+  return { date, start, until, recipe, children, guests, adults, seats }
+}
+
+export interface StoredSetting {
+  name: string
+  /** One of the demo's settings: there the scanner stand-in counts. */
+  demo?: boolean
+  rules: HouseRules
+  kit: Kit
+  foods: FoodFact[]
+  cupboard?: CupboardItem[]
+  /** Its own words. */
+  words?: OwnWord[]
+}
+
+/** Seats decide the order of the table; whoever has no seat follows in the order of the list. */
+function seated(ids: readonly string[], seats: readonly string[]): string[] {
+  const present = new Set(ids)
+  const first = seats.filter((id) => present.has(id))
+  return [...new Set([...first, ...ids])]
+}
+
+/** A child, or a guest, as a plan sees it. */
+export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
+  id: c.id,
+  ...('birth' in c ? { birth: c.birth } : { months: c.months }),
+  concerns: c.concerns,
+  diets: c.diets,
+  languages: c.languages,
+  ...(c.hand && { hand: c.hand }),
+  ...(c.carePlan && { carePlan: true }),
+  needs: c.needs,
+  ...(c.lately && Object.keys(c.lately).length > 0 && { lately: c.lately }),
+  ...(c.ahead && { ahead: c.ahead }),
+  ...(c.talk && c.talk.marks.length + c.talk.heard.length > 0 && { talk: c.talk }),
+  ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
+  ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
+})
+
+/** Who is at the table of a session, with what each card asks now. */
+export function atTable(
+  session: Pick<StoredSession, 'children' | 'guests'>,
+  children: readonly StoredChild[],
+): Present[] {
+  const cards = new Map([...children, ...session.guests].map((c) => [c.id, cardOf(planChild(c))]))
+  return [...session.children, ...session.guests.map((g) => g.id)].map((id) => {
+    const card = cards.get(id)
+    return { id, ...(card !== undefined && { card }) }
+  })
+}
+
+export function assemble(
+  session: StoredSession,
+  stored: {
+    setting: StoredSetting
+    recipe: Recipe
+    children: readonly StoredChild[]
+    adults: readonly StoredAdult[]
+  },
+): PlanRequest {
+  const people = new Map<string, StoredChild | StoredGuest>()
+  for (const child of stored.children) if (session.children.includes(child.id)) people.set(child.id, child)
+  for (const guest of session.guests) people.set(guest.id, guest)
+  const order = seated([...session.children, ...session.guests.map((g) => g.id)], session.seats)
+  return {
+    version: 1,
+    session: {
+      id: session.id,
+      date: session.date,
+      start: session.start,
+      ...(session.until && { until: session.until }),
+    },
+    recipe: stored.recipe,
+    children: order.flatMap((id) => {
+      const person = people.get(id)
+      return person ? [planChild(person)] : []
+    }),
+    adults: session.adults.flatMap((id) => {
+      const adult = stored.adults.find((a) => a.id === id)
+      return adult ? [{ id: adult.id, leads: adult.leads }] : []
+    }),
+    kit: stored.setting.kit,
+    foods: stored.setting.foods,
+    cupboard: stored.setting.cupboard ?? [],
+    ...((stored.setting.words ?? []).length > 0 && { words: stored.setting.words }),
+    rules: stored.setting.rules,
+    decisions: session.decisions,
+    seed: 1,
+    effort: 'draft',
+  }
+}

@@ -1,0 +1,14 @@
+export {
+  type SessionInputs,
+  type StoredAdult,
+  type StoredChild,
+  type StoredGuest,
+  type StoredProfile,
+  type StoredSession,
+  type StoredSetting,
+  assemble,
+  atTable,
+  inputsOf,
+} from './assemble'
+export { copySession } from './copy-session'
+export { keptInRecipe, withWords } from './keep-in-recipe'

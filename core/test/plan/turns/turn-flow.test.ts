@@ -1,0 +1,163 @@
+/**
+ * Dealing by flow: against trying every dealing on small cases, and against a HiGHS model (a published general-purpose solver) on
+ * 48 drawn ones. The model is written from the definition of scheduling.md (b), with the squares as unit steps.
+ */
+import fc from 'fast-check'
+import highsLoader from 'highs'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { deal, summed, type DealProblem } from '../../../src/plan/turns/turn-flow'
+import { seeded } from '../../../src/plan/clock/schedule/random'
+import type { Solver } from '../../outside/fair-model'
+
+let highs: Solver
+beforeAll(async () => {
+  highs = (await highsLoader()) as Solver
+})
+
+function drawn(children: number, tasks: number, seed: number): DealProblem {
+  const random = seeded(seed)
+  const any = (n: number): number => Math.floor(random() * n)
+  return {
+    base: Array.from({ length: children }, () => any(4)),
+    ...(seed % 2 === 0 && { ahead: Array.from({ length: children }, () => any(5) - 2) }),
+    tasks: Array.from({ length: tasks }, () => {
+      const el = Array.from({ length: children }, (_, i) => i).filter(() => random() < 0.75)
+      if (el.length === 0) el.push(any(children))
+      const n = 1 + any(2 * el.length)
+      return {
+        n,
+        el,
+        cap: Math.ceil(n / el.length) + any(2),
+        cost: el.map(() => any(5) - 1),
+        easy: el.map(() => (random() < 0.3 ? 1 : 0) as 0 | 1),
+      }
+    }),
+  }
+}
+
+/** (sumsq, owed, cost) by the solver: one binary for each step of a load and of the easy places. */
+function modelled({ base, ahead, tasks }: DealProblem): [number, number, number] {
+  const rows: string[] = []
+  const whole: string[] = []
+  const bounds: string[] = []
+  const steps: string[] = []
+  const squares: string[] = []
+  const over: string[] = []
+  const second: string[] = []
+  let constant = 0
+  tasks.forEach((t, k) => {
+    rows.push(`${t.el.map((i) => `y${k}_${i}`).join(' + ')} = ${t.n}`)
+    t.el.forEach((i, j) => {
+      whole.push(`y${k}_${i}`)
+      bounds.push(`0 <= y${k}_${i} <= ${t.cap}`)
+      if (ahead?.[i]) over.push(`${ahead[i]} y${k}_${i}`)
+      if (t.cost[j]) second.push(`${t.cost[j]} y${k}_${i}`)
+    })
+  })
+  base.forEach((b, i) => {
+    constant += b * b
+    const own = tasks.flatMap((t, k) => (t.el.includes(i) ? [`y${k}_${i}`] : []))
+    const easy = tasks.flatMap((t, k) => (t.easy[t.el.indexOf(i)] === 1 ? [`y${k}_${i}`] : []))
+    const most = tasks.reduce((n, t) => n + (t.el.includes(i) ? t.cap : 0), 0)
+    const a = Array.from({ length: most }, (_, s) => `a${i}_${s}`)
+    const e = Array.from({ length: easy.length > 0 ? most : 0 }, (_, s) => `e${i}_${s}`)
+    steps.push(...a, ...e)
+    if (own.length > 0) rows.push(`${own.join(' + ')} - ${a.join(' - ')} = 0`)
+    if (e.length > 0) rows.push(`${easy.join(' + ')} - ${e.join(' - ')} = 0`)
+    a.forEach((v, s) => squares.push(`${2 * (b + s) + 1} ${v}`))
+    e.forEach((v, s) => second.push(`${2 * s + 1} ${v}`))
+  })
+  const run = (goal: string, extra: string[]): number => {
+    const text = [
+      'Minimize',
+      ` obj: ${goal}`,
+      'Subject To',
+      ...[...rows, ...extra].map((r, i) => ` c${i}: ${r}`),
+      'Bounds',
+      ...bounds.map((b) => ` ${b}`),
+      ' zero = 0',
+      'General',
+      ` ${whole.join(' ')}`,
+      'Binary',
+      ` ${steps.join(' ')}`,
+      'End',
+    ].join('\n')
+    const answer = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: 0.5 })
+    expect(answer.Status).toBe('Optimal')
+    return Math.round(answer.ObjectiveValue) + 0
+  }
+  const plus = (terms: string[]): string =>
+    terms.length > 0 ? terms.join(' + ').replace(/\+ -/g, '- ') : '0 zero'
+  const first = run(plus(squares), [])
+  const even = `${plus(squares)} <= ${first}`
+  const owed = run(plus(over), [even])
+  return [first + constant, owed, run(plus(second), [even, `${plus(over)} <= ${owed}`])]
+}
+
+/** Every dealing, tried. */
+function tried(problem: DealProblem): [number, number, number] {
+  let best: [number, number, number] = [Infinity, Infinity, Infinity]
+  const places = problem.tasks.map((t) => t.el.map(() => 0))
+  const walk = (task: number, at: number, left: number): void => {
+    const t = problem.tasks[task]
+    if (!t) {
+      const { sumsq, owed, cost } = summed(problem, places)
+      const at = [sumsq, owed, cost].map((n, i) => n - (best[i] as number)).find((n) => n !== 0) ?? 0
+      if (at < 0 || best[0] === Infinity) best = [sumsq, owed, cost]
+      return
+    }
+    if (at === t.el.length) {
+      if (left === 0) walk(task + 1, 0, problem.tasks[task + 1]?.n ?? 0)
+      return
+    }
+    for (let n = 0; n <= Math.min(left, t.cap); n++) {
+      ;(places[task] as number[])[at] = n
+      walk(task, at + 1, left - n)
+    }
+    ;(places[task] as number[])[at] = 0
+  }
+  walk(0, 0, problem.tasks[0]?.n ?? 0)
+  return best
+}
+
+describe('dealing by flow', () => {
+  it('is the best of all dealings, tried one by one on small cases', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 1, max: 3 }),
+        fc.integer({ min: 1, max: 1e6 }),
+        (c, t, seed) => {
+          const problem = drawn(c, t, seed)
+          const answer = deal(problem)
+          expect('places' in answer && [answer.sumsq, answer.owed, answer.cost]).toEqual(tried(problem))
+        },
+      ),
+      { numRuns: 80 },
+    )
+  })
+  it.each(Array.from({ length: 48 }, (_, i) => [i + 1]))('equals the HiGHS model, case %i', (seed) => {
+    const problem = drawn(3 + (seed % 10), 2 + (seed % 7), seed)
+    const answer = deal(problem)
+    expect('places' in answer && [answer.sumsq, answer.owed, answer.cost]).toEqual(modelled(problem))
+  })
+  it('gives every place out, to those who may, never above the cap', () => {
+    const problem = drawn(30, 30, 5)
+    const answer = deal(problem)
+    if (!('places' in answer)) throw new Error('it can be dealt')
+    answer.places.forEach((row, t) => {
+      expect(row.reduce((a, b) => a + b, 0)).toBe(problem.tasks[t]?.n)
+      for (const n of row) expect(n).toBeLessThanOrEqual(problem.tasks[t]?.cap ?? 0)
+    })
+    expect(deal(problem)).toEqual(answer)
+  })
+  it('says which task cannot give its places out, and why', () => {
+    const task = { n: 5, el: [0, 1], cap: 2, cost: [0, 0], easy: [0, 0] as const }
+    expect(deal({ base: [0, 0, 0], tasks: [task] })).toEqual({
+      infeasible: { task: 0, says: '5 places, but 2 children with at most 2 each' },
+    })
+    expect(deal({ base: [0], tasks: [{ ...task, el: [], cost: [], easy: [] }] })).toMatchObject({
+      infeasible: { says: 'nobody may take part, and there are 5 places' },
+    })
+  })
+})
