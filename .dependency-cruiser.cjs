@@ -16,9 +16,22 @@ const PLAN = [
   'clock',
   'gather',
   'talk',
-  '[^/]+\\.ts$',
+  '(?!index)[^/]+\\.ts$',
   ['live', 'whatif', 'view'],
+  'index\\.ts$',
 ]
+/** Web: what every page stands on, then the pages: a folder for each route, which do not know each other. */
+const WEB = [
+  'shared',
+  'offline-cache',
+  'workers',
+  'stores',
+  'parts',
+  'choose',
+  ['auth', 'children', 'cupboard', 'finish', 'print', 'recipes', 'record', 'session', 'setting', 'table', 'today'],
+  '[^/]+\\.(ts|vue)$',
+]
+const SERVER = ['clock\\.ts$', 'words\\.ts$', 'fault\\.ts$', 'db', 'routes', 'app\\.ts$', 'main\\.ts$']
 
 /** No room imports one that stands beside it on its floor or above it. */
 function floors(name, root, list) {
@@ -53,6 +66,15 @@ module.exports = {
     },
     ...floors('core', '^core/src/', CORE),
     ...floors('plan', '^core/src/plan/', PLAN),
+    ...floors('web', '^web/src/', WEB),
+    ...floors('server', '^server/src/', SERVER),
+    // Other workspaces come in by the index of a room.
+    {
+      name: 'by-the-index',
+      severity: 'error',
+      from: { path: '^(server|web|e2e)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/[^/]+/index\\.ts$' },
+    },
     // The checker asks the plan again and trusts no pass.
     {
       name: 'checker-alone',

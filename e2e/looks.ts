@@ -2,7 +2,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Browser, type Page } from '@playwright/test'
 import { newContext } from './clock'
-import type { House } from './house'
+import type { House } from './test-server'
 
 /** A page whose complaints are written down: of the console, of scripts, of requests to anywhere else. */
 export async function watchedPage(

@@ -1,7 +1,7 @@
 /** A cold probe is refused; what happened is seen by the owner; finish, record, family sheet as PDF and letter, and the next plan knows. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext, today } from '../clock'
-import { House, openBread, signIn } from '../house'
+import { House, openBread, signIn } from '../test-server'
 import { looksRight } from '../looks'
 
 test.describe.configure({ mode: 'serial' })
@@ -46,7 +46,7 @@ const brothToTheEndOfHeat = (): Promise<string> =>
       .filter((c) => c.concerns.length === 0 && c.diets.length === 0)
       .slice(0, 3)
     const { id: session } = await send('/sessions', {
-      date: today(),
+      date: new Date().toISOString().slice(0, 10),
       start: '10:15',
       recipe: recipe.id,
       children: kids.map((k) => k.id),

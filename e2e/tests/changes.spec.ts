@@ -1,7 +1,7 @@
 /** Jobs handed over at the desk, and changes in the middle of cooking. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

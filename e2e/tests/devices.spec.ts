@@ -1,7 +1,7 @@
 /** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext } from '../clock'
-import { House, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

@@ -1,7 +1,7 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, settleAll, signIn } from '../house'
+import { House, openBread, settleAll, signIn } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

@@ -1,7 +1,7 @@
 /** Jobs in full: twelve children with their hands and needs, the clock, rotation, ages of the setting, and what is lost at the table. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

@@ -1,7 +1,7 @@
 /** The whole job by keyboard alone: Tab, Enter, space and the keys of the table; the mouse is never touched. */
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House } from '../house'
+import { House } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

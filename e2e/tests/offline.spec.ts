@@ -1,7 +1,7 @@
 /** Without a network: cooking begins and goes on, a reload shows the same table, and all of it arrives once the network is back. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 // The second and third go on with the session that the first has begun.
 test.describe.configure({ mode: 'serial' })

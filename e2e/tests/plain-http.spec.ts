@@ -1,7 +1,7 @@
 /** A tablet on plain http in a local network: browsers give such a page less, and the table goes on all the same. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

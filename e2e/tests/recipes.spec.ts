@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, signIn } from '../house'
+import { House, signIn } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

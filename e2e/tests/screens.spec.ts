@@ -1,7 +1,7 @@
 /** Every place: as e2e/looks.ts asks. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext } from '../clock'
-import { House, signIn } from '../house'
+import { House, signIn } from '../test-server'
 import { axeFinds, looksRight, watchedPage } from '../looks'
 
 let house: House

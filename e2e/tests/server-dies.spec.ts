@@ -1,7 +1,7 @@
 /** The server is killed in the middle: taps go on, nothing is lost, and the table goes on from the same place. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

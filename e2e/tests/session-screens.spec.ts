@@ -1,7 +1,7 @@
 /** Every view of a session, its sheets and dialogs, the table and the records: as e2e/looks.ts asks. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, signIn, swapTheMilk } from '../house'
+import { House, openBread, signIn, swapTheMilk } from '../test-server'
 import { looksRight, watchedPage } from '../looks'
 
 let house: House

@@ -1,7 +1,7 @@
 /** Talk on paper and on the screen: right-to-left words with shipped fonts, word cards, the rule of the house. */
 import { expect, type Page } from '@playwright/test'
 import { test, today } from '../clock'
-import { House, openBread, settleAll, signIn } from '../house'
+import { House, openBread, settleAll, signIn } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

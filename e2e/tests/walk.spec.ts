@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, settleAll, settleAtTable, signIn, swapTheMilk } from '../house'
+import { House, openBread, passGates, settleAll, settleAtTable, signIn, swapTheMilk } from '../test-server'
 
 let house: House
 test.beforeAll(async () => {

@@ -1,6 +1,6 @@
 /** Bad input gets a clear error that names the fault: never a stack trace, never a 500. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './house'
+import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let alder: Visitor

@@ -5,7 +5,7 @@ import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { calendarOf } from '../src/files/calendar'
 import { isZone } from '../src/zone'
-import { openHouse, type TestHouse } from './house'
+import { openHouse, type TestHouse } from './test-server'
 
 const session = (more: Partial<StoredSession> = {}): StoredSession => ({
   id: '6f1c1a7e-7f2e-4b6b-9d56-0a6f3c6f1d11',

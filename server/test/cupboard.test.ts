@@ -4,8 +4,8 @@ import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { inSetting } from '../src/db/pool'
-import { shoppingCsv } from '../src/print/shopping-csv'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './house'
+import { shoppingCsv } from '../src/papers/shopping-csv'
+import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let owner: Visitor

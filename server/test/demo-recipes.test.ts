@@ -12,7 +12,7 @@ import {
 } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse } from './house'
+import { openHouse, type TestHouse } from './test-server'
 
 let house: TestHouse
 beforeAll(async () => {

@@ -4,7 +4,7 @@ import { scaleState } from '@lea/core/amount'
 import { heldReading, judgeCore, probeFault } from '@lea/core/food'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openDevices, readCore, readWeight, type Devices } from '../src/devices/devices'
-import { openHouse, type TestHouse } from './house'
+import { openHouse, type TestHouse } from './test-server'
 
 let devices: Devices
 beforeAll(async () => {

@@ -9,7 +9,7 @@ import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { Ajv2020 } from 'ajv/dist/2020'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse, type Visitor } from './house'
+import { openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let other: TestHouse

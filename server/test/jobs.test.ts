@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { HouseRules, Kit } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './house'
+import { openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let petra: Visitor

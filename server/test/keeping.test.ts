@@ -6,7 +6,7 @@ import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse, type Visitor } from './house'
+import { openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let petra: Visitor

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './house'
+import { openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let petra: Visitor

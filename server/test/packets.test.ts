@@ -1,7 +1,7 @@
 /** The packet register behind the door: readings hold for the words that were read, the stand-in never counts outside the demo. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { digest } from '@lea/core/plan'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './house'
+import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let owner: Visitor

@@ -7,7 +7,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { runsOf } from '../src/papers/fonts'
-import { openHouse, type TestHouse, type Visitor } from './house'
+import { openHouse, type TestHouse, type Visitor } from './test-server'
 
 let house: TestHouse
 let petra: Visitor

@@ -6,7 +6,7 @@ import { saveChild } from '../src/db/people'
 import { migrate } from '../src/db/migrate'
 import { inSetting } from '../src/db/pool'
 import { loadDemo } from '../src/demo/load'
-import { MIGRATIONS, openHouse, type TestHouse } from './house'
+import { MIGRATIONS, openHouse, type TestHouse } from './test-server'
 
 let house: TestHouse
 let settings: string[] = []

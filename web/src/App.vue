@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
-import { newerLea } from './kept/shell'
+import { newerLea } from './offline-cache/shell'
 import TopBar from './parts/TopBar.vue'
-import { useDoor } from './stores/door'
-import { useHouse } from './stores/house'
+import { useDoor } from './stores/auth'
+import { useHouse } from './stores/setting'
 import { useUpcoming } from './stores/upcoming'
 
 const route = useRoute()

@@ -2,8 +2,8 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { makeRouter } from './router'
-import { sweepAnswers } from './kept/answers'
-import { keepShell } from './kept/shell'
+import { sweepAnswers } from './offline-cache/answers'
+import { keepShell } from './offline-cache/shell'
 import './styles/main.css'
 
 createApp(App).use(createPinia()).use(makeRouter()).mount('#app')

@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory, type Router } from 'vue-router'
-import { useDoor } from './stores/door'
+import { useDoor } from './stores/auth'
 
 export function makeRouter(): Router {
   const router = createRouter({
@@ -9,74 +9,82 @@ export function makeRouter(): Router {
       { path: '/', redirect: '/diary' },
       {
         path: '/sign-in',
-        component: () => import('./pages/SignIn.vue'),
+        component: () => import('./auth/SignIn.vue'),
         meta: { open: true, title: 'Sign in' },
       },
       {
         path: '/first-visit',
-        component: () => import('./pages/FirstVisit.vue'),
+        component: () => import('./auth/FirstVisit.vue'),
         meta: { open: true, title: 'First visit' },
       },
       {
         path: '/emergency',
-        component: () => import('./pages/EmergencyPage.vue'),
+        component: () => import('./table/EmergencyPage.vue'),
         meta: { open: true, title: 'Emergency' },
       },
-      { path: '/diary', component: () => import('./pages/Diary.vue'), meta: { title: 'Diary' } },
+      { path: '/diary', component: () => import('./today/Diary.vue'), meta: { title: 'Diary' } },
       {
         path: '/diary/new',
-        component: () => import('./shelf/NewSession.vue'),
+        component: () => import('./choose/NewSession.vue'),
         meta: { title: 'New session' },
       },
-      { path: '/diary/term', component: () => import('./shelf/HalfTerm.vue'), meta: { title: 'Half term' } },
-      { path: '/recipes', component: () => import('./recipe/Recipes.vue'), meta: { title: 'Recipes' } },
+      { path: '/diary/term', component: () => import('./choose/HalfTerm.vue'), meta: { title: 'Half term' } },
+      { path: '/recipes', component: () => import('./recipes/Recipes.vue'), meta: { title: 'Recipes' } },
       {
         path: '/recipes/read',
-        component: () => import('./recipe/RecipeReader.vue'),
+        component: () => import('./recipes/RecipeReader.vue'),
         meta: { title: 'Read a recipe in' },
       },
       {
         path: '/recipes/new',
-        component: () => import('./recipe/RecipeEdit.vue'),
+        component: () => import('./recipes/RecipeEdit.vue'),
         meta: { title: 'New recipe' },
       },
-      { path: '/recipes/:id', component: () => import('./recipe/RecipePage.vue'), meta: { title: 'Recipe' } },
+      {
+        path: '/recipes/:id',
+        component: () => import('./recipes/RecipePage.vue'),
+        meta: { title: 'Recipe' },
+      },
       {
         path: '/recipes/:id/edit',
-        component: () => import('./recipe/RecipeEdit.vue'),
+        component: () => import('./recipes/RecipeEdit.vue'),
         meta: { title: 'Change a recipe' },
       },
-      { path: '/children', component: () => import('./pages/Children.vue'), meta: { title: 'Children' } },
-      { path: '/cupboard', component: () => import('./pages/Cupboard.vue'), meta: { title: 'Cupboard' } },
-      { path: '/record', component: () => import('./pages/Record.vue'), meta: { title: 'Record' } },
+      { path: '/children', component: () => import('./children/Children.vue'), meta: { title: 'Children' } },
+      { path: '/cupboard', component: () => import('./cupboard/Cupboard.vue'), meta: { title: 'Cupboard' } },
+      { path: '/record', component: () => import('./record/Record.vue'), meta: { title: 'Record' } },
       {
         path: '/record/sessions/:id',
-        component: () => import('./pages/SessionRecord.vue'),
+        component: () => import('./record/SessionRecord.vue'),
         meta: { title: 'Record of a session' },
       },
       {
         path: '/record/children/:id',
-        component: () => import('./pages/ChildRecord.vue'),
+        component: () => import('./record/ChildRecord.vue'),
         meta: { title: 'Record of a child' },
       },
       {
         path: '/setting/devices',
-        component: () => import('./devices/DevicesPage.vue'),
+        component: () => import('./setting/devices/DevicesPage.vue'),
         meta: { title: 'Devices' },
       },
-      { path: '/setting', component: () => import('./pages/Setting.vue'), meta: { title: 'Setting' } },
+      { path: '/setting', component: () => import('./setting/Setting.vue'), meta: { title: 'Setting' } },
       {
         path: '/session/:id',
         component: () => import('./session/SessionPage.vue'),
         children: [
           { path: '', redirect: (to) => `/session/${String(to.params['id'])}/weave` },
-          { path: 'weave', component: () => import('./weave/Weave.vue'), meta: { title: 'Weave' } },
-          { path: 'who', component: () => import('./session/Who.vue'), meta: { title: 'Who' } },
-          { path: 'check', component: () => import('./session/Check.vue'), meta: { title: 'Check' } },
-          { path: 'amounts', component: () => import('./session/Amounts.vue'), meta: { title: 'Amounts' } },
-          { path: 'jobs', component: () => import('./session/Jobs.vue'), meta: { title: 'Jobs' } },
-          { path: 'talk', component: () => import('./talk/Talk.vue'), meta: { title: 'Talk' } },
-          { path: 'ready', component: () => import('./session/Ready.vue'), meta: { title: 'Ready' } },
+          { path: 'weave', component: () => import('./session/weave/Weave.vue'), meta: { title: 'Weave' } },
+          { path: 'who', component: () => import('./session/who/Who.vue'), meta: { title: 'Who' } },
+          { path: 'check', component: () => import('./session/check/Check.vue'), meta: { title: 'Check' } },
+          {
+            path: 'amounts',
+            component: () => import('./session/amounts/Amounts.vue'),
+            meta: { title: 'Amounts' },
+          },
+          { path: 'jobs', component: () => import('./session/jobs/Jobs.vue'), meta: { title: 'Jobs' } },
+          { path: 'talk', component: () => import('./session/talk/Talk.vue'), meta: { title: 'Talk' } },
+          { path: 'ready', component: () => import('./session/ready/Ready.vue'), meta: { title: 'Ready' } },
         ],
       },
       {
@@ -86,27 +94,27 @@ export function makeRouter(): Router {
       },
       {
         path: '/session/:id/sheet',
-        component: () => import('./session/WallSheet.vue'),
+        component: () => import('./print/WallSheet.vue'),
         meta: { title: 'Sheet for the kitchen wall' },
       },
       {
         path: '/session/:id/run',
-        component: () => import('./session/RunSheet.vue'),
+        component: () => import('./print/RunSheet.vue'),
         meta: { title: 'Run sheet' },
       },
       {
         path: '/session/:id/cards',
-        component: () => import('./session/JobCards.vue'),
+        component: () => import('./print/JobCards.vue'),
         meta: { title: 'Job cards' },
       },
       {
         path: '/session/:id/words',
-        component: () => import('./talk/WordCards.vue'),
+        component: () => import('./print/WordCards.vue'),
         meta: { title: 'Word cards' },
       },
       {
         path: '/session/:id/talk-sheet',
-        component: () => import('./talk/TalkSheet.vue'),
+        component: () => import('./print/TalkSheet.vue'),
         meta: { title: 'Talk sheet' },
       },
       {
@@ -119,7 +127,7 @@ export function makeRouter(): Router {
         component: () => import('./finish/Family.vue'),
         meta: { title: 'For the family' },
       },
-      { path: '/:path(.*)*', component: () => import('./pages/Nowhere.vue'), meta: { title: 'Not here' } },
+      { path: '/:path(.*)*', component: () => import('./auth/NotFound.vue'), meta: { title: 'Not here' } },
     ],
   })
   router.beforeEach(async (to) => {

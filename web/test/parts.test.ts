@@ -3,11 +3,11 @@ import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import { ref } from 'vue'
 import Amount from '../src/parts/Amount.vue'
-import { roomFor } from '../src/parts/marks'
-import ScoopStrip from '../src/parts/ScoopStrip.vue'
-import PlainStrip from '../src/amounts/PlainStrip.vue'
-import MeasureBox from '../src/amounts/MeasureBox.vue'
-import { usePieces } from '../src/shelf/usePieces'
+import { roomFor } from '../src/parts/mats/marks'
+import ScoopStrip from '../src/parts/mats/ScoopStrip.vue'
+import PlainStrip from '../src/session/amounts/PlainStrip.vue'
+import MeasureBox from '../src/session/amounts/MeasureBox.vue'
+import { usePieces } from '../src/choose/usePieces'
 
 describe('labels under a strip', () => {
   const seven = Array.from({ length: 7 }, () => 100 / 7)

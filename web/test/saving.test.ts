@@ -2,7 +2,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { shallowRef } from 'vue'
 import type { StoredSession } from '@lea/core/setting'
-import { savingOf } from '../src/stores/session-saving'
+import { savingOf } from '../src/stores/session/saving'
 
 /** A machine that is busy is no failure. */
 const soon = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interval: 5 })

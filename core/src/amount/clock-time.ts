@@ -7,3 +7,22 @@ export function clockAfter(start: string, minutes: number): string {
   const pad = (n: number): string => String(n).padStart(2, '0')
   return `${pad(Math.floor(at / 60) % 24)}:${pad(at % 60)}`
 }
+
+/** Seconds to the half minute: "2.5 minutes". */
+export const minutesText = (seconds: number): string => {
+  const half = Math.round(seconds / 30) / 2
+  return `${half} ${half === 1 ? 'minute' : 'minutes'}`
+}
+
+/** From one clock time to another of the same day, `HH:MM`; less than 0 where the second comes first. */
+export const minutesBetween = (from: string, to: string): number => {
+  const at = (hhmm: string): number => {
+    const [h, m] = hhmm.split(':').map(Number)
+    return (h ?? 0) * 60 + (m ?? 0)
+  }
+  return at(to) - at(from)
+}
+
+/** Times in words. */
+
+export const minutes = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'}`

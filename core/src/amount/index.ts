@@ -1,4 +1,4 @@
-export { clockAfter } from './clock-time'
+export { clockAfter, minutesBetween, minutesText } from './clock-time'
 export { dayAfter, shortDay, weekdayOf } from './days'
 export { type Size, bestWay, decompositions } from './decompose'
 export { type FairProblem, fairScoops } from './fair'

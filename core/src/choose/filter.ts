@@ -3,9 +3,9 @@ import { meet } from '../food/concerns'
 import { isUnknown, type FoodBook } from '../food/foods'
 import { heatsOf, placesOf, searchText, takesANight, techniquesOf, type Heat } from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
-import { isOfTheme } from './look'
+import { isOfTheme } from './evaluate-recipe'
 import { LATELY_DAYS } from './order'
-import type { Look } from './wish'
+import type { Look } from './selection-criteria'
 
 export interface ShelfFilter {
   /** Every word of it is found in title, themes or foods. */

@@ -3,7 +3,7 @@
  * the cost for each child; turns; targets of the week; not made lately; liked before. Figures that a person would not tell apart (a few
  * pence, a turn more or less) are bands, so that what comes after still counts.
  */
-import type { Against, Figures, Wish } from './wish'
+import type { Against, Figures, Wish } from './selection-criteria'
 
 /** Pence or cents that make no difference to a choice (common practice). */
 const COST_BAND = 25

@@ -1,8 +1,8 @@
 /** A whole shelf ranked for a group, recipe by recipe, so that first answers stand while the rest is still being looked at. */
 import type { Recipe } from '../recipe/recipe'
-import { lookAt } from './look'
+import { lookAt } from './evaluate-recipe'
 import { byKey } from './order'
-import type { Look, MadeBefore, Wish } from './wish'
+import type { Look, MadeBefore, Wish } from './selection-criteria'
 
 export interface ShelfRow {
   id: string

@@ -5,9 +5,9 @@ import type { PlanRequest } from '../plan/model/request'
 import { tries, type Try } from '../plan/whatif/shorter'
 import { sketch } from '../plan/sketch'
 import type { Recipe } from '../recipe/recipe'
-import { seen } from './look'
+import { seen } from './evaluate-recipe'
 import { byKey } from './order'
-import { NEVER_MADE, type AgainstKind, type Look, type MadeBefore, type Wish } from './wish'
+import { NEVER_MADE, type AgainstKind, type Look, type MadeBefore, type Wish } from './selection-criteria'
 import { clockAfter } from '../amount/clock-time'
 
 export interface Remedy {

@@ -1,5 +1,5 @@
 export { ageText, monthsOn } from './ages'
-export { type HouseTechnique, agesOf } from './house'
+export { type HouseTechnique, agesOf } from './setting-techniques'
 export { AGE_BANDS, JOBS_SOURCE, jobsOf } from './jobs-by-age'
 export { TILES, matLook, matNumbers } from './mats'
 export { RATIO_SOURCE, type RatioRow, ratioRows } from './ratios'

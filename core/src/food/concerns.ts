@@ -4,7 +4,7 @@
  */
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
-import { meantBy } from './meant'
+import { meantBy } from './parse-concern'
 
 export const LEVELS = [
   'preference',

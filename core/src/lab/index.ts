@@ -1,2 +1,10 @@
+/** For `./lea calc` and the benchmarks only: named schedules, and inner parts of the passes to be measured alone. */
+export { beforeTalk } from '../plan/compile'
+export { lowerBound } from '../plan/clock/schedule/bound'
+export { networkOf } from '../plan/clock/schedule/instance'
+export { seeded } from '../plan/clock/schedule/random'
+export { bestOfRules, improve } from '../plan/clock/schedule/search'
+export { chooseTalk } from '../plan/talk/choose'
+export { talk } from '../plan/talk/talk'
 export { scheduleBreaches } from './check-schedule'
 export { solve } from './solve'

@@ -5,7 +5,6 @@ export { type Mend, adultAway, childLeaves, runsLate } from './live/live-changes
 export { measureBreaks } from './live/lost-measure'
 export { type RestOffer, planRest, restOffers } from './live/replan-remaining'
 export type { Present } from './model/child-safety-digest'
-export { minutesBetween, minutesText } from './model/clock-words'
 export type { CupboardItem, CupboardPack } from './model/cupboard'
 export { type Decision, MEASURING, decide, decisionKey, undecide } from './model/decision'
 export { digest } from './model/digest'

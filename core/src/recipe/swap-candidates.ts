@@ -6,7 +6,7 @@ import type { Ratio } from '../amount/ratio'
 import { allergenOf, listHolds } from '../food/allergens'
 import { DIETS, meetDiet, type Diet } from '../food/diets'
 import { isUnknown, resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
-import { meantBy } from '../food/meant'
+import { meantBy } from '../food/parse-concern'
 import { applySwap, SWAPS, swapsFor, type SwapPart } from '../food/swaps'
 
 export interface SwapCandidate {

@@ -1,4 +1,4 @@
-import { allergenOfWords } from '../food/meant'
+import { allergenOfWords } from '../food/parse-concern'
 import { required } from './text'
 
 /** An allergen's id, or words. "Milk", as a tablet writes it at the beginning of a field, and "dairy" become milk. */

@@ -32,4 +32,4 @@ export {
   rotationSchema,
   sessionSchema,
 } from './session'
-export { ownWordSchema } from './words'
+export { ownWordSchema } from './own-word'

@@ -5,7 +5,7 @@ import { LEVELS } from '../food/concerns'
 import { allergenWords } from './allergen'
 import { dietSchema } from './diet'
 import { NEEDS } from '../plan/model/request'
-import { languageCode } from './words'
+import { languageCode } from './own-word'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
 
 export const concernSchema = yup.object({

@@ -10,7 +10,7 @@ import { cupboardSchema } from './amounts'
 import { decisionSchema } from './decision'
 import { dietSchema } from './diet'
 import { concernSchema, guestSchema } from './people'
-import { ownWordSchema } from './words'
+import { ownWordSchema } from './own-word'
 import { kitSchema, recipeSchema, rulesSchema } from './recipe'
 import { birthMonth, clockTime, id, ids, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
 

@@ -1,5 +1,5 @@
 /** What has not come round and could: techniques and targets for the ages on the list, with the setting's recipes that bring them. */
-import { techniqueIn } from '../craft/house'
+import { techniqueIn } from '../craft/setting-techniques'
 import { formFor } from '../craft/techniques'
 import { suits, targetOf } from '../learn/targets'
 import type { HouseRules } from '../plan/model/request'

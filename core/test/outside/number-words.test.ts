@@ -5,7 +5,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { toCardinal as german } from 'n2words/de-DE'
-import { things } from '../../src/learn/fact/words'
+import { things } from '../../src/learn/fact/phrases'
 import { Glossary, languageName, runsRightToLeft } from '../../src/learn/glossary'
 import { NUMBER_LANGUAGES, countAlong, numberWord } from '../../src/learn/number-words'
 import { spokenText } from '../../src/learn/spoken'

@@ -14,7 +14,7 @@ import {
 import { compile } from '@lea/core/plan'
 import { type Recipe, SHIPPED_RECIPES } from '@lea/core/recipe'
 import { readRecipeFile } from '@lea/core/schema'
-import { seeded } from '../../../core/src/plan/clock/schedule/random'
+import { seeded } from '@lea/core/lab'
 import { TEXTS } from '../../../core/test/recipe/more-texts'
 import { request } from './basics'
 

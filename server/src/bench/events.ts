@@ -1,6 +1,6 @@
 /** The pages of a session and of a child with ten thousand events in the house, and with a million; with the plans of their queries. */
 import pg from 'pg'
-import { CHILD_PAST, ONE_PAST } from '../db/past'
+import { CHILD_PAST, ONE_PAST } from '../db/session-history'
 import { percentile, serving, tapper, type Tapper } from './serving'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)

@@ -4,7 +4,7 @@
  */
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { seeded } from '../../../core/src/plan/clock/schedule/random'
+import { seeded } from '@lea/core/lab'
 import { pause, serving, tap, tapper, type Serving, type Tapper } from './serving'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)

@@ -1,10 +1,7 @@
 /** Plans of real recipes: the checker over many of them, what would make one shorter, and our search beside HiGHS. */
 import { PlanError, type PlanRequest, compile, shorter } from '@lea/core/plan'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
-import { lowerBound } from '../../../core/src/plan/clock/schedule/bound'
-import { networkOf } from '../../../core/src/plan/clock/schedule/instance'
-import { seeded } from '../../../core/src/plan/clock/schedule/random'
-import { bestOfRules, improve } from '../../../core/src/plan/clock/schedule/search'
+import { bestOfRules, improve, lowerBound, networkOf, seeded } from '@lea/core/lab'
 import { drawn } from '../../../core/test/plan/clock/schedule/generate'
 import { timeIndexed } from '../../../core/test/plan/clock/schedule/time-indexed'
 import { startingKit, startingRules } from '../starting'

@@ -16,8 +16,9 @@ import {
   setState,
 } from './sessions'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from './settings'
-import { refreshSkills } from './skills'
-import { listWords, saveWord } from './words'
+import { refreshSkills } from './child-progress'
+import { now } from '../clock'
+import { listWords, saveWord } from './own-words'
 
 export async function gatherArchive(db: Db): Promise<Archive> {
   const { name, rules, kit, foods } = await getSetting(db)
@@ -72,7 +73,13 @@ export async function restoreArchive(db: Db, setting: string, archive: Archive):
   for (const word of archive.words) await saveWord(db, setting, word)
   for (const p of archive.packets) {
     await savePacket(db, setting, p.id, { ...p, code: p.code ?? undefined })
-    if (p.reading) await addReading(db, setting, { id: crypto.randomUUID(), packet: p.id, ...p.reading })
+    if (p.reading)
+      await addReading(db, setting, {
+        id: crypto.randomUUID(),
+        packet: p.id,
+        at: now().toISOString(),
+        ...p.reading,
+      })
   }
   for (const s of archive.sessions) await restoreSession(db, setting, s)
   await refreshSkills(

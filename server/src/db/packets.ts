@@ -38,11 +38,11 @@ export async function removePacket(db: Db, id: string): Promise<boolean> {
 export async function addReading(
   db: Db,
   setting: string,
-  reading: { id: string; packet: string; digest: string; readBy: string[] },
+  reading: { id: string; packet: string; digest: string; readBy: string[]; at: string },
 ): Promise<void> {
   await db.query(
-    'insert into packet_readings (id, setting_id, packet_id, digest, read_by) values ($1, $2, $3, $4, $5)',
-    [reading.id, setting, reading.packet, reading.digest, JSON.stringify(reading.readBy)],
+    'insert into packet_readings (id, setting_id, packet_id, digest, read_by, at) values ($1, $2, $3, $4, $5, $6)',
+    [reading.id, setting, reading.packet, reading.digest, JSON.stringify(reading.readBy), reading.at],
   )
 }
 

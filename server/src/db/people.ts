@@ -1,7 +1,7 @@
 /** Adults and children of a setting. */
 import { randomUUID } from 'node:crypto'
 import type { StoredAdult, StoredChild, StoredProfile } from '@lea/core/setting'
-import { tellTablesOf } from '../live/hub'
+import { tellTablesOf } from '../live/table-feed'
 import type { Db } from './pool'
 
 export interface Account {

@@ -3,7 +3,7 @@ import { type Decision, type Plan, type Plan1, upgradePlan } from '@lea/core/pla
 import type { SessionInput } from '@lea/core/schema'
 import type { TableEvent } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
-import { newsOf, tell } from '../live/hub'
+import { newsOf, tell } from '../live/table-feed'
 import type { Db } from './pool'
 
 interface SessionRow {

@@ -1,6 +1,7 @@
 /** Puts the demo data in: settings, people and recipes as written; past sessions compiled, settled and cooked by core. */
 import { randomUUID } from 'node:crypto'
 import type { Pool } from 'pg'
+import { dayAfter } from '@lea/core/amount'
 import { type CupboardItem, digest } from '@lea/core/plan'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { type StoredChild, type StoredSession, inputsOf } from '@lea/core/setting'
@@ -12,18 +13,18 @@ import { saveAdult, saveChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
 import { anySetting, createSetting, saveRecipe } from '../db/settings'
-import { refreshSkills } from '../db/skills'
+import { refreshSkills } from '../db/child-progress'
 import { hashPassword } from '../password'
 import { requestOf } from '../plan/request-of'
 import { startingKit, startingRules } from '../starting'
-import { daysFrom } from '../words'
 import { DEMO_PASSWORD, DEMO_SETTINGS, type DemoSetting } from './people'
 import { cooked, settled } from './past'
 
 /** Birth month of a child who is this many completed months old on a day (of a month the last day counts). */
 function birthFor(day: string, months: number): string {
   const [y, m] = day.split('-').map(Number)
-  const at = (y ?? 0) * 12 + (m ?? 1) - 1 - months - 1
+  const isLastOfMonth = dayAfter(day, 1).slice(0, 7) !== day.slice(0, 7)
+  const at = (y ?? 0) * 12 + (m ?? 1) - 1 - months - (isLastOfMonth ? 0 : 1)
   return `${Math.floor(at / 12)}-${String((at % 12) + 1).padStart(2, '0')}`
 }
 
@@ -58,7 +59,7 @@ async function loadSetting(
   const children: StoredChild[] = demo.children.map((c, mat) => ({
     id: randomUUID(),
     nickname: c.nickname,
-    birth: birthFor(day, c.months),
+    birth: birthFor(dayAfter(day, demo.ahead[0]?.inDays ?? 0), c.months),
     ...c.profile,
     mat,
   }))
@@ -69,7 +70,7 @@ async function loadSetting(
     recipes.set(recipe.id, id)
     await saveRecipe(db, setting, id, recipe)
   }
-  await loadPackets(db, setting, adults)
+  await loadPackets(db, setting, adults, day)
   await loadCupboard(db, setting, demo)
   const session = (recipe: string, date: string, start: string, until: string): StoredSession => ({
     id: randomUUID(),
@@ -85,7 +86,7 @@ async function loadSetting(
     state: 'planned',
   })
   for (const p of demo.past) {
-    await loadPast(db, setting, session(p.recipe, daysFrom(day, -p.daysAgo), p.start, p.until), p.memo)
+    await loadPast(db, setting, session(p.recipe, dayAfter(day, -p.daysAgo), p.start, p.until), p.memo)
     // Each session is planned with what was seen in those before.
     await refreshSkills(
       db,
@@ -94,19 +95,26 @@ async function loadSetting(
     )
   }
   for (const a of demo.ahead) {
-    const next = session(a.recipe, daysFrom(day, a.inDays), a.start, a.until)
+    const next = session(a.recipe, dayAfter(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, next.id, inputsOf(next))
   }
 }
 
 /** The brandless packets of the demo: some were read, one was never. */
-async function loadPackets(db: Db, setting: string, adults: string[]): Promise<void> {
+async function loadPackets(db: Db, setting: string, adults: string[], day: string): Promise<void> {
   for (const [i, packet] of demoPackets.packets.entries()) {
     const id = randomUUID()
     await savePacket(db, setting, id, { ...packet, simulated: false })
     const readBy = [adults[0] ?? '', adults[1] ?? adults[0] ?? '']
+    const at = `${day}T08:30:00Z`
     if (i % 3 !== 2)
-      await addReading(db, setting, { id: randomUUID(), packet: id, digest: digest(packet.label), readBy })
+      await addReading(db, setting, {
+        id: randomUUID(),
+        packet: id,
+        digest: digest(packet.label),
+        readBy,
+        at,
+      })
   }
 }
 

@@ -1,6 +1,6 @@
 /**
  * The people of the demo. All of them, their settings and their sign-ins are made up; the town is Saltmere.
- * Ages are given in completed months on the day the demo is loaded.
+ * Ages are given in completed months on the day of the first session ahead, so that it is the same plan on whatever day the demo is loaded.
  */
 import type { Concern, Diet, Level } from '@lea/core/food'
 import type { Need } from '@lea/core/plan'

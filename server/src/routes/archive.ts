@@ -2,10 +2,10 @@ import { raw, Router } from 'express'
 import { gatherArchive, isEmptySetting, restoreArchive } from '../db/archive'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { Fault } from '../fault'
 import { packArchive, unpackArchive, withNewIds, type Archive } from '../files/archive'
-import type { House } from '../house'
+import type { House } from '../context'
 import { now, today } from '../clock'
 
 /** The whole setting as one file, out and in. */

@@ -3,9 +3,9 @@ import { now } from '../clock'
 import { listSessions } from '../db/sessions'
 import { inSetting } from '../db/pool'
 import { getSetting, listRecipes } from '../db/settings'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { calendarOf } from '../files/calendar'
-import type { House } from '../house'
+import type { House } from '../context'
 import { zoneOf } from '../zone'
 
 /** The Diary as a file for calendars. */

@@ -3,9 +3,9 @@ import { DEVICE_MOODS } from '@lea/core/amount'
 import * as yup from 'yup'
 import type { Play } from '../devices/stand-ins'
 import type { LineDevice } from '../devices/line-device'
-import { atLeast } from '../door'
+import { atLeast } from '../auth'
 import { Fault, notFound, read } from '../fault'
-import type { House } from '../house'
+import type { House } from '../context'
 
 const STILL_HERE_MS = 20_000
 

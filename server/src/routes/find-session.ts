@@ -2,10 +2,10 @@ import type { Request } from 'express'
 import type { StoredSession } from '@lea/core/setting'
 import type { Db } from '../db/pool'
 import { getSession } from '../db/sessions'
-import { personOf } from '../door'
+import { personOf } from '../auth'
 import { notFound } from '../fault'
 import { today } from '../clock'
-import { isUuid } from '../words'
+import { isUuid } from '../uuid'
 
 /**
  * The session that the path names by `:id`; a helper sees today's only.

@@ -4,9 +4,9 @@ import * as yup from 'yup'
 import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
 import { listAdults, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../house'
+import type { House } from '../context'
 import { today } from '../clock'
 
 const keepSchema = yup

@@ -2,14 +2,15 @@ import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { digest } from '@lea/core/plan'
 import { packetSchema, readingSchema } from '@lea/core/schema'
-import type { House } from '../house'
+import { now } from '../clock'
+import type { House } from '../context'
 import * as store from '../db/packets'
 import { listAdults, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting } from '../db/settings'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
-import { isUuid } from '../words'
+import { isUuid } from '../uuid'
 
 /** The packet register: packets with their words, read by two adults (one alone reads twice). */
 export function packetRoutes({ pool }: House): Router {
@@ -61,14 +62,20 @@ export function packetRoutes({ pool }: House): Router {
           'this packet came from the scanner stand-in: outside the demo it never counts as read',
           'packet',
         )
-      const now = digest(known.label)
-      if (seen !== now)
+      const current = digest(known.label)
+      if (seen !== current)
         throw new Fault(409, 'the words of this packet have changed: read them again', 'digest')
       const adults = new Set((await listAdults(db)).map((a) => a.id))
       if (readBy.some((id) => !adults.has(id)))
         throw new Fault(400, 'an adult is not there (any more)', 'readBy')
       const { settingId, id: by } = personOf(req)
-      await store.addReading(db, settingId, { id: randomUUID(), packet: known.id, digest: now, readBy })
+      await store.addReading(db, settingId, {
+        id: randomUUID(),
+        packet: known.id,
+        digest: current,
+        readBy,
+        at: now().toISOString(),
+      })
       await writeAudit(db, settingId, by, 'signed a packet as read', known.id)
       return (await store.listPackets(db)).find((p) => p.id === known.id)
     })

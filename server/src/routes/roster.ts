@@ -6,11 +6,11 @@ import { childSchema, rosterRows, withMore } from '@lea/core/schema'
 import type { StoredChild } from '@lea/core/setting'
 import { getChild, listChildren, saveChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { notFound, read } from '../fault'
-import type { House } from '../house'
+import type { House } from '../context'
 import { today } from '../clock'
-import { isUuid } from '../words'
+import { isUuid } from '../uuid'
 
 const MOST = 300
 

@@ -5,9 +5,9 @@ import type { StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { atLeast, personOf } from '../door'
+import { atLeast, personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../house'
+import type { House } from '../context'
 import { findSession } from './find-session'
 
 /** One session becomes several, group after group: the first group keeps the session, the others get one each. */

@@ -14,7 +14,7 @@ import {
 } from '@lea/core/schema'
 import { childRecord, ownPart } from '@lea/core/session'
 import type { StoredChild } from '@lea/core/setting'
-import type { House } from '../house'
+import type { House } from '../context'
 import {
   eraseChild,
   getChild,
@@ -28,12 +28,12 @@ import {
 import { removeCupboard, saveCupboard } from '../db/cupboard'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from '../db/settings'
-import { pastOfChild } from '../db/past'
-import { atLeast, personOf } from '../door'
+import { pastOfChild } from '../db/session-history'
+import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
 import { hashPassword } from '../password'
 import { now, today } from '../clock'
-import { isUuid } from '../words'
+import { isUuid } from '../uuid'
 
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
 export function settingRoutes({ pool, post }: House): Router {

@@ -5,10 +5,10 @@ import { foodName } from '@lea/core/food'
 import type { Plan } from '@lea/core/plan'
 import { differences } from '@lea/core/recipe'
 import { keptInRecipe, withWords } from '@lea/core/setting'
-import { inWords } from '../api'
-import { useDoor } from '../stores/door'
-import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
+import { inWords } from '../shared/api'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useSession } from '../stores/session/session'
 
 defineProps<{ plan: Plan }>()
 const door = useDoor()

@@ -4,11 +4,11 @@ import { computed } from 'vue'
 import type { Plan } from '@lea/core/plan'
 import { cleanUp } from '@lea/core/session'
 import { Check } from '@lucide/vue'
-import Mat from '../parts/Mat.vue'
-import { useMats } from '../parts/useMats'
-import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
-import { useTable } from '../stores/table'
+import Mat from '../parts/mats/Mat.vue'
+import { useMats } from '../parts/mats/useMats'
+import { useHouse } from '../stores/setting'
+import { useSession } from '../stores/session/session'
+import { useTable } from '../stores/table/table'
 
 const props = defineProps<{ plan: Plan }>()
 const house = useHouse()

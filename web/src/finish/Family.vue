@@ -3,10 +3,10 @@
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type FamilySheet, MOST_PORTIONS } from '@lea/core/session'
-import { api, inWords } from '../api'
+import { api, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
-import { useSession } from '../stores/session'
-import { dayText } from '../words'
+import { useSession } from '../stores/session/session'
+import { dayText } from '../shared/dates'
 
 const route = useRoute()
 const session = useSession()

@@ -3,11 +3,11 @@
 import { computed, ref } from 'vue'
 import type { Plan } from '@lea/core/plan'
 import { MET, MET_WORDS, foodsMet, nextMet } from '@lea/core/session'
-import Mat from '../parts/Mat.vue'
+import Mat from '../parts/mats/Mat.vue'
 import Picks from '../parts/Picks.vue'
-import { useMats } from '../parts/useMats'
-import { useSession } from '../stores/session'
-import { useTable } from '../stores/table'
+import { useMats } from '../parts/mats/useMats'
+import { useSession } from '../stores/session/session'
+import { useTable } from '../stores/table/table'
 
 const props = defineProps<{ plan: Plan }>()
 const session = useSession()

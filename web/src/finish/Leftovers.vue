@@ -10,11 +10,11 @@ import {
   keptPlaces,
   leftoverUntil,
 } from '@lea/core/session'
-import { useDoor } from '../stores/door'
-import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
-import { useTable } from '../stores/table'
-import { dayText } from '../words'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useSession } from '../stores/session/session'
+import { useTable } from '../stores/table/table'
+import { dayText } from '../shared/dates'
 
 const props = defineProps<{ plan: Plan; id: string }>()
 const door = useDoor()

@@ -2,9 +2,9 @@
 /** The tokens as the children can count and compare them: towers of mats on one line, so that the taller one is seen. */
 import { TASTE_WORDS, type Taste } from '@lea/core/session'
 import { computed } from 'vue'
-import Mat from '../parts/Mat.vue'
-import { useMats } from '../parts/useMats'
-import { useSession } from '../stores/session'
+import Mat from '../parts/mats/Mat.vue'
+import { useMats } from '../parts/mats/useMats'
+import { useSession } from '../stores/session/session'
 
 const props = defineProps<{ rows: { taste: Taste; who: string[] }[] }>()
 const session = useSession()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The papers of a session as PDF, in the size of the paper that lies in the printer. */
 import { useLocalStorage } from '@vueuse/core'
-import { useDoor } from '../stores/door'
+import { useDoor } from '../stores/auth'
 
 defineProps<{ id: string }>()
 const door = useDoor()

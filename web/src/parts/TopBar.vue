@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { LogOut } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { keptSince } from '../kept/answers'
-import { useDoor } from '../stores/door'
+import { keptSince } from '../offline-cache/answers'
+import { useDoor } from '../stores/auth'
 import { useUpcoming } from '../stores/upcoming'
-import { timeText } from '../words'
+import { timeText } from '../shared/dates'
 
 const door = useDoor()
 const upcoming = useUpcoming()

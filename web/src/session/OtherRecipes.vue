@@ -3,9 +3,9 @@
 import { onMounted, ref } from 'vue'
 import { openStops } from '@lea/core/plan'
 import { assemble } from '@lea/core/setting'
-import { useDoor } from '../stores/door'
-import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useSession } from '../stores/session/session'
 import { compileInWorker } from '../workers/planner'
 
 const session = useSession()

@@ -2,11 +2,11 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
-import { useDoor } from '../stores/door'
-import { useHouse } from '../stores/house'
-import { useSession } from '../stores/session'
-import { dayText } from '../words'
-import Settle from '../weave/Settle.vue'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useSession } from '../stores/session/session'
+import { dayText } from '../shared/dates'
+import Settle from './weave/Settle.vue'
 
 const route = useRoute()
 const router = useRouter()

@@ -3,9 +3,9 @@ import { computed, ref, shallowRef } from 'vue'
 import { useThrottleFn } from '@vueuse/core'
 import { type Look, type Remedy, type ShelfRow, type Wish, ranked, wishFor } from '@lea/core/choose'
 import type { StoredSession } from '@lea/core/setting'
-import { inWords } from '../api'
+import { inWords } from '../shared/api'
 import { looksInWorkers, remedyInWorker, startShelf } from '../workers/shelf'
-import { useHouse, type RecipeRow } from './house'
+import { useHouse, type RecipeRow } from './setting'
 
 /** Milliseconds between two drawings of the shelf while it is looked through. */
 const EVERY = 250

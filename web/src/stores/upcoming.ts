@@ -3,8 +3,8 @@ import { computed, shallowRef } from 'vue'
 import type { Plan } from '@lea/core/plan'
 import { type StoredSession, assemble } from '@lea/core/setting'
 import { compileInWorker } from '../workers/planner'
-import { dayText, todayText } from '../words'
-import { useHouse } from './house'
+import { dayText, todayText } from '../shared/dates'
+import { useHouse } from './setting'
 
 export interface Standing {
   stops: number

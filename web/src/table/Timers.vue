@@ -4,7 +4,7 @@ import { useIntervalFn, useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { type TimerView, timersAt } from '@lea/core/session'
 import Sheet from '../parts/Sheet.vue'
-import { useTable } from '../stores/table'
+import { useTable } from '../stores/table/table'
 
 interface Offer {
   name: string

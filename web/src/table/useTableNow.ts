@@ -1,8 +1,8 @@
 /** Where the table is now: the step, its tasks, whose turn, and what stands before it. */
 import { computed } from 'vue'
 import { nextTurn, openGates, tableTasks, timersOf, whoWaits } from '@lea/core/session'
-import { useSession } from '../stores/session'
-import { useTable } from '../stores/table'
+import { useSession } from '../stores/session/session'
+import { useTable } from '../stores/table/table'
 
 export function useTableNow() {
   const session = useSession()

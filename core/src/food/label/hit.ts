@@ -1,5 +1,5 @@
 import type { Scope } from './scope'
-import type { Phrase } from './words'
+import type { Phrase } from './label-words'
 
 /** A phrase found in the words `[from, to)`. */
 export interface Hit extends Phrase {

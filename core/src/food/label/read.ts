@@ -11,7 +11,7 @@ import type { Hit } from './hit'
 import { isPlainGap, scopes, type Scoped } from './scope'
 import { spell, type Read } from './spelling'
 import { wordsOfText } from './text'
-import { isKnown, phraseAt } from './words'
+import { isKnown, phraseAt } from './label-words'
 
 export interface LabelWord {
   /** Place in the text as it stands: `[start, end)`. */

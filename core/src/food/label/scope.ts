@@ -4,7 +4,7 @@
  * Patterns: allergens.md B5 and B6 (FSA guidance; common practice), from memory.
  */
 import type { Read } from './spelling'
-import { TRIGGERS, type Trigger } from './words'
+import { TRIGGERS, type Trigger } from './label-words'
 
 export type Scope = 'contains' | 'may' | 'free' | 'none'
 

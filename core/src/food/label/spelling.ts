@@ -3,7 +3,7 @@
  * reader does not know is changed; an allergen is preferred where two readings are as near (a false alarm costs less).
  */
 import type { Word } from './text'
-import { allergenWords, isKnown } from './words'
+import { allergenWords, isKnown } from './label-words'
 
 export interface Read extends Word {
   /** What stands on the packet, where it was read as something else. */

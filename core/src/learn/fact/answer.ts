@@ -11,7 +11,7 @@ import { fill, type Locale, type Saying, type ValuesOf } from './saying'
 import { aloud, count, layer, share, tin } from './values-count'
 import { jug, scale, scoop } from './values-amount'
 import { compare, cut, order, price, shape, temp, timer, vote, weigh } from './values-world'
-import { improper } from './words'
+import { improper } from './phrases'
 
 export interface FactPrompt {
   /** The target it is about; where months are given, the first that suits the age. */

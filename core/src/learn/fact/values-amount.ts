@@ -4,7 +4,7 @@ import { parseRatio, ratio, toMixed } from '../../amount/ratio'
 import { amountOf, has, listOf, wholeOf, wordOf, type PlainFact } from './fields'
 import { measureOf, unitText, withUnit } from './measured'
 import type { Values, ValuesOf } from './saying'
-import { counted, improper, known, partWord, text, when, yes } from './words'
+import { counted, improper, known, partWord, text, when, yes } from './phrases'
 
 /** The scoop as the question names it: "1/4 cup", or with the unit that the measure brings ("1 tsp"). */
 const scoopText = (f: PlainFact, unit: string): string => {

@@ -1,7 +1,7 @@
 /** What may be said of things counted, shared, laid in a pattern or set in rows. Formulas: learning.md B0 and B1. */
 import { listOf, wordOf } from './fields'
 import type { Values, ValuesOf } from './saying'
-import { improper, known, partWord, text, things, when, yes } from './words'
+import { improper, known, partWord, text, things, when, yes } from './phrases'
 
 const steps = (n: number, by: number): string =>
   Array.from({ length: n / by }, (_, i) => String((i + 1) * by)).join(', ')

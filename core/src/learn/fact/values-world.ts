@@ -3,7 +3,7 @@ import { ratio, toMixed } from '../../amount/ratio'
 import { amountOf, has, sideOf, wordOf, type PlainFact } from './fields'
 import { unitText } from './measured'
 import type { Values, ValuesOf } from './saying'
-import { coins, improper, known, partWord, text, things, when, yes } from './words'
+import { coins, improper, known, partWord, text, things, when, yes } from './phrases'
 
 export const cut: ValuesOf = (f, d, locale): Values => {
   const one = known(d, 'onePiece')

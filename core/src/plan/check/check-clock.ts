@@ -2,7 +2,7 @@
  * The clock's part of the independent checker: adults, sink and tools never at two things at once, jobs for waiting only where a
  * child waits, stations with nobody at two. Asked of the finished plan's own times, not of the search.
  */
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { staysAt } from '../model/task-kinds'

@@ -4,7 +4,7 @@
  */
 import { foodBook } from '../../food/foods'
 import { barsHandling, meet } from '../../food/concerns'
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import { formFor } from '../../craft/techniques'
 import { monthsOn } from '../../craft/ages'
 import { ratio } from '../../amount/ratio'

@@ -1,11 +1,10 @@
 /** What the clock has to say: too late, tight, waits, what stands too long. */
 import { longestWait } from '../../craft/ages'
-import { minutes, minutesBetween, minutesText } from '../model/clock-words'
 import type { Clocked } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
-import { clockAfter } from '../../amount/clock-time'
+import { clockAfter, minutesBetween, minutesText, minutes } from '../../amount/clock-time'
 
 type Draft = Pick<Clocked, 'people' | 'recipe' | 'bowls' | 'fill'>
 

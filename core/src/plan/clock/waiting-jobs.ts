@@ -4,9 +4,9 @@
  * everyone waits for the oven; where there is no such wait it follows at the end.
  */
 import { attention, longestWait } from '../../craft/ages'
-import { FILLER_JOBS, type Filler } from '../../craft/beside'
+import { FILLER_JOBS, type Filler } from '../../craft/side-jobs'
 import { choicesAt } from '../../craft/choices'
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import { formFor } from '../../craft/techniques'
 import type { Clocked, Person } from '../model/draft'
 import { forbiddenTouch } from '../split/eligibility'

@@ -1,6 +1,6 @@
 /** Everything a plan is derived from. Children are ids: a nickname is filled in where it is shown. */
 import type { Measure } from '../../amount/scoops'
-import type { HouseTechnique } from '../../craft/house'
+import type { HouseTechnique } from '../../craft/setting-techniques'
 import type { Country, RatioRow } from '../../craft/ratios'
 import type { Skills } from '../../craft/skills'
 import type { KnifeRule } from '../../craft/techniques'

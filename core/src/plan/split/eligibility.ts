@@ -1,5 +1,5 @@
 /** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
-import { besideJob } from '../../craft/beside'
+import { besideJob } from '../../craft/side-jobs'
 import { helpsFor } from '../../craft/helps'
 import { gentleJob } from '../../craft/jobs-by-age'
 import { formFor, type Technique } from '../../craft/techniques'

@@ -4,11 +4,10 @@
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
 import { ratio } from '../../amount/ratio'
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../../recipe/recipe'
 import { adultFor, whyNotStand } from './adult-for'
-import { minutesText } from '../model/clock-words'
 import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
@@ -19,6 +18,7 @@ import { setStations } from './stations'
 import { isTogether, timesTurned } from '../model/task-kinds'
 import type { Bowl, PlanLine } from '../model/line'
 import type { Task } from '../model/task'
+import { minutesText } from '../../amount/clock-time'
 
 export const split: Pass<Portioned, Split> = (draft, request) => {
   const set = draft.bowls.flatMap((bowl, index) =>

@@ -1,7 +1,7 @@
 /** What the talk of a session could not cover, and why: children, targets of the week, targets that were to come back. */
 import { suits, targetOf } from '../../learn/targets'
 import type { Person } from '../model/draft'
-import { targetOfWord } from '../../learn/words'
+import { targetOfWord } from '../../learn/step-words'
 import { glossaryRow } from '../../learn/glossary'
 import type { TalkProblem } from './problem'
 import { FIRST_MONTHS, type Heard } from './options'

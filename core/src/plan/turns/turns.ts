@@ -5,7 +5,7 @@
  * the table.
  */
 import { fitOf, turnCost } from '../../craft/skills'
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import type { Dealt, Pass, Scooped } from '../model/draft'
 import { isOnce } from '../../recipe/recipe'
 import { finding, nameToken, type Finding } from '../model/finding'

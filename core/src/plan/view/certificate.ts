@@ -1,7 +1,6 @@
-/** How near a plan is to the best possible, in words, and what stands in the way. */
-import { minutesText } from '../model/clock-words'
 import type { Plan } from '../model/plan'
 import { nameToken } from '../model/finding'
+import { minutesText } from '../../amount/clock-time'
 
 export interface Certificate {
   /** "Nobody can be quicker", "at most 6 % longer than the shortest possible". */

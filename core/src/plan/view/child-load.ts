@@ -1,6 +1,6 @@
 /** How the jobs of a plan fit each child: what stretches it, what is easy for it, what it had lately, what it does instead. */
 import { fitOf } from '../../craft/skills'
-import { techniqueIn } from '../../craft/house'
+import { techniqueIn } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 

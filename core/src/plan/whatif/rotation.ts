@@ -4,9 +4,8 @@
  */
 import { monthsOn } from '../../craft/ages'
 import { compile } from '../compile'
-import { minutesBetween } from '../model/clock-words'
 import type { PlanChild, PlanRequest } from '../model/request'
-import { clockAfter } from '../../amount/clock-time'
+import { clockAfter, minutesBetween } from '../../amount/clock-time'
 
 /** Wiping, clean tools and the next bowl out. Source: common practice. */
 export const RESET_MINUTES = 5

@@ -1,0 +1,218 @@
+/**
+ * One recipe looked at with a group: the whole table checked, the swaps that suit everyone counted in, then planned in outline. What
+ * stands against it comes as figures and in words; nothing is guessed.
+ */
+import { daysBetween } from '../amount/days'
+import { moneyText } from '../amount/money'
+import { ratio } from '../amount/ratio'
+import { targetOf } from '../learn/targets'
+import { PlanError } from '../plan/begin'
+import { decide, type Decision } from '../plan/model/decision'
+import type { Adapted, Gathered, Out } from '../plan/model/draft'
+import { nameToken, type Finding } from '../plan/model/finding'
+import type { PlanRequest } from '../plan/model/request'
+import { sketch, tableOf } from '../plan/sketch'
+import { weekTargetsIn } from '../plan/talk/week-targets'
+import type { Recipe } from '../recipe/recipe'
+import { keyOf } from './order'
+import {
+  NEVER_MADE,
+  type Against,
+  type Figures,
+  type Look,
+  type MadeBefore,
+  type Wish,
+} from './selection-criteria'
+import { minutes } from '../amount/clock-time'
+
+/** @param id by which the look is known again: the recipe's own, or its row's */
+export function lookAt(id: string, recipe: Recipe, wish: Wish, made: MadeBefore = NEVER_MADE): Look {
+  const request: PlanRequest = { ...wish.base, recipe }
+  try {
+    const table = tableOf(request)
+    const set = table.draft.swapSet
+    if (!set) return seen(id, request, wish, made, [], table)
+    const decisions = set.decisions.reduce<Decision[]>((all, d) => decide(all, d), request.decisions)
+    return seen(id, { ...request, decisions }, wish, made, set.says)
+  } catch (fault) {
+    if (!(fault instanceof PlanError)) throw fault
+    return noPlan(id, fault.message, wish, made)
+  }
+}
+
+/** The same with decisions and people as they are: for a remedy that is tried. */
+export function seen(
+  id: string,
+  request: PlanRequest,
+  wish: Wish,
+  made: MadeBefore,
+  /** Swaps that were counted in, in words. */
+  swapsSay: string[],
+  table?: Out<Adapted>,
+): Look {
+  const out = sketch(request, table)
+  const figures = figuresOf(out, request, wish, made)
+  const against = againstOf(out, figures, wish)
+  return {
+    recipe: id,
+    figures,
+    against,
+    reasons: reasonsOf(figures, out.draft.people.length, swapsSay, request),
+    decisions: request.decisions,
+    swapsSay,
+    key: keyOf(figures, against, wish),
+  }
+}
+
+const EVERYDAY = new Set(['wash-hands', 'taste'])
+
+/** Stops that ask for a packet to be read are work, not danger; those of kit and adults are counted for themselves. */
+const isDanger = (f: Finding): boolean =>
+  f.grade === 'stop' &&
+  !['equipment', 'heat', 'blade', 'ratio'].includes(f.rule) &&
+  !(f.rule === 'concern' && f.touches.every((t) => t.meeting !== 'lists'))
+const isAdults = (f: Finding): boolean =>
+  (f.rule === 'ratio' && f.grade === 'stop') ||
+  ((f.rule === 'heat' || f.rule === 'blade') && f.grade === 'stop')
+const isPacket = (f: Finding): boolean => f.grade === 'stop' && f.rule === 'concern' && !isDanger(f)
+
+/** Children without a job of their own beside washing and eating. */
+function without({ draft }: Out<Gathered>): string[] {
+  const real = new Set(draft.tasks.filter((t) => !EVERYDAY.has(t.technique)).map((t) => t.id))
+  const busy = new Set(draft.turns.filter((t) => real.has(t.task)).map((t) => t.child))
+  // A baby in arms looks on: nobody expects a job of it.
+  return draft.people.filter((p) => p.age >= 12 && !busy.has(p.id)).map((p) => p.id)
+}
+
+function figuresOf(out: Out<Gathered>, request: PlanRequest, wish: Wish, made: MadeBefore): Figures {
+  const { draft, findings } = out
+  const { totals, cost, shopping } = draft
+  const tastes = made.more + made.tried + made.notToday
+  return {
+    danger: findings.filter(isDanger).length,
+    out: without(out).length,
+    late: Math.max(0, -(totals.spareMinutes ?? 0)),
+    minutes: Math.ceil(totals.seconds / 60),
+    endsAt: totals.endsAt,
+    spare: totals.spareMinutes ?? null,
+    sittings: totals.sittings,
+    missingKit: findings.flatMap((f) => (f.rule === 'equipment' ? (f.subject.tool ?? []) : [])),
+    tooFewAdults: findings.filter(isAdults).length,
+    cost: Math.round(ratio(cost.usedPerChild).valueOf()),
+    unpriced: cost.unknown.length,
+    leastTurns: draft.bounds.leastTurns,
+    mostTurns: draft.bounds.mostTurns,
+    targets: weekTargetsIn(draft, request),
+    since: made.last === null ? null : daysBetween(made.last, request.session.date),
+    liked: tastes === 0 ? null : (made.more - made.notToday) / tastes,
+    swaps: request.decisions.filter((d) => d.kind === 'swap').length,
+    packets: findings.filter(isPacket).length,
+    toBuy: shopping.filter((s) => !s.enough).map((s) => s.name),
+    ofTheme: wish.theme !== undefined && isOfTheme(request.recipe, wish.theme),
+  }
+}
+
+export const isOfTheme = (recipe: Recipe, theme: string): boolean => {
+  const wanted = theme.trim().toLowerCase()
+  return wanted !== '' && recipe.themes.some((t) => t.name.toLowerCase() === wanted)
+}
+
+function againstOf(out: Out<Gathered>, f: Figures, wish: Wish): Against[] {
+  const against: Against[] = out.findings
+    .filter(isDanger)
+    .map((x): Against => ({ kind: 'danger', says: x.says }))
+  const idle = without(out)
+  if (idle.length > 0)
+    against.push({
+      kind: 'part',
+      says: `No job for ${idle.map(nameToken).join(', ')} beside washing and eating.`,
+    })
+  for (const x of out.findings.filter(isAdults)) against.push({ kind: 'adults', says: x.says })
+  if (f.late > 0)
+    against.push({ kind: 'clock', says: `Ends at ${f.endsAt}, ${minutes(f.late)} after the families come.` })
+  for (const x of out.findings.filter((y) => y.rule === 'equipment'))
+    against.push({ kind: 'kit', says: x.says })
+  if (wish.budget !== undefined && f.cost > wish.budget)
+    against.push({
+      kind: 'budget',
+      says: `About ${money(f.cost, wish.base)} a child, ${money(f.cost - wish.budget, wish.base)} over.`,
+    })
+  return against
+}
+
+const money = (minor: number, base: Wish['base']): string =>
+  moneyText(minor, base.rules.country === 'us' ? 'USD' : 'GBP')
+
+function reasonsOf(f: Figures, people: number, swaps: readonly string[], request: PlanRequest): string[] {
+  const list: string[] = []
+  if (swaps.length > 0) list.push(`for everyone at the table with ${swaps.map(asSwap).join(', and ')}`)
+  else if (f.danger === 0) list.push('nothing found that lists what anybody here avoids: check the packets')
+  if (f.out === 0) list.push(people === 1 ? 'a job for the child' : `a job for each of the ${people}`)
+  if (f.spare !== null && f.spare >= 0) list.push(`ends at ${f.endsAt}, ${minutes(f.spare)} in hand`)
+  else if (f.spare === null) list.push(`takes ${minutes(f.minutes)}`)
+  if (f.sittings > 1) list.push(`${f.sittings} sittings`)
+  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least' : 'about'} ${money(f.cost, request)} a child`)
+  if (f.mostTurns > 0)
+    list.push(
+      f.leastTurns === f.mostTurns
+        ? `${f.leastTurns} turns each`
+        : `${f.leastTurns} to ${f.mostTurns} turns each`,
+    )
+  const [target, ...more] = f.targets
+  if (target !== undefined)
+    list.push(
+      more.length > 0
+        ? `meets ${f.targets.length} targets of the week`
+        : `meets “${targetOf(target)?.says ?? target}”`,
+    )
+  if (f.ofTheme) list.push('of the theme')
+  if (f.since === null) list.push('not made here yet')
+  else if (f.since > 0) list.push(`last made ${f.since === 1 ? 'yesterday' : `${f.since} days ago`}`)
+  if (f.liked !== null && f.liked > 0.25) list.push('most wanted more of it')
+  if (f.packets > 0) list.push(`${f.packets} ${f.packets === 1 ? 'packet' : 'packets'} to read on the day`)
+  if (f.toBuy.length === 0) list.push('all of it is in the cupboard')
+  return list
+}
+/** "milk: oat drink" is said as "oat drink for milk". */
+const asSwap = (says: string): string => {
+  const [from, to] = says.split(': ')
+  return to === undefined ? says : to === 'left out' ? `no ${from ?? ''}` : `${to} for ${from ?? ''}`
+}
+
+const NOTHING: Figures = {
+  danger: 0,
+  out: 0,
+  late: 0,
+  minutes: 0,
+  endsAt: '',
+  spare: null,
+  sittings: 0,
+  missingKit: [],
+  tooFewAdults: 0,
+  cost: 0,
+  unpriced: 0,
+  leastTurns: 0,
+  mostTurns: 0,
+  targets: [],
+  since: null,
+  liked: null,
+  swaps: 0,
+  packets: 0,
+  toBuy: [],
+  ofTheme: false,
+}
+
+function noPlan(id: string, says: string, wish: Wish, made: MadeBefore): Look {
+  const since = made.last === null ? null : daysBetween(made.last, wish.base.session.date)
+  const figures = { ...NOTHING, since }
+  const against: Against[] = [{ kind: 'plan', says: `No plan: ${says}.` }]
+  return {
+    recipe: id,
+    figures,
+    against,
+    reasons: [],
+    decisions: [],
+    swapsSay: [],
+    key: keyOf(figures, against, wish),
+  }
+}

@@ -1,0 +1,36 @@
+/** How a recipe fits, in one line; and how to find it by the kinds of answers that people give. */
+import type { Remedy } from './remedy'
+import type { Look } from './selection-criteria'
+
+export interface FitWords {
+  tone: 'fits' | 'danger' | 'against'
+  says: string
+  /** What would let it fit after all. */
+  help: string
+}
+
+/** @param remedy undefined while it is looked for */
+export function fitWords(look: Look, remedy: Remedy | null | undefined): FitWords {
+  const [first, ...more] = look.against
+  if (!first) {
+    const swaps = look.swapsSay.length
+    return {
+      tone: 'fits',
+      says:
+        swaps === 0
+          ? 'Fits this group'
+          : `Fits with ${swaps === 1 ? 'one swap' : `${swaps} swaps`} for everyone`,
+      help: '',
+    }
+  }
+  const says = `${first.says}${more.length > 0 ? ` And ${more.length} more.` : ''}`
+  const tone = first.kind === 'danger' ? 'danger' : 'against'
+  if (remedy === undefined) return { tone, says, help: '' }
+  if (remedy === null) return { tone, says, help: 'No small change was found that helps.' }
+  const what = `${remedy.says[0]?.toLowerCase() ?? ''}${remedy.says.slice(1)}`
+  return { tone, says, help: remedy.clears ? `Would fit: ${what}.` : `Better, not clear: ${what}.` }
+}
+
+/** "about 34p": a figure that is shown apart from the words. */
+export const lookMinutes = (look: Look): string =>
+  look.figures.minutes === 0 ? '' : `${look.figures.minutes} minutes`

@@ -1,0 +1,26 @@
+import type { Pool } from 'pg'
+import type { Logger } from 'pino'
+import type { Devices } from './devices/devices'
+import type { Post } from './devices/mail-outbox'
+import type { Hub } from './live/table-feed'
+import type { PlanThread } from './plan/thread'
+
+/** What the routes are given: the database, the plan thread and the settings of this server. */
+export interface House {
+  pool: Pool
+  plans: PlanThread
+  /** News of tables, for the devices that show them. */
+  live: Hub
+  /** Scale and probe of this kitchen, or their stand-ins. */
+  devices: Devices
+  /** The mail stand-in. */
+  post: Post
+  log: Logger
+  cookieSecret: string
+  /** Failed sign-ins from one address in a quarter of an hour. */
+  signInsAllowed: number
+  /** Served over https (a proxy in front): cookies are then Secure. */
+  https: boolean
+  /** Folder of the built pages, or null for the interface of the server alone. */
+  pages: string | null
+}

@@ -1,0 +1,90 @@
+import { Router, type Request } from 'express'
+import {
+  type Mend,
+  type Plan,
+  adultAway,
+  childLeaves,
+  measureBreaks,
+  planRest,
+  runsLate,
+} from '@lea/core/plan'
+import { type MendInput, type SessionInput, mendSchema } from '@lea/core/schema'
+import { replay } from '@lea/core/session'
+import type { StoredSession } from '@lea/core/setting'
+import type { Schema } from 'yup'
+import type { House } from '../context'
+import { listChildren, writeAudit } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import * as store from '../db/sessions'
+import { atLeast, personOf } from '../auth'
+import { Fault, notFound, read } from '../fault'
+import { requestOf } from '../plan/request-of'
+import { findSession } from './find-session'
+
+/** Changes in the middle of cooking, mended without moving others: somebody leaves, an adult is called away, it runs late. */
+export function mendRoutes({ pool }: House): Router {
+  const router = Router()
+  const helper = atLeast('helper')
+
+  router.post('/:id/mend', helper, async (req, res) => {
+    const change = await read(mendSchema as unknown as Schema<MendInput>, req.body)
+    const answer = await inSetting(pool, personOf(req).settingId, async (db) => {
+      const session = await cooking(db, req)
+      const plan = await store.frozenPlan(db, session.id)
+      if (!plan) throw notFound('the plan of this session')
+      const mended = await mend(db, session, plan, change)
+      if ('refused' in mended) throw new Fault(409, mended.refused, 'change')
+      await keepWho(db, personOf(req).settingId, session, change)
+      await store.freeze(db, session.id, mended.plan)
+      const did = {
+        left: 'a child left the table',
+        away: 'an adult was called away',
+        late: 'runs late',
+        broken: 'a measure broke',
+        shorten: 'shortened the rest',
+      }
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, did[change.kind], session.id)
+      return { ...mended, session: await store.getSession(db, session.id) }
+    })
+    res.json(answer)
+  })
+  return router
+}
+
+/** The session under its lock. */
+async function cooking(db: Db, req: Request): Promise<StoredSession> {
+  const session = await findSession(db, req, true)
+  if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
+  return session
+}
+
+async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<Mend> {
+  if (change.kind === 'late') return runsLate(plan, change.step, change.minutes)
+  if (change.kind === 'away') return adultAway(plan, await requestOf(db, session), change.adult, change.step)
+  // What the device knows to be done counts, also where it has not been sent yet.
+  const { events } = await store.listEvents(db, session.id)
+  const done = new Set([...Object.keys(replay(events).turns), ...change.done])
+  if (change.kind === 'left') {
+    const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.ahead ?? 0]))
+    return childLeaves(plan, done, change.child, ahead)
+  }
+  const request = await requestOf(db, session)
+  if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
+  const next = planRest(plan, request, { step: change.step, done }, change.change)
+  return 'refused' in next ? next : { plan: next, says: [`It ends at ${next.totals.endsAt}.`] }
+}
+
+/** Who is here is an input of the session: the one who left is not any more. */
+async function keepWho(
+  db: Db,
+  setting: string,
+  { id, date, start, until, recipe, children, guests, adults, seats }: StoredSession,
+  change: MendInput,
+): Promise<void> {
+  const who = {
+    children: change.kind === 'left' ? children.filter((c) => c !== change.child) : children,
+    guests: change.kind === 'left' ? guests.filter((g) => g.id !== change.child) : guests,
+    adults: change.kind === 'away' ? adults.filter((a) => a !== change.adult) : adults,
+  }
+  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats } as SessionInput)
+}

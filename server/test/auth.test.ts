@@ -1,0 +1,77 @@
+import { SHIPPED_RECIPES } from '@lea/core/recipe'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { FIRST, openHouse, type TestHouse } from './test-server'
+
+let house: TestHouse
+beforeAll(async () => {
+  house = await openHouse({ signInsAllowed: 4 })
+})
+afterAll(() => house.close())
+
+describe('a first visit to an empty house', () => {
+  it('is asked for, makes the setting, its owner and its recipes, once', async () => {
+    const alder = house.visitor()
+    expect((await alder.get('/api/first-visit')).body).toEqual({ needed: true })
+    const made = await alder.send('POST', '/api/first-visit', FIRST)
+    expect(made.status).toBe(201)
+    expect(made.body.person).toMatchObject({ name: 'Alder Finch', role: 'owner' })
+    expect((await alder.get('/api/recipes')).body).toHaveLength(SHIPPED_RECIPES.length)
+    expect((await alder.get('/api/setting')).body.rules).toMatchObject({ kind: 'home', country: 'uk' })
+    expect((await alder.get('/api/first-visit')).body).toEqual({ needed: false })
+    expect((await alder.send('POST', '/api/first-visit', FIRST)).status).toBe(409)
+  })
+})
+
+describe('the door', () => {
+  it('lets nobody in without a sign-in', async () => {
+    const stranger = house.visitor()
+    for (const path of ['/api/children', '/api/sessions', '/api/record', '/api/setting', '/api/me']) {
+      expect((await stranger.get(path)).status, path).toBe(401)
+    }
+  })
+  it('gives a cookie that scripts and other sites cannot use', async () => {
+    const alder = house.visitor()
+    const answer = await alder.signIn(FIRST.signIn, FIRST.password)
+    const cookie = answer.headers.getSetCookie().join()
+    expect(cookie).toContain('HttpOnly')
+    expect(cookie).toContain('SameSite=Strict')
+  })
+  it('keeps passwords as argon2id only', async () => {
+    const { Client } = (await import('pg')).default
+    const owner = new Client({ connectionString: house.ownerUrl.replace('lea_owner', 'lea_owner') })
+    await owner.connect()
+    await owner.query("select set_config('app.sign_in', $1, false)", [FIRST.signIn])
+    const { rows } = await owner.query<{ password_hash: string }>('select password_hash from adults')
+    await owner.end()
+    expect(rows.map((r) => r.password_hash.slice(0, 10))).toEqual(['$argon2id$'])
+  })
+  it('refuses writes from another origin, or from none', async () => {
+    const alder = house.visitor()
+    await alder.signIn(FIRST.signIn, FIRST.password)
+    const child = { nickname: 'Jarek', birth: '2023-01', concerns: [], diets: [], languages: [], needs: [] }
+    const elsewhere = await alder.send('POST', '/api/children', child, { origin: 'http://elsewhere.test' })
+    expect(elsewhere.status).toBe(403)
+    expect((await alder.send('POST', '/api/children', child, { origin: 'null' })).status).toBe(403)
+    expect((await alder.send('POST', '/api/children', child)).status).toBe(201)
+  })
+  it('shuts out after sign-out', async () => {
+    const alder = house.visitor()
+    await alder.signIn(FIRST.signIn, FIRST.password)
+    expect((await alder.get('/api/me')).status).toBe(200)
+    await alder.send('POST', '/api/sign-out')
+    expect((await alder.get('/api/me')).status).toBe(401)
+  })
+  it('sets a strict content policy', async () => {
+    const policy = (await house.visitor().get('/healthz')).headers.get('content-security-policy') ?? ''
+    expect(policy).toContain("default-src 'self'")
+    expect(policy).toContain("script-src 'self'")
+    expect(policy).toContain("object-src 'none'")
+  })
+  it('grows tired of guessing', async () => {
+    const guesser = house.visitor()
+    const tries: number[] = []
+    for (let i = 0; i < 6; i++) tries.push((await guesser.signIn('alder', `guess number ${i}`)).status)
+    expect(tries.slice(0, 3)).toEqual([401, 401, 401])
+    expect(tries.at(-1)).toBe(429)
+  })
+})

@@ -1,0 +1,193 @@
+/** A whole server for a test: its own database on the test cluster, the real application on a port of its own. */
+import { randomBytes } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import pg from 'pg'
+import pino from 'pino'
+import { makeApp } from '../src/app'
+import { migrate } from '../src/db/migrate'
+import { openPool } from '../src/db/pool'
+import { openDevices } from '../src/devices/devices'
+import { openPost } from '../src/devices/mail-outbox'
+import { openHub } from '../src/live/table-feed'
+import { startPlanThread } from '../src/plan/thread'
+
+const OWNER = process.env['LEA_OWNER_URL'] ?? ''
+const APP = process.env['LEA_APP_URL'] ?? ''
+const DEMO = process.env['LEA_DEMO_DATABASE'] ?? ''
+export const MIGRATIONS = fileURLToPath(new URL('../migrations', import.meta.url))
+
+const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
+
+export interface Answer {
+  status: number
+  // Bodies are read as the test expects them.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  body: any
+  headers: Headers
+}
+
+export interface Visitor {
+  get(path: string): Promise<Answer>
+  send(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
+  signIn(name: string, password: string): Promise<Answer>
+  /** The stream of a table; ended by `leave`. */
+  hear(session: string): Promise<{ news: string[]; leave: () => void }>
+  /** Bytes in, bytes out. */
+  raw(method: string, path: string, body?: Buffer): Promise<{ status: number; body: Buffer }>
+}
+
+/** One web server on a database: there may be several on the same. */
+async function serve(appUrl: string, signInsAllowed: number) {
+  const pool = openPool(appUrl)
+  const live = openHub(appUrl)
+  const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
+  const devices = await openDevices({ scale: '', probe: '' })
+  const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
+  const app = makeApp({
+    devices,
+    post: openPost(outbox),
+    pool,
+    plans,
+    live,
+    log: pino({ level: 'silent' }),
+    cookieSecret: 'a secret of the tests',
+    signInsAllowed,
+    https: false,
+    pages: null,
+  })
+  const server = createServer(app)
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+  return {
+    pool,
+    plans,
+    base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
+    async close() {
+      server.closeAllConnections()
+      await new Promise((done) => server.close(done))
+      await plans.close()
+      await live.close()
+      await devices.close()
+      rmSync(outbox, { recursive: true, force: true })
+      await pool.end()
+    },
+  }
+}
+
+/** @param options.demo begins with a copy of the demo that `./lea test` loaded */
+export async function openHouse(options: { signInsAllowed?: number; demo?: boolean } = {}) {
+  if (!OWNER || !DEMO) throw new Error('start these tests with ./lea test')
+  const name = `test_${randomBytes(6).toString('hex')}`
+  const admin = new pg.Client({ connectionString: OWNER })
+  await admin.connect()
+  await admin.query(`create database ${name}${options.demo ? ` template ${DEMO}` : ''}`)
+  const ownerUrl = toDatabase(OWNER, name)
+  await migrate(ownerUrl, MIGRATIONS)
+  const appUrl = toDatabase(APP, name)
+  const allowed = options.signInsAllowed ?? 100
+  const first = await serve(appUrl, allowed)
+  const { pool, plans, base } = first
+  const others: Awaited<ReturnType<typeof serve>>[] = []
+  return {
+    pool,
+    plans,
+    ownerUrl,
+    base,
+    visitor: () => visitor(base),
+    /** As the owner of the database, within a setting: to set up what the application would not. */
+    async sql(text: string, setting: string) {
+      const client = new pg.Client({ connectionString: ownerUrl })
+      await client.connect()
+      await client.query("select set_config('app.setting_id', $1, false)", [setting])
+      await client.query(text)
+      await client.end()
+    },
+    /** Another web server on the same database. */
+    async second() {
+      const more = await serve(appUrl, allowed)
+      others.push(more)
+      return { ...more, visitor: () => visitor(more.base) }
+    },
+    async close() {
+      for (const one of [first, ...others]) await one.close()
+      await admin.query(`drop database ${name} with (force)`)
+      await admin.end()
+    },
+  }
+}
+export type TestHouse = Awaited<ReturnType<typeof openHouse>>
+
+/** A browser without pages: keeps its cookie, sends its origin. */
+export function visitor(base: string): Visitor {
+  let cookie = ''
+  const ask = async (
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> => {
+    const response = await fetch(`${base}${path}`, {
+      method,
+      headers: {
+        ...(method === 'GET' ? {} : { origin: base }),
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(cookie ? { cookie } : {}),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+    const set = response.headers.getSetCookie().find((c) => c.startsWith('lea='))
+    if (set) cookie = set.split(';')[0] ?? ''
+    const text = await response.text()
+    let data: unknown = text
+    try {
+      data = JSON.parse(text)
+    } catch {
+      // Not JSON: kept as text.
+    }
+    return { status: response.status, body: data, headers: response.headers }
+  }
+  return {
+    get: (path) => ask('GET', path),
+    send: ask,
+    signIn: (signIn, password) => ask('POST', '/api/sign-in', { signIn, password }),
+    hear: async (session) => {
+      const ended = new AbortController()
+      const response = await fetch(`${base}/api/sessions/${session}/live`, {
+        headers: { ...(cookie && { cookie }) },
+        signal: ended.signal,
+      })
+      if (response.status !== 200) throw new Error(String(response.status))
+      const news: string[] = []
+      const read = async (): Promise<void> => {
+        const text = new TextDecoder()
+        for await (const chunk of response.body ?? [])
+          news.push(...[...text.decode(chunk).matchAll(/^data: (.*)$/gm)].map((m) => m[1] ?? ''))
+      }
+      void read().catch(() => undefined)
+      return { news, leave: () => ended.abort() }
+    },
+    raw: async (method, path, body) => {
+      const response = await fetch(`${base}${path}`, {
+        method,
+        headers: { origin: base, 'content-type': 'application/zip', ...(cookie && { cookie }) },
+        ...(body && { body: new Uint8Array(body) }),
+      })
+      return { status: response.status, body: Buffer.from(await response.arrayBuffer()) }
+    },
+  }
+}
+
+export const FIRST = {
+  setting: 'Number 9, Ropewalk',
+  kind: 'home',
+  country: 'uk',
+  owner: 'Alder Finch',
+  signIn: 'alder',
+  password: 'a long password',
+  recipes: true,
+}

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+/** A child: nickname, birth month, allergies with their level, diets, languages, hand and needs. */
+import { toTypedSchema } from '@vee-validate/yup'
+import { Trash2 } from '@lucide/vue'
+import { useFieldArray, useForm } from 'vee-validate'
+import { computed, ref } from 'vue'
+import { TECHNIQUES, agesOf } from '@lea/core/craft'
+import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName, meantText } from '@lea/core/food'
+import { LANGUAGES, languageName } from '@lea/core/learn'
+import { NEEDS } from '@lea/core/plan'
+import { childSchema } from '@lea/core/schema'
+import type { StoredChild } from '@lea/core/setting'
+import { inWords } from '../shared/api'
+import Notice from '../parts/Notice.vue'
+import Sheet from '../parts/Sheet.vue'
+import TextField from '../parts/TextField.vue'
+import { useHouse } from '../stores/setting'
+import { todayText } from '../shared/dates'
+
+const props = defineProps<{ child: StoredChild | null }>()
+const emit = defineEmits<{ close: [] }>()
+const house = useHouse()
+const fault = ref('')
+const ownDiets = computed(() => house.setting?.rules.diets ?? [])
+const allDiets = computed(() => [...DIETS, ...ownDiets.value.map((d) => d.id)])
+const { handleSubmit, isSubmitting, defineField, errors } = useForm({
+  validationSchema: toTypedSchema(childSchema(todayText())),
+  initialValues: {
+    nickname: props.child?.nickname ?? '',
+    birth: props.child?.birth ?? '',
+    concerns: (props.child?.concerns ?? []).map((c) => ({ ...c })),
+    diets: [...(props.child?.diets ?? [])],
+    languages: [...(props.child?.languages ?? [])],
+    hand: props.child?.hand,
+    needs: [...(props.child?.needs ?? [])],
+    carePlan: props.child?.carePlan ?? '',
+    limits: [...(props.child?.limits ?? [])],
+    mat: props.child?.mat,
+  },
+})
+const [diets] = defineField('diets')
+const [languages] = defineField('languages')
+/** Lea's languages, those the setting has words of, and the child's own. */
+const offered = computed(() => [
+  ...new Set([
+    ...Object.keys(LANGUAGES),
+    ...(house.setting?.words ?? []).flatMap((w) => w.home.map((h) => h.language)),
+    ...(languages.value ?? []),
+  ]),
+])
+const languageFault = ref('')
+function addLanguage(event: Event): void {
+  const input = event.target as HTMLInputElement
+  const code = input.value.trim()
+  languageFault.value = code === '' || languageName(code) ? '' : `${code} is no language code Lea knows`
+  if (code === '' || languageFault.value) return
+  languages.value = [...new Set([...(languages.value ?? []), code])]
+  input.value = ''
+}
+const [hand] = defineField('hand')
+const [needs] = defineField('needs')
+const [carePlan] = defineField('carePlan')
+const [limits] = defineField('limits')
+const techniques = TECHNIQUES.filter((t) => agesOf(t).from !== null).sort((a, b) =>
+  a.name.localeCompare(b.name),
+)
+const concernFaults = computed(() =>
+  Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
+)
+const { fields, push, remove } = useFieldArray<Concern>('concerns')
+const NEED_WORDS = {
+  wheelchair: 'uses a wheelchair',
+  'limited-grip': 'limited grip',
+  'no-wet-food': 'does not touch wet food',
+}
+
+const save = handleSubmit(async (values) => {
+  fault.value = ''
+  try {
+    await house.saveChild(values as Omit<StoredChild, 'id'>, props.child?.id)
+    emit('close')
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+})
+</script>
+
+<template>
+  <Sheet open wide :title="child ? child.nickname : 'A child'" @close="emit('close')">
+    <form class="grid gap-4" novalidate @submit="save">
+      <div class="grid gap-3 sm:grid-cols-2">
+        <TextField name="nickname" label="Nickname" hint="as the group calls the child" />
+        <TextField name="birth" label="Birth month" type="month" hint="such as 2022-04; no day is kept" />
+      </div>
+      <fieldset>
+        <legend class="font-semibold">Allergies and intolerances</legend>
+        <datalist id="allergens">
+          <option v-for="a in ALLERGENS" :key="a.id" :value="a.id">{{ a.name }}</option>
+        </datalist>
+        <div
+          v-for="(f, i) in fields"
+          :key="f.key"
+          class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]"
+        >
+          <label class="text-sm"
+            >To what<input
+              v-model="f.value.allergen"
+              class="field mt-1"
+              list="allergens"
+              placeholder="milk, or free words"
+              maxlength="60"
+          /></label>
+          <label class="text-sm"
+            >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
+              <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>
+            </select></label
+          >
+          <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
+            <Trash2 class="size-4" aria-hidden="true" />
+          </button>
+          <p v-if="meantText(f.value.allergen ?? '')" class="text-sm sm:col-span-3" aria-live="polite">
+            {{ meantText(f.value.allergen ?? '') }}
+          </p>
+        </div>
+        <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
+          {{ text }}
+        </p>
+        <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">
+          Add an allergy
+        </button>
+      </fieldset>
+      <div class="grid gap-4 sm:grid-cols-3">
+        <fieldset>
+          <legend class="font-semibold">Diet</legend>
+          <label v-for="d in allDiets" :key="d" class="flex items-center gap-2"
+            ><input v-model="diets" type="checkbox" :value="d" class="size-5" />{{
+              dietName(d, ownDiets)
+            }}</label
+          >
+        </fieldset>
+        <fieldset>
+          <legend class="font-semibold">Spoken at home</legend>
+          <label v-for="code in offered" :key="code" class="flex items-center gap-2"
+            ><input v-model="languages" type="checkbox" :value="code" class="size-5" />{{
+              languageName(code)
+            }}</label
+          >
+          <label class="mt-1 block text-sm"
+            >Another, as a code<input
+              class="field mt-1"
+              maxlength="20"
+              placeholder="so for Somali"
+              @change="addLanguage"
+          /></label>
+          <p v-if="languageFault || errors.languages" role="alert" class="text-sm font-semibold text-paprika">
+            {{ languageFault || errors.languages }}
+          </p>
+        </fieldset>
+        <fieldset>
+          <legend class="font-semibold">Hands</legend>
+          <label class="block"
+            ><span class="sr-only">Hand</span>
+            <select v-model="hand" class="field">
+              <option :value="undefined">either hand</option>
+              <option value="left">left-handed</option>
+              <option value="right">right-handed</option>
+            </select></label
+          >
+          <label v-for="n in NEEDS" :key="n" class="mt-1 flex items-center gap-2"
+            ><input v-model="needs" type="checkbox" :value="n" class="size-5" />{{ NEED_WORDS[n] }}</label
+          >
+        </fieldset>
+      </div>
+      <label class="font-semibold"
+        >Care plan, what an adult must know at once<textarea
+          v-model="carePlan"
+          class="field mt-1 font-normal"
+          rows="2"
+          maxlength="600"
+        />
+      </label>
+      <details>
+        <summary class="cursor-pointer font-semibold">
+          Left out by the child’s own plan{{ (limits ?? []).length > 0 ? `: ${(limits ?? []).length}` : '' }}
+        </summary>
+        <p class="text-sm text-soft">Whatever the age: these the child does not do here.</p>
+        <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+          <label v-for="t in techniques" :key="t.id" class="flex items-center gap-1 text-sm"
+            ><input v-model="limits" type="checkbox" :value="t.id" class="size-5" />{{ t.name }}</label
+          >
+        </div>
+      </details>
+      <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
+      <button type="submit" class="btn btn-main justify-self-start" :disabled="isSubmitting">Save</button>
+    </form>
+  </Sheet>
+</template>

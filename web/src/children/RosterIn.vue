@@ -1,0 +1,195 @@
+<script setup lang="ts">
+/** A table of children read in: columns matched, every row shown with what it is taken for, and nothing kept before it was looked at. */
+import Papa from 'papaparse'
+import { computed, ref, watch } from 'vue'
+import { LEVEL_WORDS, allergenName } from '@lea/core/food'
+import { languageName } from '@lea/core/learn'
+import {
+  ROSTER_FIELDS,
+  type RosterColumns,
+  type RosterField,
+  readRoster,
+  rosterColumns,
+} from '@lea/core/schema'
+import { inWords } from '../shared/api'
+import Notice from '../parts/Notice.vue'
+import Sheet from '../parts/Sheet.vue'
+import { useHouse } from '../stores/setting'
+import { monthText, todayText } from '../shared/dates'
+
+const emit = defineEmits<{ close: []; done: [says: string] }>()
+const house = useHouse()
+const FIELD_WORDS: Record<RosterField, string> = {
+  nickname: 'Nickname',
+  birth: 'Birth month',
+  allergies: 'Allergies',
+  diets: 'Diets',
+  languages: 'Languages at home',
+  hand: 'Hand',
+  needs: 'Needs',
+  plan: 'Care plan',
+}
+const heading = ref<string[]>([])
+const cells = ref<string[][]>([])
+const columns = ref<RosterColumns | null>(null)
+const fault = ref('')
+const saving = ref(false)
+const noAllergies = ref(false)
+
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  fault.value = ''
+  const text = file.size > 1_000_000 ? '' : await file.text()
+  input.value = ''
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
+  const [first, ...rest] = data
+  if (!first || rest.length === 0) {
+    fault.value =
+      file.size > 1_000_000
+        ? 'The file is larger than 1 MB: a roster is a short table.'
+        : 'The file has no rows under a heading. Save the table as CSV, its first row the headings.'
+    return
+  }
+  heading.value = first
+  cells.value = rest.slice(0, 300)
+  if (rest.length > 300)
+    fault.value = `The first 300 of ${rest.length} rows are shown: a roster holds no more.`
+  columns.value = rosterColumns(first)
+}
+const rows = computed(() =>
+  columns.value
+    ? readRoster(
+        cells.value.map((c, i) => ({ line: i + 2, cells: c })),
+        columns.value,
+        todayText(),
+        house.children,
+      )
+    : [],
+)
+const good = computed(() => rows.value.filter((r) => r.child !== null))
+const bad = computed(() => rows.value.filter((r) => r.child === null))
+/** Columns of the file that nothing is taken from: something of a child may stand there. */
+const unused = computed(() =>
+  heading.value.filter((h, i) => h.trim() !== '' && !Object.values(columns.value ?? {}).includes(i)),
+)
+const asksAllergies = computed(() => columns.value?.allergies === null)
+watch(asksAllergies, () => (noAllergies.value = false))
+
+async function keep(): Promise<void> {
+  fault.value = ''
+  saving.value = true
+  try {
+    const { added, changed } = await house.saveRoster(
+      good.value.map((r) => ({ child: r.child, ...(r.known && { known: r.known }) })),
+    )
+    emit('done', `${added} added, ${changed} changed.`)
+  } catch (e) {
+    fault.value = inWords(e)
+  } finally {
+    saving.value = false
+  }
+}
+</script>
+
+<template>
+  <Sheet open wide title="Children from a table" @close="emit('close')">
+    <p class="mb-3">
+      A CSV file, its first row the headings. Only nicknames and birth months are kept, no full names and no
+      days. Nothing is kept before you have looked.
+    </p>
+    <label class="btn"
+      >Open a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="sr-only" @change="open"
+    /></label>
+    <Notice v-if="fault" tone="fault" class="mt-3">{{ fault }}</Notice>
+    <template v-if="columns">
+      <fieldset class="mt-4">
+        <legend class="font-semibold">Which column is what</legend>
+        <div class="grid gap-2 sm:grid-cols-4">
+          <label v-for="f in ROSTER_FIELDS" :key="f" class="text-sm font-semibold"
+            >{{ FIELD_WORDS[f]
+            }}<select
+              v-model="columns[f]"
+              class="field mt-1 font-normal"
+              :aria-label="`Column for ${FIELD_WORDS[f]}`"
+            >
+              <option :value="null">none</option>
+              <option v-for="(h, i) in heading" :key="i" :value="i">{{ h || `column ${i + 1}` }}</option>
+            </select></label
+          >
+        </div>
+        <p v-if="unused.length > 0" class="mt-1 text-sm">
+          Nothing is taken from: <span class="font-semibold">{{ unused.join(', ') }}</span>
+        </p>
+        <label
+          v-if="asksAllergies"
+          class="mt-2 flex items-center gap-2 border-l-4 border-paprika pl-3 font-semibold"
+          ><input v-model="noAllergies" type="checkbox" class="size-5" />No column says the allergies: I will
+          put each child’s in by hand</label
+        >
+      </fieldset>
+      <div
+        class="mt-4 max-h-80 overflow-auto"
+        tabindex="0"
+        role="region"
+        aria-label="What each row is taken for"
+      >
+        <table class="w-full text-sm">
+          <thead>
+            <tr class="text-left">
+              <th scope="col" class="p-1">Line</th>
+              <th scope="col" class="p-1">Nickname</th>
+              <th scope="col" class="p-1">Born</th>
+              <th scope="col" class="p-1">Allergies</th>
+              <th scope="col" class="p-1">Beside</th>
+              <th scope="col" class="p-1">What becomes of it</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="r in rows" :key="r.line" class="border-t border-line align-top">
+              <td class="numeral p-1">{{ r.line }}</td>
+              <th scope="row" class="p-1 text-left">{{ r.nickname }}</th>
+              <td class="p-1">{{ r.child ? monthText(r.child.birth) : '' }}</td>
+              <td class="p-1">
+                {{
+                  (r.child?.concerns ?? [])
+                    .map((c) => `${allergenName(c.allergen)}: ${LEVEL_WORDS[c.level]}`)
+                    .join('; ')
+                }}
+              </td>
+              <td class="p-1">
+                {{
+                  r.child
+                    ? [
+                        ...r.child.diets,
+                        ...r.child.languages.map((l) => languageName(l) ?? l),
+                        ...r.child.needs,
+                      ].join(', ')
+                    : ''
+                }}
+              </td>
+              <td class="p-1">
+                <span v-if="r.fault" class="font-semibold text-paprika">{{ r.fault }}: not taken</span>
+                <span v-else>{{ r.known ? 'changes the one you have' : 'new' }}</span>
+                <span v-for="n in r.notes" :key="n" class="block text-soft">{{ n }}</span>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+      <p v-if="bad.length > 0" role="status" class="mt-2 font-semibold">
+        {{ bad.length }} {{ bad.length === 1 ? 'row cannot' : 'rows cannot' }} be taken. Put it right in the
+        file and open it again, or go on without.
+      </p>
+      <button
+        type="button"
+        class="btn btn-main mt-3"
+        :disabled="saving || good.length === 0 || (asksAllergies && !noAllergies)"
+        @click="keep"
+      >
+        Take {{ good.length }} {{ good.length === 1 ? 'child' : 'children' }}
+      </button>
+    </template>
+  </Sheet>
+</template>

@@ -1,0 +1,220 @@
+<script setup lang="ts">
+/** A new session in four short answers: who, when, how long, what kind; then the shelf in the order in which it fits. */
+import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useDebounceFn } from '@vueuse/core'
+import { clockAfter, dayAfter, readMoney } from '@lea/core/amount'
+import { type ShelfFilter, isWanted, lookMinutes, themesOn } from '@lea/core/choose'
+import { type Heat, pictureOf } from '@lea/core/recipe'
+import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/setting'
+import { inWords } from '../shared/api'
+import Notice from '../parts/Notice.vue'
+import Picture from '../parts/pictures/Picture.vue'
+import GuestForm from '../parts/GuestForm.vue'
+import { useHouse } from '../stores/setting'
+import { useShelf, type Standing } from '../stores/shelf'
+import { startShelf } from '../workers/shelf'
+import { dayText, todayText } from '../shared/dates'
+import FitLine from './FitLine.vue'
+import FourAnswers from './FourAnswers.vue'
+import RecipeFacts from './RecipeFacts.vue'
+import { usePieces } from './usePieces'
+
+const route = useRoute()
+const router = useRouter()
+const house = useHouse()
+const shelf = useShelf()
+const ready = ref(false)
+const fault = ref('')
+const saving = ref(false)
+const addingGuest = ref(false)
+
+const answers = reactive({
+  children: [] as string[],
+  guests: [] as StoredGuest[],
+  adults: [] as string[],
+  date: dayAfter(todayText(), 1),
+  start: '10:15',
+  minutes: 75,
+  theme: '',
+  heat: '' as Heat | '',
+  budget: '',
+  fromCupboard: false,
+})
+
+onMounted(async () => {
+  startShelf()
+  await house.load()
+  answers.children = house.children.map((c) => c.id)
+  answers.adults = house.adults.map((a) => a.id)
+  // At home one cooks with what is there.
+  answers.fromCupboard = house.setting?.rules.kind === 'home'
+  if (house.setting?.rules.kind === 'library') answers.minutes = 45
+  // What was filled in here is no changed answer.
+  await nextTick()
+  ready.value = true
+  await look()
+})
+
+const until = computed(() => clockAfter(answers.start, answers.minutes))
+const session = computed((): StoredSession => ({
+  id: 'new',
+  date: answers.date,
+  start: answers.start,
+  until: until.value,
+  recipe: '',
+  children: [...answers.children],
+  guests: [...answers.guests],
+  adults: [...answers.adults],
+  seats: [...answers.children, ...answers.guests.map((g) => g.id)],
+  decisions: [],
+  state: 'planned',
+}))
+const budgetFault = ref('')
+const budget = computed((): number | undefined => {
+  if (answers.budget.trim() === '') return undefined
+  try {
+    return readMoney(answers.budget)
+  } catch {
+    return NaN
+  }
+})
+watch(budget, (b) => {
+  budgetFault.value = Number.isNaN(b)
+    ? `'${answers.budget}' is not a price: write it such as 1.35 or 85p`
+    : ''
+})
+const nobody = computed(() => answers.children.length + answers.guests.length === 0)
+
+async function look(): Promise<void> {
+  if (!ready.value || nobody.value || Number.isNaN(budget.value)) return
+  const wish = shelf.wishOf(session.value, {
+    ...(answers.theme && { theme: answers.theme }),
+    ...(budget.value !== undefined && { budget: budget.value }),
+    ...(answers.fromCupboard && { fromCupboard: true }),
+  })
+  if (wish) await shelf.look(wish)
+}
+const soon = useDebounceFn(() => void look(), 250)
+watch(answers, () => ready.value && void soon(), { deep: true })
+
+const themes = computed(() => themesOn(house.recipes.map((r) => r.recipe)))
+const filter = computed((): ShelfFilter => ({
+  ...(answers.theme && { theme: answers.theme }),
+  ...(answers.heat && { heat: answers.heat }),
+}))
+const wanted = computed(() => String(route.query['recipe'] ?? ''))
+/** In the order of the shelf; a recipe that was asked for by name stands first. */
+const list = computed(() => {
+  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, house.foods, filter.value, s.look))
+  return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
+})
+const looking = computed(() => shelf.done < shelf.of)
+const { shown, next, more } = usePieces(list)
+
+async function layOut(s: Standing, remedied: boolean): Promise<void> {
+  fault.value = ''
+  saving.value = true
+  const input = inputsOf(session.value)
+  const start = (remedied && s.remedy?.start) || input.start
+  const decisions = remedied && s.remedy?.decisions ? s.remedy.decisions : s.look.decisions
+  try {
+    const made = await house.addSession({ ...input, start, recipe: s.row.id }, decisions)
+    await router.push(`/session/${made}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
+  } catch (e) {
+    fault.value = inWords(e)
+  } finally {
+    saving.value = false
+  }
+}
+const canRemedy = (s: Standing): boolean => Boolean(s.remedy?.decisions ?? s.remedy?.start)
+function addGuest(guest: StoredGuest): void {
+  answers.guests.push(guest)
+  addingGuest.value = false
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-[88rem] px-5 py-4">
+    <h1 class="mb-3 text-3xl">What shall we make?</h1>
+    <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
+    <p v-else-if="!ready" role="status">Opening your lists …</p>
+    <div v-else class="grid items-start gap-5 lg:grid-cols-[25rem_minmax(0,1fr)]">
+      <FourAnswers
+        v-model="answers"
+        :until="until"
+        :themes="themes"
+        :budget-fault="budgetFault"
+        @guest="addingGuest = true"
+      />
+      <section aria-labelledby="the-shelf">
+        <div class="mb-2 flex flex-wrap items-end justify-between gap-2 border-b border-ink pb-1">
+          <h2 id="the-shelf" class="text-2xl">The shelf for {{ dayText(answers.date) }}</h2>
+          <p role="status" class="text-sm text-soft">
+            {{
+              nobody
+                ? ''
+                : looking
+                  ? `Looked at ${shelf.done} of ${shelf.of} recipes …`
+                  : `${list.length} of ${shelf.of} recipes, what fits best first`
+            }}
+          </p>
+        </div>
+        <Notice v-if="fault || shelf.fault" tone="fault" class="mb-2">{{ fault || shelf.fault }}</Notice>
+        <Notice v-if="nobody">
+          Nobody is chosen yet.
+          <RouterLink v-if="house.children.length === 0" class="underline" to="/children"
+            >Begin with the children</RouterLink
+          ><template v-if="house.children.length === 0">, or add a guest above.</template>
+        </Notice>
+        <Notice v-else-if="!looking && list.length === 0"
+          >None of your recipes is like that: take a kind back.</Notice
+        >
+        <ol class="grid gap-3">
+          <li
+            v-for="(s, i) in nobody ? [] : shown"
+            :key="s.row.id"
+            class="patch grid gap-3 p-4 sm:grid-cols-[3.5rem_1fr_auto]"
+          >
+            <Picture :name="pictureOf(s.row.recipe)" class="size-12" />
+            <div class="min-w-0">
+              <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
+              <RecipeFacts :recipe="s.row.recipe" :foods="house.foods" :minutes="lookMinutes(s.look)" />
+              <FitLine :standing="s" class="mt-1" />
+            </div>
+            <span class="flex flex-col items-stretch gap-1.5 sm:w-44">
+              <button
+                type="button"
+                class="btn"
+                :class="i === 0 && s.look.against.length === 0 ? 'btn-main' : ''"
+                :disabled="saving"
+                @click="layOut(s, false)"
+              >
+                {{
+                  s.look.swapsSay.length > 1
+                    ? 'Lay it out with the swaps'
+                    : s.look.swapsSay.length === 1
+                      ? 'Lay it out with the swap'
+                      : 'Lay it out'
+                }}<span class="sr-only">: {{ s.row.recipe.title }}</span>
+              </button>
+              <button
+                v-if="s.look.against.length > 0 && canRemedy(s)"
+                type="button"
+                class="btn"
+                :disabled="saving"
+                @click="layOut(s, true)"
+              >
+                With this change<span class="sr-only">: {{ s.row.recipe.title }}</span>
+              </button>
+            </span>
+          </li>
+        </ol>
+        <button v-if="!nobody && next > 0" type="button" class="btn mt-3" @click="more">
+          Show {{ next }} more
+        </button>
+      </section>
+      <GuestForm v-if="addingGuest" @add="addGuest" @close="addingGuest = false" />
+    </div>
+  </main>
+</template>

@@ -1,0 +1,40 @@
+/** For whom the shelf is looked at where nobody said: the next session's group, else everybody on the roster today. */
+import { computed } from 'vue'
+import type { StoredSession } from '@lea/core/setting'
+import { useHouse } from '../stores/setting'
+import { useUpcoming } from '../stores/upcoming'
+import { dayText, todayText } from '../shared/dates'
+
+export function useGroup() {
+  const house = useHouse()
+  const upcoming = useUpcoming()
+  const next = computed(() => upcoming.ahead.find((s) => s.state === 'planned'))
+  const session = computed((): StoredSession => {
+    const base = next.value
+    const children = base?.children ?? house.children.map((c) => c.id)
+    return {
+      id: 'shelf',
+      date: base?.date ?? todayText(),
+      start: base?.start ?? '10:15',
+      ...(base?.until && { until: base.until }),
+      recipe: '',
+      children,
+      guests: base?.guests ?? [],
+      adults: base?.adults ?? house.adults.map((a) => a.id),
+      seats: base?.seats ?? children,
+      decisions: [],
+      state: 'planned',
+    }
+  })
+  const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
+  const words = computed(() => {
+    const { children, guests, adults, date } = session.value
+    const who = `${count(children.length + guests.length, 'child', 'children')}, ${count(adults.length, 'adult', 'adults')}`
+    return next.value ? `${who}, ${dayText(date)}` : `${who}: everybody on your lists`
+  })
+  return {
+    session,
+    words,
+    isEmpty: computed(() => session.value.children.length + session.value.guests.length === 0),
+  }
+}

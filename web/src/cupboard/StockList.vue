@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** What is on the shelf and what it costs: one row for each food that the setting keeps. */
+import { computed, ref } from 'vue'
+import { amountText, moneyText } from '@lea/core/amount'
+import type { CupboardItem, CupboardPack } from '@lea/core/plan'
+import Amount from '../parts/Amount.vue'
+import Notice from '../parts/Notice.vue'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import StockForm from './StockForm.vue'
+
+const house = useHouse()
+const door = useDoor()
+const search = ref('')
+const editing = ref<CupboardItem | null>(null)
+const currency = computed(() => (house.setting?.rules.country === 'us' ? 'USD' : 'GBP'))
+const all = computed(() =>
+  [...(house.setting?.cupboard ?? [])]
+    .map((item) => ({ item, name: house.foods.of(item.food).name }))
+    .sort((a, b) => a.name.localeCompare(b.name)),
+)
+const found = computed(() => {
+  const words = search.value.trim().toLowerCase()
+  return all.value.filter((r) => r.name.toLowerCase().includes(words))
+})
+const packText = (p: CupboardPack): string => {
+  const size = p.unit === 'item' ? `${p.size}` : amountText(p.size, p.unit)
+  return `${size} ${p.price === null ? 'without a price' : `for ${moneyText(p.price, currency.value)}`}`
+}
+</script>
+
+<template>
+  <section aria-labelledby="stock-title">
+    <div class="mb-2 flex flex-wrap items-end gap-3">
+      <h2 id="stock-title" class="text-xl">Stock and prices: {{ all.length }}</h2>
+      <label class="ml-auto font-semibold"
+        >Find <input v-model="search" type="search" class="field !inline-block !w-40 font-normal"
+      /></label>
+      <button v-if="door.isLeader()" type="button" class="btn" @click="editing = { food: '', packs: [] }">
+        Add
+      </button>
+    </div>
+    <Notice v-if="all.length === 0"
+      >Nothing written down yet. With packs and prices Lea works out what to buy and what a child's portion
+      costs.</Notice
+    >
+    <p v-else-if="found.length === 0" class="text-soft">No food of that name in the cupboard.</p>
+    <ul class="patch max-h-[22rem] overflow-y-auto" tabindex="0" aria-label="Stock">
+      <li
+        v-for="{ item, name } in found"
+        :key="item.food"
+        class="flex items-center gap-3 border-b border-line px-3 py-1.5"
+      >
+        <span class="min-w-0 flex-1">
+          <span class="font-semibold">{{ name }}</span>
+          <span v-if="item.have" class="ml-2 rounded-sm border border-ink px-1 text-sm"
+            >has
+            <Amount
+              :text="
+                item.have.unit === 'item' ? item.have.amount : amountText(item.have.amount, item.have.unit)
+              "
+          /></span>
+          <span class="block text-sm text-soft">{{
+            item.packs.map(packText).join(' · ') || 'no packs written down'
+          }}</span>
+        </span>
+        <button
+          v-if="door.isLeader()"
+          type="button"
+          class="btn"
+          :aria-label="`Change ${name}`"
+          @click="editing = item"
+        >
+          change
+        </button>
+      </li>
+    </ul>
+    <StockForm v-if="editing" :item="editing" @close="editing = null" />
+  </section>
+</template>

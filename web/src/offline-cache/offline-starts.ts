@@ -1,0 +1,33 @@
+/** Sessions that were begun on this device without a network: their plan goes to the server before their taps. */
+import type { Plan } from '@lea/core/plan'
+import type { StoredSession } from '@lea/core/setting'
+import { api } from '../shared/api'
+import { keepAnswer } from './answers'
+import { base, type Start } from './database'
+
+/** From now on this device works from this plan, after a reload as well. */
+export async function beginAlone(session: StoredSession, plan: Plan, effort: Start['effort']): Promise<void> {
+  const at = new Date().toISOString()
+  await (await base()).put('starts', { session: session.id, plan, effort, at })
+  await keepAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })
+}
+
+export const begunAlone = async (session: string): Promise<Start | undefined> =>
+  (await base().catch(() => null))?.get('starts', session)
+
+export interface Joined {
+  session: StoredSession
+  plan: Plan
+  /** What the server's own plan of this moment says against the one that was begun with. */
+  against: string[]
+}
+
+/** Tells the server of a session that was begun here. @returns null where there was nothing to tell */
+export async function joinAgain(session: string): Promise<Joined | null> {
+  const start = await begunAlone(session)
+  if (!start) return null
+  const { plan, effort, at } = start
+  const answer = await api<Joined>('POST', `/sessions/${session}/begun`, { plan, effort, at })
+  await (await base()).delete('starts', session)
+  return answer
+}

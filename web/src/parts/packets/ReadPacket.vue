@@ -1,0 +1,155 @@
+<script setup lang="ts">
+/** Two adults read one packet and say what stands on it, word by word that matters at this table. */
+import { computed, reactive, ref, watch } from 'vue'
+import { ALLERGENS, type StoredPacket, allergenName, dietName, packetWords } from '@lea/core/food'
+import type { Plan } from '@lea/core/plan'
+import { inWords } from '../../shared/api'
+import LabelText from './LabelText.vue'
+import PacketForm from './PacketForm.vue'
+import SignPair from './SignPair.vue'
+import Sheet from '../Sheet.vue'
+import { useHouse } from '../../stores/setting'
+import { useSession } from '../../stores/session/session'
+
+const props = defineProps<{ food: string; lookFor: string[]; plan: Plan }>()
+const emit = defineEmits<{ close: [] }>()
+const house = useHouse()
+const session = useSession()
+
+const before = (session.stored?.decisions ?? []).find((d) => d.kind === 'packet' && d.food === props.food)
+const regulated = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null).map((a) => a.id)
+/** What this table must look for first; then the rest of the regulated list, so that a later child is covered too. */
+const asked = computed(() => {
+  const here = props.plan.checks
+    .filter((c) => !c.about.startsWith('diet:') || props.lookFor.includes(c.about))
+    .map((c) => c.about)
+  return [...new Set([...props.lookFor, ...here, ...regulated])]
+})
+const found = reactive<Record<string, 'lists' | 'may' | ''>>({})
+if (before?.kind === 'packet') {
+  for (const id of before.lists) found[id] = 'lists'
+  for (const id of before.may) found[id] = 'may'
+}
+const first = ref('')
+const second = ref('')
+const fault = ref('')
+const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, name: session.nameOf(id) })))
+const wordOf = (id: string): string =>
+  id.startsWith('diet:') ? `not ${dietName(id.slice(5), house.setting?.rules.diets)}` : allergenName(id)
+const foodWord = computed(() => house.foods.of(props.food).name)
+
+/** The packet of the register that is in the hand, where it is there. */
+const mine = computed(() => house.packets.filter((p) => p.food === props.food))
+const packetId = ref(before?.kind === 'packet' ? (before.packet ?? '') : '')
+const packet = computed(() => mine.value.find((p) => p.id === packetId.value) ?? null)
+const words = computed(() => (packet.value ? packetWords(packet.value.label) : null))
+const asksSettled = ref(false)
+const adding = ref(false)
+function take(): void {
+  asksSettled.value = false
+  for (const id of asked.value.filter((x) => !x.startsWith('diet:'))) found[id] = ''
+  for (const id of words.value?.may ?? []) found[id] = 'may'
+  for (const id of words.value?.lists ?? []) found[id] = 'lists'
+}
+watch(packet, take)
+function added(made: StoredPacket): void {
+  adding.value = false
+  packetId.value = made.id
+}
+
+async function sign(): Promise<void> {
+  if (!first.value || !second.value) {
+    fault.value = 'Two adults sign; an adult alone reads it twice and signs twice.'
+    return
+  }
+  const of = (meeting: string): string[] => Object.keys(found).filter((id) => found[id] === meeting)
+  const open = asksSettled.value ? [] : (words.value?.open ?? [])
+  // A whole text was read for everything that Lea knows; a list of ticks only for what was ticked through.
+  const lookedFor = packet.value ? [...new Set([...asked.value, ...ALLERGENS.map((a) => a.id)])] : asked.value
+  try {
+    if (packet.value) await house.signPacket(packet.value, [first.value, second.value])
+  } catch (e) {
+    fault.value = inWords(e)
+    return
+  }
+  await session.choose({
+    kind: 'packet',
+    food: props.food,
+    lists: of('lists'),
+    may: of('may'),
+    lookedFor: packet.value
+      ? lookedFor.filter((id) => !id.startsWith('diet:') || props.lookFor.includes(id))
+      : lookedFor,
+    readBy: [first.value, second.value],
+    at: new Date().toISOString(),
+    ...(packet.value && { packet: packet.value.id, text: packet.value.label }),
+    ...(open.length > 0 && { open }),
+  })
+  emit('close')
+}
+</script>
+
+<template>
+  <Sheet open wide :title="`The packet of ${foodWord}`" @close="emit('close')">
+    <p class="mb-3">
+      One reads the whole label aloud, the other follows along. Tick what it <strong>lists</strong> and what
+      it <strong>may contain</strong>. Lea cannot see the packet: it believes you.
+    </p>
+    <div class="mb-3 flex flex-wrap items-end gap-3">
+      <label class="font-semibold"
+        >The packet in your hand
+        <select v-model="packetId" class="field mt-1 font-normal">
+          <option value="">
+            {{ mine.length > 0 ? 'not one of these: tick below' : 'none in the register: tick below' }}
+          </option>
+          <option v-for="p in mine" :key="p.id" :value="p.id">{{ p.name }}</option>
+        </select></label
+      >
+      <button type="button" class="btn" @click="adding = true">Put in its words</button>
+    </div>
+    <section v-if="packet" class="patch mb-3 p-3" aria-label="What Lea reads on it">
+      <LabelText :text="packet.label" />
+      <label v-if="words && words.open.length > 0" class="mt-2 flex items-start gap-2 font-semibold"
+        ><input v-model="asksSettled" type="checkbox" class="mt-0.5 size-5 shrink-0" />We asked the maker or
+        the family about the words to ask about, and they hold nothing that this table must not have</label
+      >
+    </section>
+    <fieldset class="mb-4">
+      <legend class="sr-only">What stands on the packet</legend>
+      <div class="grid gap-x-6 sm:grid-cols-2">
+        <div
+          v-for="id in asked"
+          :key="id"
+          class="flex items-center gap-2 border-b border-line py-1"
+          :class="lookFor.includes(id) ? 'font-bold' : ''"
+        >
+          <span class="flex-1"
+            >{{ wordOf(id) }}<span v-if="lookFor.includes(id)" class="text-paprika"> · look here</span></span
+          >
+          <label class="flex items-center gap-1 font-normal"
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="found[id] === 'lists'"
+              :aria-label="`${wordOf(id)}: lists it`"
+              @change="found[id] = found[id] === 'lists' ? '' : 'lists'"
+            />lists</label
+          >
+          <label v-if="!id.startsWith('diet:')" class="flex items-center gap-1 font-normal"
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="found[id] === 'may'"
+              :aria-label="`${wordOf(id)}: may contain`"
+              @change="found[id] = found[id] === 'may' ? '' : 'may'"
+            />may</label
+          >
+        </div>
+      </div>
+    </fieldset>
+    <SignPair v-model:first="first" v-model:second="second" class="mb-3" :adults="adults" />
+    <p v-if="fault" role="alert" class="mb-2 font-semibold text-paprika">{{ fault }}</p>
+    <button type="button" class="btn btn-main" @click="sign">We read it today</button>
+    <PacketForm v-if="adding" :packet="null" :food="food" @close="adding = false" @saved="added" />
+  </Sheet>
+</template>

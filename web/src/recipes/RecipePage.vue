@@ -1,0 +1,177 @@
+<script setup lang="ts">
+/** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
+import { computed, onMounted, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { variantsOf } from '@lea/core/plan'
+import { changesIn, linesFor, pictureOf, stepWork, themeWords, toJsonLd } from '@lea/core/recipe'
+import { recipeToJson } from '@lea/core/schema'
+import Notice from '../parts/Notice.vue'
+import Picture from '../parts/pictures/Picture.vue'
+import Amount from '../parts/Amount.vue'
+import RecipeFacts from '../choose/RecipeFacts.vue'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { saveText } from '../shared/save-text'
+import JobsByAge from './JobsByAge.vue'
+
+const route = useRoute()
+const house = useHouse()
+const door = useDoor()
+const row = computed(() => house.recipes.find((r) => r.id === route.params['id']))
+const recipe = computed(() => row.value?.recipe)
+const chosen = ref(0)
+const serves = computed({
+  get: () => chosen.value || (recipe.value?.serves ?? 1),
+  set: (n) => (chosen.value = Math.min(200, Math.max(1, Math.round(n) || 1))),
+})
+const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, house.foods) : []))
+const changes = computed(() => (recipe.value ? changesIn(recipe.value, house.foods) : null))
+onMounted(() => void house.load())
+
+const ABOUT = { culture: 'Where it comes from', foods: 'Of the foods', story: 'To tell', tip: 'Tip' } as const
+const lineName = (id: string): string => lines.value.find((l) => l.id === id)?.name ?? id
+const print = (): void => window.print()
+function asJson(): void {
+  if (recipe.value) saveText(`${fileName.value}.lea.json`, 'application/json', recipeToJson(recipe.value))
+}
+function asJsonLd(): void {
+  if (recipe.value)
+    saveText(
+      `${fileName.value}.jsonld`,
+      'application/ld+json',
+      JSON.stringify(toJsonLd(recipe.value, house.foods), null, 2),
+    )
+}
+const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9-]+/gi, '-'))
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-5xl px-5 py-4">
+    <p v-if="!house.loaded && !house.fault" role="status">Opening the recipe …</p>
+    <Notice v-else-if="!recipe || !row" tone="fault">
+      {{ house.fault || 'This recipe is not there (any more).' }}
+      <RouterLink class="underline" to="/recipes">All recipes</RouterLink>
+    </Notice>
+    <article v-else>
+      <div class="mb-4 flex flex-wrap items-start justify-between gap-3">
+        <div class="flex items-start gap-4">
+          <Picture :name="pictureOf(recipe)" class="size-16 shrink-0" />
+          <div>
+            <h1 class="text-3xl">{{ recipe.title }}</h1>
+            <p class="text-lg">{{ recipe.about }}</p>
+            <RecipeFacts :recipe="recipe" :foods="house.foods" />
+            <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
+              {{ recipe.themes.map(themeWords).join(' · ') }}
+            </p>
+          </div>
+        </div>
+        <span class="flex flex-wrap gap-2 print:hidden">
+          <RouterLink v-if="door.isLeader()" class="btn btn-main" :to="`/diary/new?recipe=${row.id}`"
+            >Plan a session with it</RouterLink
+          >
+          <RouterLink v-if="door.isLeader()" class="btn" :to="`/recipes/${row.id}/edit`"
+            >Change it</RouterLink
+          >
+        </span>
+      </div>
+
+      <div class="grid gap-6 md:grid-cols-[minmax(15rem,1fr)_2fr]">
+        <section aria-labelledby="goes-in">
+          <div class="flex items-end justify-between gap-3 border-b border-ink pb-1">
+            <h2 id="goes-in" class="text-xl">Goes in</h2>
+            <label class="flex items-center gap-2 text-sm font-semibold"
+              >for<input
+                v-model.number.lazy="serves"
+                type="number"
+                min="1"
+                max="200"
+                aria-label="For how many children"
+                class="field numeral w-20 text-lg"
+              />children</label
+            >
+          </div>
+          <ul>
+            <li v-for="l in lines" :key="l.id" class="border-b border-line py-1.5">
+              <Amount :text="l.amount" class="font-bold" /> {{ l.name
+              }}<span v-if="l.prep" class="text-soft">, {{ l.prep }}</span
+              ><span v-if="l.optional" class="text-soft"> (may be left out)</span>
+            </li>
+          </ul>
+          <p v-for="c in recipe.choices ?? []" :key="c.id" class="mt-2">
+            <span class="font-semibold">Free choice, {{ c.what }}:</span>
+            {{ c.lines.map(lineName).join(', ') }}.
+          </p>
+          <p v-if="recipe.equipment.length > 0" class="mt-3">
+            <span class="font-semibold">On hand:</span> {{ recipe.equipment.join(', ') }}
+          </p>
+          <p v-if="recipe.storage" class="mt-2">
+            <span class="font-semibold">What is left:</span> {{ recipe.storage }}
+          </p>
+        </section>
+
+        <section aria-labelledby="is-done">
+          <h2 id="is-done" class="border-b border-ink pb-1 text-xl">Is done</h2>
+          <ol>
+            <li
+              v-for="(step, i) in recipe.steps"
+              :key="step.id"
+              class="grid grid-cols-[2.2rem_3rem_1fr] gap-3 border-b border-line py-2.5"
+            >
+              <span class="numeral text-2xl text-soft">{{ i + 1 }}</span>
+              <Picture :name="step.picture" class="size-11" />
+              <div>
+                <h3 class="text-lg leading-tight">
+                  {{ step.title }}<span v-if="step.nextSitting" class="text-soft"> (the next time)</span>
+                </h3>
+                <p v-if="step.says">{{ step.says }}</p>
+                <p v-if="step.layers" class="text-sm">
+                  Layers: {{ step.layers.join(', ') }}, again and again.
+                </p>
+                <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
+                  <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
+                </p>
+                <ul class="mt-0.5 flex flex-wrap gap-x-2 gap-y-0.5 text-sm">
+                  <li
+                    v-for="(w, k) in stepWork(step)"
+                    :key="k"
+                    class="rounded-sm border px-1.5"
+                    :class="
+                      w.by === 'adult'
+                        ? 'border-ochre font-semibold text-ochre'
+                        : w.by === 'wait'
+                          ? 'border-dashed border-slate text-slate'
+                          : 'border-line'
+                    "
+                  >
+                    {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
+                  </li>
+                </ul>
+                <p v-if="step.rests" class="text-sm text-soft">It may rest here: {{ step.rests.how }}.</p>
+              </div>
+            </li>
+          </ol>
+        </section>
+      </div>
+
+      <dl v-if="(recipe.notes ?? []).length > 0" class="mt-5 grid gap-2 sm:grid-cols-2">
+        <div v-for="n in recipe.notes" :key="n.says" class="border-l-4 border-moss pl-3">
+          <dt class="text-sm font-semibold">{{ ABOUT[n.about] }}</dt>
+          <dd>{{ n.says }}</dd>
+        </div>
+      </dl>
+      <section v-if="changes && changes.length > 0" aria-labelledby="changed" class="patch mt-5 p-4">
+        <h2 id="changed" class="text-xl">What you changed in Lea’s recipe</h2>
+        <ul class="list-disc pl-5">
+          <li v-for="c in changes" :key="c">{{ c }}</li>
+        </ul>
+      </section>
+      <JobsByAge :lines="recipe.lines" :foods="house.foods" class="print:hidden" />
+      <p class="mt-5 flex flex-wrap items-center gap-2 print:hidden">
+        <span class="font-semibold">Take it along:</span>
+        <button type="button" class="btn" @click="print">Print</button>
+        <button type="button" class="btn" @click="asJson">Lea’s file (JSON)</button>
+        <button type="button" class="btn" @click="asJsonLd">For web pages (schema.org)</button>
+      </p>
+    </article>
+  </main>
+</template>

@@ -1,0 +1,280 @@
+<script setup lang="ts">
+/**
+ * A recipe in words, read into Lea's: the text at the left, what Lea understood at the right, a short question in line wherever it is not
+ * sure. Answers can be taken back one by one; the text and the answers are kept on this device until the recipe is.
+ */
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { foodName } from '@lea/core/food'
+import {
+  type ReadQuestion,
+  type Recipe,
+  type RecipeRead,
+  linesFor,
+  roleWords,
+  stepWork,
+} from '@lea/core/recipe'
+import { readRecipeFile } from '@lea/core/schema'
+import { Undo2 } from '@lucide/vue'
+import { inWords } from '../shared/api'
+import Notice from '../parts/Notice.vue'
+import Picture from '../parts/pictures/Picture.vue'
+import Amount from '../parts/Amount.vue'
+import { useHouse } from '../stores/setting'
+import AskLine from './AskLine.vue'
+
+const KEY = 'lea-recipe-draft:read'
+const house = useHouse()
+const router = useRouter()
+const text = ref('')
+/** In the order in which they were given. */
+const answers = ref<{ key: string; answer: string }[]>([])
+const read = ref<RecipeRead | null>(null)
+const fault = ref('')
+const saving = ref(false)
+
+onMounted(async () => {
+  await house.load()
+  const kept = localStorage.getItem(KEY)
+  if (!kept) return
+  const draft = JSON.parse(kept) as { text: string; answers: { key: string; answer: string }[] }
+  text.value = draft.text
+  answers.value = draft.answers
+  understand()
+})
+const keep = (): void => {
+  if (text.value.trim() === '') localStorage.removeItem(KEY)
+  // A page of megabytes is not kept: its file is still there.
+  else if (text.value.length < 500_000)
+    localStorage.setItem(KEY, JSON.stringify({ text: text.value, answers: answers.value }))
+}
+watch([text, answers], keep, { deep: true })
+
+const system = computed(() => (house.setting?.rules.country === 'us' ? 'us' : 'uk'))
+function understand(): void {
+  fault.value = ''
+  try {
+    const given = Object.fromEntries(answers.value.map((a) => [a.key, a.answer]))
+    read.value = readRecipeFile(text.value, system.value, house.foods, given)
+  } catch (e) {
+    read.value = null
+    fault.value = e instanceof Error ? `The recipe ${e.message}.` : inWords(e)
+  }
+}
+function begin(): void {
+  answers.value = []
+  understand()
+}
+function answer(key: string, value: string): void {
+  if (value.trim() === '') return
+  answers.value = [...answers.value.filter((a) => a.key !== key), { key, answer: value.trim() }]
+  understand()
+}
+function undo(): void {
+  answers.value = answers.value.slice(0, -1)
+  understand()
+}
+async function openFile(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  if (!file) return
+  if (file.size > 5_000_000) fault.value = 'The file is larger than 5 MB.'
+  else {
+    text.value = await file.text()
+    begin()
+  }
+  input.value = ''
+}
+
+const asked = (where: (q: ReadQuestion) => boolean): ReadQuestion[] =>
+  (read.value?.questions ?? []).filter(where)
+const must = computed(() => asked((q) => q.must).length)
+const lines = computed(() =>
+  read.value ? linesFor(read.value.recipe, read.value.recipe.serves, house.foods) : [],
+)
+const roleOf = (id: string): string => {
+  const line = read.value?.recipe.lines.find((l) => l.id === id)
+  return line ? roleWords(line.role) : ''
+}
+const ofLine = (id: string | null, key: string): ReadQuestion[] =>
+  asked((q) => q.key === key || (id !== null && q.about.line === id))
+const ofStep = (id: string): ReadQuestion[] => asked((q) => q.about.step === id)
+/** What only a step names, and for how many: beside no line of the list. */
+const others = computed(() => {
+  const keys = new Set((read.value?.lines ?? []).map((l) => l.key))
+  return asked((q) => !q.about.line && !q.about.step && !keys.has(q.key))
+})
+const only = computed(() => (read.value?.unread ?? []).filter((u) => !u.kind && u.part !== 'other'))
+const goesIn = (uses: { line: string }[]): string =>
+  uses
+    .map((u) => read.value?.recipe.lines.find((l) => l.id === u.line))
+    .flatMap((l) => (l ? foodName(house.foods.of(l.food)) : []))
+    .join(', ')
+
+/** It is kept as a recipe of the setting, and opened in the editor or on its page. */
+async function keepIt(then: 'page' | 'edit'): Promise<void> {
+  if (!read.value) return
+  saving.value = true
+  fault.value = ''
+  try {
+    const recipe: Recipe = { ...read.value.recipe, id: `own:${read.value.recipe.id}`.slice(0, 60) }
+    const row = await house.saveRecipe(recipe)
+    localStorage.removeItem(KEY)
+    await router.push(then === 'page' ? `/recipes/${row}` : `/recipes/${row}/edit`)
+  } catch (e) {
+    fault.value = inWords(e)
+  } finally {
+    saving.value = false
+  }
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-[88rem] px-5 py-4">
+    <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+      <div>
+        <h1 class="text-3xl">Read a recipe in</h1>
+        <p class="text-soft">Paste its words, or open a page or a file that you saved. Nothing is fetched.</p>
+      </div>
+      <span v-if="read" class="flex flex-wrap items-center gap-2">
+        <button type="button" class="btn" :disabled="answers.length === 0" @click="undo">
+          <Undo2 class="size-4" aria-hidden="true" />Take the last answer back
+        </button>
+        <button type="button" class="btn" :disabled="must > 0 || saving" @click="keepIt('edit')">
+          Keep it and go on writing
+        </button>
+        <button type="button" class="btn btn-main" :disabled="must > 0 || saving" @click="keepIt('page')">
+          Keep it
+        </button>
+      </span>
+    </div>
+    <Notice v-if="fault" tone="fault" class="mb-3">{{ fault }}</Notice>
+    <div class="grid items-start gap-5 md:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+      <section aria-labelledby="its-text">
+        <h2 id="its-text" class="sr-only">Its words</h2>
+        <label class="font-semibold"
+          >The recipe<textarea
+            v-model="text"
+            class="field mt-1 min-h-[26rem] font-normal"
+            rows="22"
+            maxlength="5000000"
+          />
+        </label>
+        <p class="mt-2 flex flex-wrap gap-2">
+          <button type="button" class="btn btn-main" :disabled="text.trim() === ''" @click="begin">
+            Read the recipe
+          </button>
+          <label class="btn focus-within:outline-3 focus-within:outline-indigo"
+            >Open a saved page or file<input
+              type="file"
+              accept=".html,.htm,.json,.jsonld,.txt,text/html,application/json,text/plain"
+              class="sr-only"
+              @change="openFile"
+          /></label>
+        </p>
+      </section>
+      <section aria-labelledby="understood" aria-live="polite">
+        <h2 id="understood" class="sr-only">What Lea understood</h2>
+        <div v-if="!read" class="patch p-5 text-soft">
+          What Lea understood will stand here, beside the words: each line, each step, and a short question
+          wherever it is not sure. What it cannot read is listed, and nothing is made up.
+        </div>
+        <div v-else class="patch p-4">
+          <p class="text-2xl font-bold font-title">{{ read.recipe.title }}</p>
+          <p class="mb-2">
+            for {{ read.recipe.serves
+            }}<template v-if="read.recipe.pieces">
+              · {{ read.recipe.pieces.n }} {{ read.recipe.pieces.what }}</template
+            >
+            · {{ read.recipe.lines.length }} lines and {{ read.recipe.steps.length }} steps were read
+          </p>
+          <p
+            role="status"
+            class="mb-2 border-l-4 pl-2 font-semibold"
+            :class="must > 0 ? 'border-paprika text-paprika' : 'border-moss text-moss'"
+          >
+            {{
+              must > 0
+                ? `${must} ${must === 1 ? 'question' : 'questions'} to answer before it is kept: what is in no line is looked for in nobody’s allergies.`
+                : 'Nothing must be answered any more. Look each line and step over before you keep it.'
+            }}
+          </p>
+          <AskLine v-for="q in others" :key="q.key" :question="q" @answer="answer(q.key, $event)" />
+          <h3 class="mt-2 border-b border-ink text-lg">Goes in</h3>
+          <ul>
+            <li v-for="l in read.lines" :key="l.key" class="border-b border-line py-1">
+              <span v-if="l.line" class="flex flex-wrap gap-x-2">
+                <template v-for="x in lines.filter((y) => y.id === l.line)" :key="x.id">
+                  <span><Amount :text="x.amount" class="font-bold" /> {{ x.name }}</span>
+                  <span v-if="x.prep" class="text-soft">{{ x.prep }}</span>
+                  <span class="text-sm text-soft">· {{ roleOf(x.id) }}</span>
+                  <span v-if="x.optional" class="text-sm text-soft">· may be left out</span>
+                </template>
+              </span>
+              <span v-else-if="l.out" class="text-soft line-through">{{ l.text }}</span>
+              <AskLine
+                v-for="q in ofLine(l.line, l.key)"
+                :key="q.key"
+                :question="q"
+                @answer="answer(q.key, $event)"
+              />
+            </li>
+          </ul>
+          <h3 class="mt-3 border-b border-ink text-lg">Is done</h3>
+          <ol>
+            <li
+              v-for="s in read.recipe.steps"
+              :key="s.id"
+              class="grid grid-cols-[2.2rem_1fr] gap-2 border-b border-line py-1.5"
+            >
+              <Picture :name="s.picture" class="size-8" />
+              <div>
+                <p>{{ s.says }}</p>
+                <ul class="flex flex-wrap gap-x-2 gap-y-0.5 text-sm">
+                  <li
+                    v-for="(w, k) in stepWork(s)"
+                    :key="k"
+                    class="rounded-sm border px-1.5"
+                    :class="
+                      w.by === 'adult'
+                        ? 'border-ochre font-semibold text-ochre'
+                        : w.by === 'wait'
+                          ? 'border-dashed border-slate text-slate'
+                          : 'border-beet text-beet'
+                    "
+                  >
+                    {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
+                  </li>
+                  <li v-if="goesIn(s.uses)" class="text-teal">with {{ goesIn(s.uses) }}</li>
+                </ul>
+                <AskLine
+                  v-for="q in ofStep(s.id)"
+                  :key="q.key"
+                  :question="q"
+                  @answer="answer(q.key, $event)"
+                />
+              </div>
+            </li>
+          </ol>
+          <p v-if="read.recipe.equipment.length > 0" class="mt-2">
+            <span class="font-semibold">On hand:</span> {{ read.recipe.equipment.join(', ') }}
+          </p>
+          <template v-if="only.length > 0">
+            <h3 class="mt-3 text-lg">Not read</h3>
+            <ul class="border-l-4 border-slate pl-3 text-sm">
+              <li v-for="(u, i) in only" :key="i">
+                <span v-if="u.text">“{{ u.text }}”: </span>{{ u.why }}
+              </li>
+            </ul>
+          </template>
+          <details v-if="read.notes.length > 0" class="mt-2 text-sm">
+            <summary class="cursor-pointer">What was read beside</summary>
+            <ul class="list-disc pl-5">
+              <li v-for="n in read.notes" :key="n">{{ n }}</li>
+            </ul>
+          </details>
+        </div>
+      </section>
+    </div>
+  </main>
+</template>

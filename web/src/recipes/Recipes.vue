@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
+import { computed, onMounted, ref, watch } from 'vue'
+import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
+import { pictureOf } from '@lea/core/recipe'
+import Notice from '../parts/Notice.vue'
+import Picture from '../parts/pictures/Picture.vue'
+import FitLine from '../choose/FitLine.vue'
+import RecipeFacts from '../choose/RecipeFacts.vue'
+import ShelfFilters from '../choose/ShelfFilters.vue'
+import { useGroup } from '../choose/useGroup'
+import { usePieces } from '../choose/usePieces'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useShelf } from '../stores/shelf'
+
+const house = useHouse()
+const door = useDoor()
+const shelf = useShelf()
+const group = useGroup()
+const filter = ref<ShelfFilter>({})
+
+async function look(): Promise<void> {
+  const wish = group.isEmpty.value ? null : shelf.wishOf(group.session.value)
+  if (wish) await shelf.look(wish)
+}
+onMounted(async () => {
+  await house.load()
+  await look()
+})
+watch(
+  () => JSON.stringify(group.session.value),
+  () => void look(),
+)
+
+const byId = computed(() => new Map(shelf.standing.map((s) => [s.row.id, s])))
+/** In the order of the shelf; those that are not looked at yet stand behind. */
+const rows = computed(() => {
+  const looked = shelf.standing.map((s) => s.row)
+  const rest = house.recipes.filter((r) => !byId.value.has(r.id))
+  return [...looked, ...rest].filter((r) =>
+    isWanted(r.recipe, house.foods, filter.value, byId.value.get(r.id)?.look),
+  )
+})
+const { shown, next, more } = usePieces(rows)
+const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-6xl px-5 py-4">
+    <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
+      <div>
+        <h1 class="text-3xl">Recipes</h1>
+        <p v-if="house.loaded && !group.isEmpty.value" class="text-soft">
+          In the order in which they fit {{ group.words.value }}.
+        </p>
+      </div>
+      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+        <RouterLink class="btn" to="/recipes/read">Read one in</RouterLink>
+        <RouterLink class="btn btn-main" to="/recipes/new">Write a new one</RouterLink>
+      </span>
+    </div>
+    <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
+    <p v-else-if="!house.loaded" role="status">Opening the recipes …</p>
+    <Notice v-else-if="house.recipes.length === 0"
+      >No recipe yet. Write your first one, or read one in: paste its words, or open a page that you
+      saved.</Notice
+    >
+    <template v-else>
+      <ShelfFilters
+        v-model="filter"
+        :recipes="house.recipes.map((r) => r.recipe)"
+        :with-group="!group.isEmpty.value"
+      />
+      <Notice v-if="shelf.fault" tone="fault">{{ shelf.fault }}</Notice>
+      <p class="mb-2 text-sm text-soft" role="status">
+        <template v-if="looking"
+          >Looked at {{ shelf.done }} of {{ shelf.of }} recipes with this group …</template
+        >
+        <template v-else>{{ rows.length }} of {{ house.recipes.length }} recipes.</template>
+      </p>
+      <Notice v-if="rows.length === 0">
+        None is like that.
+        <button type="button" class="underline" @click="filter = {}">Show all again</button>
+      </Notice>
+      <ul class="grid gap-3 lg:grid-cols-2">
+        <li v-for="r in shown" :key="r.id" class="patch relative flex items-start gap-3 p-4">
+          <Picture :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
+          <div class="min-w-0">
+            <h2 class="text-xl leading-tight">
+              <RouterLink :to="`/recipes/${r.id}`" class="underline-offset-4 hover:underline">{{
+                r.recipe.title
+              }}</RouterLink>
+            </h2>
+            <p>{{ r.recipe.about }}</p>
+            <RecipeFacts
+              :recipe="r.recipe"
+              :foods="house.foods"
+              :minutes="byId.get(r.id) ? lookMinutes(byId.get(r.id)!.look) : ''"
+            />
+            <FitLine
+              v-if="byId.get(r.id)"
+              :standing="byId.get(r.id)!"
+              class="mt-1 border-t border-line pt-1"
+            />
+          </div>
+        </li>
+      </ul>
+      <button v-if="next > 0" type="button" class="btn mt-3" @click="more">Show {{ next }} more</button>
+    </template>
+  </main>
+</template>

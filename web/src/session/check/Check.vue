@@ -1,0 +1,197 @@
+<script setup lang="ts">
+/** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { type Decision, checkRows } from '@lea/core/plan'
+import Amount from '../../parts/Amount.vue'
+import LabelText from '../../parts/packets/LabelText.vue'
+import { useDoor } from '../../stores/auth'
+import { useHouse } from '../../stores/setting'
+import { useSession } from '../../stores/session/session'
+import { timeText } from '../../shared/dates'
+import OtherRecipes from '../OtherRecipes.vue'
+
+const session = useSession()
+const house = useHouse()
+const door = useDoor()
+const route = useRoute()
+const rows = computed(() => (session.plan ? checkRows(session.plan) : []))
+const children = computed(() => [...new Set(session.plan?.checks.map((c) => c.child) ?? [])])
+const lines = computed(() => new Map(session.plan?.bowls.flatMap((b) => b.lines).map((l) => [l.id, l]) ?? []))
+const recipeLine = (id: string) => {
+  const line = lines.value.get(id)
+  return line?.swappedFrom
+    ? house.recipe(session.stored?.recipe ?? '')?.lines.find((l) => l.id === line.line)
+    : undefined
+}
+const about = (id: string): string =>
+  id.startsWith('diet:') ? dietName(id.slice(5), house.setting?.rules.diets) : allergenName(id)
+const packets = computed(() => (session.stored?.decisions ?? []).filter((d) => d.kind === 'packet'))
+const set = computed(() => session.plan?.swapSet ?? null)
+/** The other way: an own bowl, for as many as one decision can set apart. */
+const ownBowl = computed(() => {
+  const ways = (session.plan?.findings ?? []).flatMap((f) =>
+    f.fixes.flatMap(
+      (fix): { label: string; cost: string; decision: Extract<Decision, { kind: 'apart' }> }[] =>
+        fix.action.do === 'decide' && fix.action.decision.kind === 'apart'
+          ? [{ label: fix.label, cost: fix.cost, decision: fix.action.decision }]
+          : [],
+    ),
+  )
+  return ways.sort((a, b) => b.decision.children.length - a.decision.children.length)[0] ?? null
+})
+const canChange = computed(() => !session.frozen && door.isLeader())
+const look = {
+  lists: 'bg-paprika text-white font-bold',
+  may: 'border-2 border-paprika text-paprika font-bold',
+  ask: 'border-2 border-dashed border-ink font-bold',
+  nothing: 'text-soft',
+}
+const HYGIENE = {
+  before: 'Before',
+  order: 'Order of work',
+  table: 'At the table',
+  after: 'Heat and leftovers',
+}
+const hygiene = computed(() =>
+  (['before', 'order', 'table', 'after'] as const)
+    .map((when) => ({ when, notes: (session.plan?.hygiene ?? []).filter((h) => h.when === when) }))
+    .filter((g) => g.notes.length > 0),
+)
+const text = ref('')
+</script>
+
+<template>
+  <section v-if="session.plan" aria-label="Check" class="grid min-w-0 gap-5">
+    <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+      <p class="max-w-2xl">
+        Each line against each child’s concern. Lea knows typical recipes, not the packet in your hand:
+        packets are read on the day, and care plans come first.
+      </p>
+      <RouterLink class="btn" :to="`/session/${session.plan.session}/sheet`"
+        >Sheet for the kitchen wall</RouterLink
+      >
+    </div>
+    <div
+      v-if="set && canChange && (set.decisions.length > 0 || set.stuck.length > 0)"
+      class="patch flex flex-wrap items-center gap-x-4 gap-y-2 border-2 !border-ink p-3"
+    >
+      <p class="min-w-0 flex-1">
+        <strong
+          >One pot for all: {{ set.decisions.length }}
+          {{ set.decisions.length === 1 ? 'change clears' : 'changes clear' }}
+          {{ set.stuck.length === 0 ? 'every line' : 'all but ' + set.stuck.join(', ') }}.</strong
+        >
+        {{ set.says.join('; ') }}{{ set.says.length > 0 ? '.' : '' }}
+        {{
+          set.packets.length > 0
+            ? `Then still to read: ${set.packets.join(', ')}.`
+            : 'Packets are still read on the day.'
+        }}
+        <template v-if="set.stuck.length > 0">
+          No good swap for {{ set.stuck.join(', ') }}: see other recipes below.
+        </template>
+      </p>
+      <button
+        v-if="set.decisions.length > 0"
+        type="button"
+        class="btn btn-main"
+        @click="session.chooseAll(set.decisions)"
+      >
+        Make {{ set.decisions.length === 1 ? 'this change' : 'these changes' }}
+      </button>
+      <p v-if="ownBowl" class="flex w-full flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2">
+        <span class="min-w-0 flex-1"
+          ><strong>Or: {{ session.say(ownBowl.label).toLowerCase().replace('own', 'an own') }}.</strong>
+          {{ ownBowl.cost }}.</span
+        >
+        <button type="button" class="btn" @click="session.choose(ownBowl.decision)">Set it apart</button>
+      </p>
+    </div>
+    <p v-if="children.length === 0" class="patch p-4">
+      Nobody in this session has an allergy or a diet on file. Ask again at the door.
+    </p>
+    <div v-else class="patch overflow-x-auto" tabindex="0" role="region" aria-label="Lines against children">
+      <table class="w-full border-collapse text-sm">
+        <thead>
+          <tr>
+            <th scope="col" class="sticky left-0 bg-white p-2 text-left">Line</th>
+            <th v-for="c in children" :key="c" scope="col" class="p-2 text-left">{{ session.nameOf(c) }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.line" class="border-t border-line align-top">
+            <th scope="row" class="sticky left-0 bg-white p-2 text-left">
+              {{ row.name }}
+              <span v-if="lines.get(row.line)?.only" class="block text-xs font-normal">{{
+                lines.get(row.line)?.only === 'apart' ? 'own bowl only' : 'not in the own bowl'
+              }}</span>
+              <span v-if="recipeLine(row.line)" class="block text-xs font-normal text-soft"
+                ><s
+                  ><Amount :text="lines.get(row.line)?.recipeText ?? ''" />
+                  {{ lines.get(row.line)?.swappedFrom }}</s
+                ><br />now <Amount :text="lines.get(row.line)?.text ?? ''"
+              /></span>
+            </th>
+            <td v-for="c in children" :key="c" class="p-1">
+              <span
+                v-if="row.meetings[c]"
+                class="block rounded-sm px-1.5 py-1 text-xs leading-tight"
+                :class="look[row.meetings[c].meeting]"
+              >
+                {{ MEETING_WORDS[row.meetings[c].meeting]
+                }}<span v-if="row.meetings[c].meeting !== 'nothing'" class="block font-normal"
+                  >{{ about(row.meetings[c].about) }}{{ row.meetings[c].contact ? ', not eaten' : '' }}</span
+                ></span
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <OtherRecipes v-if="(set?.stuck.length ?? 0) > 0 || route.query['other']" />
+    <div class="grid gap-5 lg:grid-cols-2">
+      <section aria-labelledby="hygiene" class="patch p-4">
+        <h2 id="hygiene" class="text-xl">Clean, and apart</h2>
+        <template v-for="group in hygiene" :key="group.when">
+          <h3 class="mt-2 text-sm text-slate">{{ HYGIENE[group.when] }}</h3>
+          <ul class="list-inside list-disc text-sm">
+            <li v-for="h in group.notes" :key="h.says" :title="h.source">{{ session.say(h.says) }}</li>
+          </ul>
+        </template>
+      </section>
+      <div class="grid content-start gap-5">
+        <section aria-labelledby="reader" class="patch p-4">
+          <h2 id="reader" class="text-xl">Read a label</h2>
+          <label class="text-sm"
+            >Paste or type the words of a packet; nothing is kept.
+            <textarea v-model="text" class="field mt-1" rows="3" maxlength="6000" dir="auto" />
+          </label>
+          <LabelText v-if="text.trim()" class="mt-2" :text="text" />
+        </section>
+        <section aria-labelledby="read" class="patch p-4">
+          <h2 id="read" class="text-xl">Packets read</h2>
+          <p v-if="packets.length === 0" class="text-sm text-soft">
+            None yet for this session. A line that asks has its button in the Settle panel; the register is in
+            the
+            <RouterLink class="underline" to="/cupboard">Cupboard</RouterLink>.
+          </p>
+          <ul v-else class="text-sm">
+            <li v-for="p in packets" :key="p.food" class="border-t border-line py-1 first:border-0">
+              <strong>{{ house.foods.of(p.food).name }}</strong>: read {{ timeText(p.at) }} by
+              {{ p.readBy.map((id) => session.nameOf(id)).join(' and ') }};
+              {{
+                p.lists.length > 0
+                  ? `lists ${p.lists.map(about).join(', ')}`
+                  : 'nothing found of what was looked for'
+              }}
+              {{ p.may.length > 0 ? `; may contain ${p.may.map(about).join(', ')}` : '' }}
+              {{ (p.open ?? []).length > 0 ? `; still to ask: ${(p.open ?? []).join(', ')}` : '' }}
+            </li>
+          </ul>
+        </section>
+      </div>
+    </div>
+  </section>
+</template>

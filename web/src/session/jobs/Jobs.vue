@@ -1,0 +1,271 @@
+<script setup lang="ts">
+/** Lanes of children and adults against the clock; a turn set down in another lane is pinned there; how near to the best it is. */
+import { computed, ref, shallowRef, watch } from 'vue'
+import { minutesText } from '@lea/core/amount'
+import { techniqueOf } from '@lea/core/craft'
+import {
+  type Decision,
+  type LaneBlock,
+  type PlanFigures,
+  certificate,
+  childFits,
+  laneChart,
+  planFigures,
+  turnAt,
+  whyNotStand,
+  whyNotTo,
+} from '@lea/core/plan'
+import { clearingUp } from '@lea/core/session'
+import Notice from '../../parts/Notice.vue'
+import FiguresTable from './FiguresTable.vue'
+import FitTable from './FitTable.vue'
+import LaneRow from './LaneRow.vue'
+import RotationPanel from './RotationPanel.vue'
+import ShorterList from './ShorterList.vue'
+import { useDoor } from '../../stores/auth'
+import { useSession } from '../../stores/session/session'
+
+const session = useSession()
+const door = useDoor()
+const fixed = computed(() => session.frozen || !door.isLeader())
+const held = shallowRef<LaneBlock | null>(null)
+const refused = ref('')
+const said = ref('')
+const chart = computed(() => (session.plan ? laneChart(session.plan, session.stored?.decisions ?? []) : null))
+const proof = computed(() => (session.plan ? certificate(session.plan) : null))
+const fits = computed(() => {
+  const wanted = session.request()
+  return session.plan && wanted ? childFits(session.plan, wanted) : []
+})
+const clearing = computed(() => (session.plan ? clearingUp(session.plan) : []))
+/** The plan before the last change, for setting the two beside each other. */
+const compared = shallowRef<{ before: PlanFigures; after: PlanFigures } | null>(null)
+watch(
+  () => session.plan,
+  (now, was) => {
+    if (!now || !was || now.session !== was.session || now.digest === was.digest) return
+    const [before, after] = [planFigures(was), planFigures(now)]
+    compared.value = JSON.stringify(before) === JSON.stringify(after) ? null : { before, after }
+  },
+)
+const KEPT: readonly Decision['kind'][] = ['pin', 'stands', 'adult-does', 'two-sittings', 'scooping']
+function keptText(d: Decision): string {
+  const job = (id: string): string =>
+    session.plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
+  if (d.kind === 'pin')
+    return `${session.nameOf(d.child)}: ${job(d.task)}${d.number ? `, turn ${d.number}` : ''}`
+  if (d.kind === 'stands') return `${session.nameOf(d.adult)}: ${job(d.task)}`
+  if (d.kind === 'adult-does') return `an adult does: ${job(d.task)}`
+  if (d.kind === 'two-sittings')
+    return `two sittings, a rest after ${session.plan?.schedule.find((s) => s.step === d.after)?.title ?? d.after}`
+  return d.kind === 'scooping' && d.way === 'quick' ? 'few scoops instead of even turns' : 'even turns'
+}
+const pins = computed(() =>
+  (session.stored?.decisions ?? []).flatMap((d) => {
+    return KEPT.includes(d.kind) ? [{ decision: d, says: keptText(d) }] : []
+  }),
+)
+const spare = computed(() => {
+  const { spareMinutes: n, latestStart } = session.plan?.totals ?? {}
+  if (n === undefined || latestStart === undefined) return ''
+  if (n < 0) return `${-n} minutes too late for the families.`
+  return n === 0
+    ? 'It ends just when the families come.'
+    : `${n} minutes spare before the families come: it could begin as late as ${latestStart}.`
+})
+const inHand = computed(() => {
+  const { buffer = 0, clearUp } = session.plan?.totals ?? {}
+  const parts = [
+    ...(buffer > 0 ? [`${minutesText(buffer)} in hand for what goes slower`] : []),
+    ...(clearUp ? [`${minutesText(clearUp.end - clearUp.start)} for clearing up at the end`] : []),
+  ]
+  return parts.length > 0 ? `Keep ${parts.join(' and ')}.` : ''
+})
+const improving = computed(() => {
+  if (session.improving === 'looking') return 'Looking for a shorter plan …'
+  if (session.improving !== 'done') return ''
+  return session.improvedBy > 0
+    ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.`
+    : 'Lea looked further and found no shorter order.'
+})
+const barred = computed(() => {
+  const rows = new Map<string, string>()
+  for (const t of session.plan?.tasks ?? [])
+    for (const b of t.barred) rows.set(`${b.child}: ${b.why}`, `${session.nameOf(b.child)}: ${b.why}`)
+  return [...rows.values()]
+})
+
+function take(block: LaneBlock): void {
+  refused.value = ''
+  said.value = ''
+  held.value = block
+}
+/** @param left where on the clock it was set down; none where only the child was chosen */
+async function set(child: string, left?: number): Promise<void> {
+  const block = held.value
+  if (!block || !session.plan) return
+  held.value = null
+  if (block.kind !== 'turn') {
+    await stand(block, child)
+    return
+  }
+  const why = whyNotTo(session.plan, block.task, child)
+  const at = left === undefined ? wantedTurn.value || null : turnAt(session.plan, block.task, left)
+  wantedTurn.value = 0
+  if (why || (at !== null && typeof at === 'object')) {
+    refused.value = session.say(why ?? (at as { refused: string }).refused)
+    return
+  }
+  await session.choose({ kind: 'pin', task: block.task, child, ...(at !== null && { number: at }) })
+  said.value = `Pinned: ${session.nameOf(child)} has ${at === null ? 'a turn' : `turn ${at}`} of ${block.label}.`
+}
+/** An adult's job set down in another adult's lane. */
+async function stand(block: LaneBlock, adult: string): Promise<void> {
+  const technique = techniqueOf(session.plan?.tasks.find((t) => t.id === block.task)?.technique ?? '')
+  const who = session.request()?.adults.find((a) => a.id === adult)
+  const why = technique ? whyNotStand(technique, who) : 'This job is not in the plan any more.'
+  if (why) {
+    refused.value = session.say(why)
+    return
+  }
+  await session.choose({ kind: 'stands', task: block.task, adult })
+  said.value = `Pinned: ${session.nameOf(adult)} stands at ${block.label}.`
+}
+/** By keyboard: which turn; 0 leaves it to Lea. */
+const wantedTurn = ref(0)
+const turnsOfHeld = computed(
+  () => session.plan?.turns.filter((t) => t.task === held.value?.task).map((t) => t.number) ?? [],
+)
+</script>
+
+<template>
+  <section v-if="session.plan && chart" aria-label="Jobs" class="min-w-0">
+    <div v-if="proof" class="mb-3 patch p-3">
+      <p class="font-semibold">
+        {{ proof.length }} <span class="font-normal">{{ session.say(proof.cause) }}</span>
+      </p>
+      <p v-if="proof.fairness" class="text-sm">{{ proof.fairness }}</p>
+      <p v-if="proof.waiting" class="text-sm">{{ proof.waiting }}</p>
+      <p v-if="spare" class="text-sm">{{ spare }} {{ inHand }}</p>
+      <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
+    </div>
+    <!-- As high with words as without: what is being dragged must not move under the hand. -->
+    <div class="mb-2 flex min-h-16 items-center">
+      <Notice v-if="refused" tone="fault" class="w-full">Not there. {{ refused }}</Notice>
+      <p v-if="said" role="status" class="text-sm font-semibold">{{ said }}</p>
+      <p v-if="!refused && !said && !held && !fixed" class="text-sm text-soft">
+        Drag a turn to another lane or another time, or hand it over from the list at the right.
+      </p>
+      <p v-if="held" role="status" class="text-sm">
+        Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose who shall have it.
+        <label v-if="held.kind === 'turn'"
+          >Which turn
+          <select v-model.number="wantedTurn" class="field !min-h-8 !w-24 !py-0">
+            <option :value="0">any</option>
+            <option v-for="n in turnsOfHeld" :key="n" :value="n">turn {{ n }}</option>
+          </select></label
+        >
+        <button type="button" class="underline" @click="held = null">Leave it where it is</button>
+      </p>
+    </div>
+    <div
+      class="relative patch overflow-x-auto p-2"
+      tabindex="0"
+      role="region"
+      aria-label="Lanes against the clock"
+    >
+      <table class="w-full min-w-[46rem] table-fixed border-collapse">
+        <thead>
+          <tr class="text-left text-sm">
+            <th scope="col" class="w-40 p-1">Who</th>
+            <th scope="col" class="p-0.5">
+              <span class="relative block h-5"
+                ><span
+                  v-for="t in chart.ticks"
+                  :key="t.at"
+                  class="absolute border-l border-ink pl-1 text-xs font-normal"
+                  :style="{ left: `${t.left}%` }"
+                  >{{ t.at }}</span
+                ></span
+              >
+            </th>
+            <th scope="col" class="w-14 p-1 text-center">Turns</th>
+            <th scope="col" class="w-20 p-1">Longest wait</th>
+            <th v-if="!fixed" scope="col" class="w-32 p-1">
+              <span class="sr-only">{{ held ? 'Set down' : 'Hand over' }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <LaneRow
+            v-for="lane in chart.lanes"
+            :key="lane.who"
+            :lane="lane"
+            :chart="chart"
+            :held="held"
+            :disabled="fixed"
+            @take="take"
+            @set="set"
+          />
+        </tbody>
+      </table>
+    </div>
+    <div v-if="compared" class="mt-2 patch max-w-sm p-2" role="status">
+      <h2 class="text-base font-semibold">The last change</h2>
+      <FiguresTable
+        :before="compared.before"
+        :after="compared.after"
+        caption="Before and after the last change"
+      />
+    </div>
+    <div class="mt-4 grid items-start gap-4 md:grid-cols-3">
+      <ShorterList :plan="session.plan" :disabled="fixed" />
+      <RotationPanel v-if="session.plan.children.length > 2" :plan="session.plan" :disabled="fixed" />
+      <div v-if="clearing.length > 0">
+        <h2 class="mb-1 text-lg">Clearing up</h2>
+        <p class="text-sm text-soft">
+          {{ session.plan.totals.clearUp ? 'After the end.' : 'While everybody waits.' }}
+        </p>
+        <ul class="text-sm">
+          <li v-for="c in clearing" :key="c.says" class="border-t border-line py-1">
+            <strong>{{ c.says }}:</strong> {{ c.children.map(session.nameOf).join(', ') }}
+          </li>
+        </ul>
+      </div>
+      <div v-if="(session.plan.background ?? []).length > 0">
+        <h2 class="mb-1 text-lg">Ready in time</h2>
+        <ul class="text-sm">
+          <li v-for="b in session.plan.background" :key="b.says" class="border-t border-line py-1">
+            <span class="numeral">{{ b.at }}</span> {{ b.says
+            }}{{ b.adult ? `, ${session.nameOf(b.adult)}` : '' }}{{ b.start < 0 ? ', before it begins' : ''
+            }}{{ b.sitting > 1 ? `, sitting ${b.sitting}` : '' }}
+          </li>
+        </ul>
+      </div>
+      <div v-if="pins.length > 0">
+        <h2 class="mb-1 text-lg">Chosen by hand</h2>
+        <ul class="text-sm">
+          <li v-for="p in pins" :key="p.says" class="border-t border-line py-1">
+            {{ p.says }}
+            <button v-if="!fixed" type="button" class="ml-1 underline" @click="session.takeBack(p.decision)">
+              {{ p.decision.kind === 'pin' ? 'unpin' : 'take back' }}
+            </button>
+          </li>
+        </ul>
+      </div>
+      <div v-if="barred.length > 0">
+        <h2 class="mb-1 text-lg">Who sits out of what, and why</h2>
+        <ul class="list-inside list-disc text-sm">
+          <li v-for="b in barred" :key="b">{{ b }}</li>
+        </ul>
+      </div>
+      <FitTable :fits="fits" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+:deep(.hatched) {
+  background: repeating-linear-gradient(135deg, #dfe8e3 0 4px, transparent 4px 9px);
+}
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+/** What goes in costs so much, what is paid today so much; for each child; against the ready-made thing. */
+import { computed, ref, watch } from 'vue'
+import { moneyField, moneyText, readMoney } from '@lea/core/amount'
+import type { Cheaper, Plan } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import { recipeSchema } from '@lea/core/schema'
+import { inWords } from '../../shared/api'
+import { useHouse } from '../../stores/setting'
+import { useSession } from '../../stores/session/session'
+
+const props = defineProps<{ plan: Plan; recipe: Recipe | undefined; recipeId: string; disabled: boolean }>()
+const session = useSession()
+const house = useHouse()
+const cost = computed(() => props.plan.cost)
+const money = (minor: string | number): string => moneyText(minor, cost.value.currency)
+const atLeast = computed(() => (cost.value.unknown.length > 0 ? 'at least ' : ''))
+const price = ref('')
+const portions = ref('')
+const fault = ref('')
+watch(
+  () => props.recipe?.ready,
+  (ready) => {
+    price.value = ready ? moneyField(ready.price) : ''
+    portions.value = ready ? String(ready.portions) : ''
+  },
+  { immediate: true },
+)
+const WHICH: Record<Cheaper, string> = {
+  home: 'made here is cheaper',
+  ready: 'the ready-made is cheaper',
+  same: 'both cost the same',
+}
+
+async function compare(): Promise<void> {
+  fault.value = ''
+  if (!props.recipe) return
+  try {
+    const ready = { price: readMoney(price.value), portions: Number(portions.value) }
+    const recipe = (await recipeSchema.validate({ ...props.recipe, ready })) as Recipe
+    await house.saveRecipe(recipe, props.recipeId)
+    await session.recompute()
+  } catch (e) {
+    fault.value = inWords(e)
+  }
+}
+</script>
+
+<template>
+  <section class="patch p-4" aria-labelledby="cost-title">
+    <h2 id="cost-title" class="text-xl">Cost</h2>
+    <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+      <dt>To pay today</dt>
+      <dd class="numeral text-right">{{ atLeast }}{{ money(cost.till) }}</dd>
+      <dt class="text-sm text-soft">for each child</dt>
+      <dd class="numeral text-right text-sm">{{ money(cost.tillPerChild) }}</dd>
+      <dt>Worth of what goes into the bowls</dt>
+      <dd class="numeral text-right">{{ atLeast }}{{ money(cost.used) }}</dd>
+      <dt class="text-sm text-soft">for each child</dt>
+      <dd class="numeral text-right text-sm">{{ money(cost.usedPerChild) }}</dd>
+      <dt class="text-sm text-soft">for each portion</dt>
+      <dd class="numeral text-right text-sm">{{ money(cost.usedPerPortion) }}</dd>
+    </dl>
+    <p v-if="cost.unknown.length > 0" class="mt-2 text-sm">
+      No price known for {{ cost.unknown.join(', ') }}: write it into the
+      <RouterLink class="underline" to="/cupboard">Cupboard</RouterLink>.
+    </p>
+    <p v-if="cost.ready" class="mt-2 text-sm">
+      Ready-made: {{ money(cost.ready.perPortion) }} a portion. By what goes in,
+      <strong>{{ WHICH[cost.ready.byUse] }}</strong>; by what is paid today,
+      <strong>{{ WHICH[cost.ready.byPurchase] }}</strong>.
+    </p>
+    <form v-if="!disabled" class="no-print mt-2 flex flex-wrap items-end gap-2" @submit.prevent="compare">
+      <label class="text-sm font-semibold"
+        >Ready-made costs
+        <input
+          v-model="price"
+          class="field !w-20 font-normal"
+          placeholder="1.80"
+          :aria-invalid="fault ? 'true' : undefined"
+          :aria-describedby="fault ? 'ready-fault' : undefined" /></label
+      ><label class="text-sm font-semibold"
+        >for portions
+        <input v-model="portions" class="field !w-16 font-normal" inputmode="numeric" placeholder="6"
+      /></label>
+      <button type="submit" class="btn">Compare</button>
+    </form>
+    <p v-if="fault" id="ready-fault" role="alert" class="mt-1 text-sm font-semibold text-paprika">
+      {{ fault }}
+    </p>
+  </section>
+</template>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+/** Shopping in packs with its cost, kit, and what to do ahead. */
+import { computed } from 'vue'
+import PaperLinks from '../../parts/PaperLinks.vue'
+import Amount from '../../parts/Amount.vue'
+import CostPanel from './CostPanel.vue'
+import ShoppingList from './ShoppingList.vue'
+import { useDoor } from '../../stores/auth'
+import { useHouse } from '../../stores/setting'
+import { useSession } from '../../stores/session/session'
+
+const session = useSession()
+const house = useHouse()
+const door = useDoor()
+const fixed = computed(() => session.frozen || !door.isLeader())
+const recipeId = computed(() => session.stored?.recipe ?? '')
+const toGet = computed(() => session.plan?.shopping.filter((s) => !s.enough) ?? [])
+const got = computed(() => toGet.value.filter((s) => s.got).length)
+const print = (): void => window.print()
+</script>
+
+<template>
+  <section v-if="session.plan" aria-label="Ready" class="grid min-w-0 content-start gap-4">
+    <div class="patch min-w-0 p-4">
+      <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+        <h2 class="text-xl">To have in</h2>
+        <span class="text-sm text-soft">{{ got }} of {{ toGet.length }} got</span>
+        <span class="no-print ml-auto flex flex-wrap gap-2">
+          <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>Save as CSV</a>
+          <RouterLink class="btn" :to="`/session/${session.plan.session}/run`">Run sheet</RouterLink>
+          <RouterLink class="btn" :to="`/session/${session.plan.session}/cards`">Job cards</RouterLink>
+          <button type="button" class="btn" @click="print">Print</button>
+        </span>
+      </div>
+      <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Shopping list">
+        <ShoppingList :plan="session.plan" :disabled="fixed" />
+      </div>
+    </div>
+    <div class="grid items-start gap-4 md:grid-cols-3">
+      <CostPanel
+        :plan="session.plan"
+        :recipe="house.recipe(recipeId)"
+        :recipe-id="recipeId"
+        :disabled="fixed"
+      />
+      <div class="patch p-4">
+        <h2 class="mb-1 text-xl">Kit</h2>
+        <h3 class="text-sm text-soft">Measures</h3>
+        <p>
+          <template v-for="(m, i) in session.plan.kit.measures" :key="m"
+            ><template v-if="i > 0">, </template><Amount :text="m"
+          /></template>
+        </p>
+        <h3 class="mt-2 text-sm text-soft">Each job in the form these children can do</h3>
+        <ul>
+          <li v-for="t in session.plan.kit.tools" :key="t">{{ t }}</li>
+        </ul>
+        <h3 class="mt-2 text-sm text-soft">From the recipe</h3>
+        <p>{{ session.plan.kit.equipment.join(', ') }}</p>
+      </div>
+      <div class="patch p-4">
+        <h2 class="mb-1 text-xl">Ahead</h2>
+        <ul>
+          <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
+            <strong>{{ a.when }}</strong> {{ a.says }}
+          </li>
+        </ul>
+        <p class="no-print mt-3 text-sm">
+          <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
+            >Save the request of this plan</a
+          >
+          (JSON, without names, for <code>./lea calc plan</code>)
+        </p>
+      </div>
+    </div>
+    <PaperLinks :id="session.plan.session" class="no-print mt-4" />
+  </section>
+</template>

@@ -1,0 +1,279 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import {
+  type Decision,
+  type Plan,
+  type PlanRequest,
+  type Present,
+  decide,
+  decisionKey,
+  fillNames,
+  openStops,
+  undecide,
+  whatChanged,
+} from '@lea/core/plan'
+import { unseen } from '@lea/core/session'
+import { type SessionInputs, type StoredSession, assemble, atTable, inputsOf } from '@lea/core/setting'
+import { api, ApiFault, inWords, isOffline } from '../../shared/api'
+import { compileInWorker, refineInWorker } from '../../workers/planner'
+import { apiKept, keepAnswer } from '../../offline-cache/answers'
+import { begunAlone } from '../../offline-cache/offline-starts'
+import { useHouse } from '../setting'
+import { offNetwork } from './offline'
+import { questions } from './questions'
+import { savingOf } from './saving'
+import { tableActions } from './at-table'
+
+/** One session: its inputs and decisions, and the plan derived from them at each change. */
+export const useSession = defineStore('session', () => {
+  const house = useHouse()
+  const stored = shallowRef<StoredSession | null>(null)
+  const plan = shallowRef<Plan | null>(null)
+  const planFault = ref('')
+  const working = ref(false)
+  const bowl = ref('')
+  /** What the last change of who comes has changed, in one sentence (names as tokens). */
+  const changed = ref('')
+  /** At the table: the plan that would see somebody who came; not in force yet. */
+  const preview = shallowRef<Plan | null>(null)
+  const saving = savingOf(stored)
+  const saveFault = saving.fault
+  let asked = 0
+  let opening = ''
+  /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
+  const improving = ref<'no' | 'looking' | 'done'>('no')
+  const improvedBy = ref(0)
+  const effort = ref<'draft' | 'refined'>('draft')
+  let improveSoon = 0
+
+  const names = computed(
+    () => new Map([...house.names, ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const)]),
+  )
+  const say = (text: string): string => fillNames(text, names.value, 'someone no longer here')
+  const nameOf = (id: string): string => names.value.get(id) ?? 'someone no longer here'
+  const stops = computed(() => (plan.value ? openStops(plan.value) : []))
+  const frozen = computed(() => stored.value !== null && stored.value.state !== 'planned')
+
+  const present = computed(() => [
+    ...(stored.value?.children ?? []),
+    ...(stored.value?.guests ?? []).map((g) => g.id),
+  ])
+  /** At the table: who came, or has another card than the plan in force was made for. */
+  const arrived = computed(() => (plan.value && stored.value ? unseen(plan.value, atWork.value) : []))
+  const atWork = computed<Present[]>(() =>
+    stored.value?.state === 'cooking'
+      ? atTable(stored.value, house.children)
+      : present.value.map((id) => ({ id })),
+  )
+
+  function request(): PlanRequest | null {
+    const session = stored.value
+    const recipe = session && house.recipe(session.recipe)
+    if (!session || !recipe || !house.setting) return null
+    return assemble(session, {
+      setting: house.setting,
+      recipe,
+      children: house.children,
+      adults: house.adults,
+    })
+  }
+
+  /** Looks for a shorter plan beside, once nothing has changed for a moment. */
+  function improve(): void {
+    window.clearTimeout(improveSoon)
+    improving.value = 'no'
+    const now = plan.value
+    const wanted = request()
+    const { bound, seconds = 0 } = now?.totals ?? {}
+    if (!now || !wanted || frozen.value || seconds <= (bound?.seconds ?? 0)) return
+    improving.value = 'looking'
+    const mine = asked
+    improveSoon = window.setTimeout(async () => {
+      const answer = await refineInWorker(wanted)
+      if (mine !== asked || frozen.value) return
+      improving.value = 'done'
+      if ('plan' in answer && answer.plan.totals.seconds < now.totals.seconds) {
+        effort.value = 'refined'
+        improvedBy.value = now.totals.seconds - answer.plan.totals.seconds
+        show(answer.plan)
+      }
+    }, 400)
+  }
+
+  async function recompute(): Promise<void> {
+    const wanted = request()
+    if (!wanted || (frozen.value && arrived.value.length === 0)) return
+    asked += 1
+    const mine = asked
+    working.value = true
+    const answer = await compileInWorker(wanted)
+    if (mine !== asked) return
+    working.value = false
+    if (frozen.value) {
+      preview.value = 'plan' in answer ? answer.plan : null
+      return
+    }
+    effort.value = 'draft'
+    improvedBy.value = 0
+    if ('plan' in answer) {
+      show(answer.plan)
+      improve()
+    } else {
+      plan.value = null
+      planFault.value = answer.error.says
+    }
+  }
+
+  function show(next: Plan): void {
+    plan.value = next
+    planFault.value = ''
+    if (!next.bowls.some((b) => b.id === bowl.value)) bowl.value = next.bowls[0]?.id ?? ''
+  }
+
+  async function open(id: string): Promise<void> {
+    if (stored.value?.id !== id) {
+      stored.value = null
+      plan.value = null
+      planFault.value = ''
+      bowl.value = ''
+      changed.value = ''
+      off.against.value = []
+    }
+    saving.seen()
+    opening = id
+    await house.load()
+    try {
+      const answer = await apiKept<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
+      // Begun here, and not told yet: the table goes on from this device's plan.
+      const begun = await begunAlone(id)
+      // Somebody went on to another session meanwhile.
+      if (opening !== id) return
+      off.alone.value = begun?.at ?? ''
+      const known = saving.over(answer.session)
+      stored.value = begun ? { ...known, state: 'cooking' } : known
+      const inForce = begun?.plan ?? answer.plan
+      if (inForce) show(inForce)
+      await recompute()
+    } catch (fault) {
+      if (opening === id) planFault.value = inWords(fault)
+    }
+  }
+
+  /** The session as it is now: another device has changed the plan in force, or who is here. */
+  async function refresh(): Promise<void> {
+    const id = stored.value?.id
+    if (!id) return
+    try {
+      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
+      if (stored.value?.id !== id) return
+      void keepAnswer(`/sessions/${id}`, answer)
+      const known = saving.over(answer.session)
+      const other = JSON.stringify(known) !== JSON.stringify(stored.value)
+      if (other) stored.value = known
+      if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
+      await house.loadChildren()
+      if (arrived.value.length === 0) preview.value = null
+      if (other || arrived.value.length > 0) await recompute()
+    } catch (fault) {
+      saveFault.value = inWords(fault)
+    }
+  }
+
+  /** Several decisions at once: the smallest set of swaps. */
+  const chooseAll = (decisions: readonly Decision[]): Promise<void> =>
+    keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
+
+  async function keepDecisions(decisions: Decision[]): Promise<void> {
+    if (!stored.value) return
+    stored.value = { ...stored.value, decisions }
+    // Sent at once, not after the plan: who reloads when the plan shows has it saved.
+    const saved = saving.save('decisions')
+    await recompute()
+    await saved
+  }
+  const choose = (decision: Decision): Promise<void> =>
+    keepDecisions(decide(stored.value?.decisions ?? [], decision))
+  const takeBack = (...decisions: Decision[]): Promise<void> =>
+    keepDecisions(
+      decisions.reduce((list, d) => undecide(list, decisionKey(d)), stored.value?.decisions ?? []),
+    )
+
+  /** Changes inputs (who, when, seats); what could not be saved stays on the screen and is said. */
+  async function change(inputs: Partial<SessionInputs>): Promise<void> {
+    const before = stored.value
+    if (!before) return
+    const was = plan.value
+    stored.value = { ...before, ...inputs }
+    const saved = saving.save('inputs')
+    await recompute()
+    if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
+    const fault = await saved
+    if (!(fault instanceof ApiFault) || fault.status !== 400 || stored.value?.id !== before.id) return
+    stored.value = { ...stored.value, ...inputsOf(before) }
+    await recompute()
+  }
+
+  const table = tableActions({ stored, preview, show, recompute, after: saving.after })
+  const off = offNetwork({ stored, plan, stops, effort, show, after: saving.after })
+  const asks = questions({ stored, plan, request, recompute, after: saving.after })
+
+  /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
+  async function cook(): Promise<string | null> {
+    const session = stored.value
+    if (!session) return 'There is no session.'
+    try {
+      // What was changed a moment ago is there before the server plans by it.
+      const answer = await saving.after(() =>
+        api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
+          digest: plan.value?.digest,
+          effort: effort.value,
+        }),
+      )
+      stored.value = answer.session
+      show(answer.plan)
+      void keepAnswer(`/sessions/${session.id}`, answer)
+      return null
+    } catch (fault) {
+      if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
+      if (!isOffline(fault)) return inWords(fault)
+      // Whatever was changed a moment ago is in the plan that is begun with.
+      await recompute()
+      return off.cookAlone(stored.value ?? session)
+    }
+  }
+
+  return {
+    stored,
+    plan,
+    planFault,
+    saveFault,
+    working,
+    bowl,
+    changed,
+    preview,
+    present,
+    atWork,
+    arrived,
+    ...table,
+    names,
+    stops,
+    frozen,
+    say,
+    nameOf,
+    open,
+    refresh,
+    join: off.join,
+    against: off.against,
+    alone: off.alone,
+    choose,
+    chooseAll,
+    takeBack,
+    change,
+    cook,
+    recompute,
+    ...asks,
+    improving,
+    improvedBy,
+    request,
+  }
+})

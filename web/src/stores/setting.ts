@@ -1,0 +1,192 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { MadeBefore } from '@lea/core/choose'
+import { type FoodFact, type StoredPacket, foodBook } from '@lea/core/food'
+import type { OwnWord } from '@lea/core/learn'
+import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
+import type { Recipe } from '@lea/core/recipe'
+import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
+import { api, inWords } from '../shared/api'
+import { apiKept } from '../offline-cache/answers'
+
+export interface RecipeRow {
+  id: string
+  recipe: Recipe
+  /** What happened with it so far. */
+  made?: MadeBefore
+}
+export interface AdultRow extends StoredAdult {
+  signIn: string | null
+}
+type SettingAnswer = StoredSetting & { adults: AdultRow[] }
+
+/** What a setting keeps: rules, kit, foods, adults, children, recipes and sessions. */
+export const useHouse = defineStore('house', () => {
+  const setting = shallowRef<SettingAnswer | null>(null)
+  const children = shallowRef<StoredChild[]>([])
+  const recipes = shallowRef<RecipeRow[]>([])
+  const sessions = shallowRef<StoredSession[]>([])
+  const packets = shallowRef<StoredPacket[]>([])
+  const fault = ref('')
+  const loaded = ref(false)
+
+  async function load(): Promise<void> {
+    fault.value = ''
+    try {
+      const [s, c, r, d, p] = await Promise.all([
+        apiKept<SettingAnswer>('/setting'),
+        apiKept<StoredChild[]>('/children'),
+        apiKept<RecipeRow[]>('/recipes'),
+        apiKept<StoredSession[]>('/sessions'),
+        apiKept<StoredPacket[]>('/packets'),
+      ])
+      setting.value = s
+      children.value = c
+      recipes.value = r
+      sessions.value = d
+      packets.value = p
+      loaded.value = true
+    } catch (e) {
+      fault.value = inWords(e)
+    }
+  }
+
+  /** The cards as they are now: one may have changed while the table is at work. */
+  async function loadChildren(): Promise<void> {
+    children.value = await apiKept<StoredChild[]>('/children')
+  }
+
+  const adults = computed(() => setting.value?.adults ?? [])
+  const foods = computed(() => foodBook(setting.value?.foods ?? []))
+  const names = computed(
+    () =>
+      new Map([
+        ...children.value.map((c) => [c.id, c.nickname] as const),
+        ...adults.value.map((a) => [a.id, a.name] as const),
+      ]),
+  )
+  const recipe = (id: string): Recipe | undefined => recipes.value.find((r) => r.id === id)?.recipe
+
+  const saveChild = async (input: Omit<StoredChild, 'id'>, id?: string): Promise<void> => {
+    await api(id ? 'PUT' : 'POST', id ? `/children/${id}` : '/children', input)
+    await load()
+  }
+  const saveRoster = async (rows: object[]): Promise<{ added: number; changed: number }> => {
+    const answer = await api<{ added: number; changed: number }>('POST', '/children/roster', {
+      children: rows,
+    })
+    await load()
+    return answer
+  }
+  const eraseChild = async (id: string): Promise<void> => {
+    await api('DELETE', `/children/${id}`)
+    await load()
+  }
+  const saveAdult = async (input: object, id?: string): Promise<void> => {
+    await api(id ? 'PUT' : 'POST', id ? `/adults/${id}` : '/adults', input)
+    await load()
+  }
+  const saveRecipe = async (recipe: Recipe, id?: string): Promise<string> => {
+    const row = await api<RecipeRow>(id ? 'PUT' : 'POST', id ? `/recipes/${id}` : '/recipes', recipe)
+    await load()
+    return row.id
+  }
+  const saveKit = async (kit: Kit): Promise<void> => {
+    await api('PUT', '/setting/kit', kit)
+    await load()
+  }
+  const saveRules = async (rules: HouseRules): Promise<void> => {
+    await api('PUT', '/setting/rules', rules)
+    await load()
+  }
+  const saveFood = async (food: FoodFact): Promise<void> => {
+    await api('POST', '/setting/foods', food)
+    await load()
+  }
+  const saveStock = async (item: CupboardItem): Promise<void> => {
+    const saved = await api<CupboardItem>('PUT', `/setting/cupboard/${encodeURIComponent(item.food)}`, item)
+    const now = setting.value
+    if (!now) return
+    const others = (now.cupboard ?? []).filter((c) => c.food !== saved.food)
+    setting.value = { ...now, cupboard: [...others, saved] }
+  }
+  const removeStock = async (food: string): Promise<void> => {
+    await api('DELETE', `/setting/cupboard/${encodeURIComponent(food)}`)
+    const now = setting.value
+    if (now) setting.value = { ...now, cupboard: (now.cupboard ?? []).filter((c) => c.food !== food) }
+  }
+  const savePacket = async (input: object, id?: string): Promise<StoredPacket> => {
+    const packet = await api<StoredPacket>(id ? 'PUT' : 'POST', id ? `/packets/${id}` : '/packets', input)
+    packets.value = [...packets.value.filter((p) => p.id !== packet.id), packet].sort(byName)
+    return packet
+  }
+  const removePacket = async (id: string): Promise<void> => {
+    await api('DELETE', `/packets/${id}`)
+    packets.value = packets.value.filter((p) => p.id !== id)
+  }
+  const signPacket = async (packet: StoredPacket, readBy: string[]): Promise<void> => {
+    const signed = await api<StoredPacket>('POST', `/packets/${packet.id}/readings`, {
+      readBy,
+      digest: digest(packet.label),
+    })
+    packets.value = packets.value.map((p) => (p.id === signed.id ? signed : p))
+  }
+  const readWords = async (csv: string): Promise<number> => {
+    const { words } = await api<{ words: number }>('POST', '/words/file', { csv })
+    await load()
+    return words
+  }
+  const saveWord = async (word: OwnWord): Promise<void> => {
+    await api('PUT', `/words/${encodeURIComponent(word.id)}`, word)
+    await load()
+  }
+  const removeWord = async (id: string): Promise<void> => {
+    await api('DELETE', `/words/${encodeURIComponent(id)}`)
+    await load()
+  }
+  /** @param decisions swaps that were chosen with the recipe */
+  const addSession = async (input: object, decisions: readonly Decision[] = []): Promise<string> => {
+    const session = await api<StoredSession>('POST', '/sessions', input)
+    if (decisions.length > 0) {
+      await api('PUT', `/sessions/${session.id}/decisions`, { decisions })
+      session.decisions = [...decisions]
+    }
+    sessions.value = [...sessions.value, session]
+    return session.id
+  }
+
+  return {
+    setting,
+    children,
+    recipes,
+    sessions,
+    fault,
+    loaded,
+    adults,
+    foods,
+    names,
+    load,
+    loadChildren,
+    recipe,
+    saveChild,
+    saveRoster,
+    eraseChild,
+    saveAdult,
+    saveRecipe,
+    saveKit,
+    saveRules,
+    saveFood,
+    addSession,
+    readWords,
+    saveWord,
+    removeWord,
+    saveStock,
+    removeStock,
+    packets,
+    savePacket,
+    removePacket,
+    signPacket,
+  }
+})
+
+const byName = (a: StoredPacket, b: StoredPacket): number => a.name.localeCompare(b.name)

@@ -1,0 +1,120 @@
+/** What waits on this device for the server: written down first, counted, sent in order, tried again until the server has it. */
+import { computed, ref, shallowRef, type Ref } from 'vue'
+import type { TableEvent } from '@lea/core/session'
+import { api, ApiFault, inWords, isOffline } from '../../shared/api'
+import * as outbox from '../../offline-cache/outbox'
+
+const BATCH = 200
+/** A message that nobody answers for so long is given up and sent again: the server knows an event by its id. */
+export const PATIENCE_MS = 15_000
+const SOON_MS = 2000
+const LATER_MS = 10_000
+
+const isRefused = (e: unknown): boolean => e instanceof ApiFault && (e.status === 400 || e.status === 403)
+
+/** Milliseconds until it is worth trying again; null where somebody has to do something first. */
+function worthAgain(e: unknown): number | null {
+  if (isOffline(e)) return SOON_MS
+  const passes = !(e instanceof ApiFault) || e.status >= 500 || e.status === 408 || e.status === 429
+  return passes ? LATER_MS : null
+}
+
+/**
+ * @param session whose taps are sent
+ * @param first what the server has to know before it takes them
+ */
+export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
+  /** In words, why nothing goes through just now; empty while it does. */
+  const fault = ref('')
+  /** Why the server does not take a tap that waits here. */
+  const refused = ref('')
+  const written = shallowRef<ReadonlySet<string>>(new Set())
+  const beingWritten = shallowRef<ReadonlySet<string>>(new Set())
+  /** Every tap from its moment on. */
+  const waiting = computed(() => new Set([...written.value, ...beingWritten.value]).size)
+  /** Only what would be there after a power cut is said to be kept. */
+  const kept = computed(() => written.value.size)
+  const words = computed(() => {
+    if (outbox.onlyInPage.value > 0) return `${waiting.value} in this page only, not sent yet`
+    return kept.value === 0 ? 'sending …' : `${kept.value} kept on this device, not sent yet`
+  })
+  let sending: Promise<void> | null = null
+  let again = false
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  /** What waits for a session, counted anew. */
+  async function look(id: string): Promise<TableEvent[]> {
+    const found = await outbox.waitingFor(id)
+    if (session.value === id) written.value = new Set(found.map((e) => e.id))
+    return found
+  }
+
+  /** Writes a tap down on this device; then it is sent. */
+  async function keep(event: TableEvent): Promise<void> {
+    const id = session.value
+    beingWritten.value = new Set([...beingWritten.value, event.id])
+    await outbox.keep(id, event)
+    if (session.value === id) written.value = new Set([...written.value, event.id])
+    beingWritten.value = new Set([...beingWritten.value].filter((e) => e !== event.id))
+    void send()
+  }
+
+  /** One message at a time; what is written down meanwhile goes after it. */
+  function send(): Promise<void> {
+    if (sending) {
+      again = true
+      return sending
+    }
+    sending = sendAll(session.value).finally(() => {
+      sending = null
+      if (!again) return
+      again = false
+      void send()
+    })
+    return sending
+  }
+
+  async function sendAll(id: string): Promise<void> {
+    clearTimeout(timer)
+    const notTaken = new Set<string>()
+    try {
+      for (;;) {
+        const left = (await look(id)).filter((e) => !notTaken.has(e.id))
+        // A session that was begun here comes before what was tapped in it.
+        await first()
+        if (left.length === 0) break
+        await post(id, left.slice(0, BATCH), notTaken)
+        fault.value = ''
+      }
+      if (notTaken.size === 0) refused.value = ''
+    } catch (e) {
+      fault.value = inWords(e)
+      const wait = worthAgain(e)
+      if (wait !== null) timer = setTimeout(() => void send(), wait)
+    }
+  }
+
+  /** One tap that the server does not take holds up no other: halves go by themselves until it stands alone, and is said. */
+  async function post(id: string, events: readonly TableEvent[], notTaken: Set<string>): Promise<void> {
+    try {
+      await api('POST', `/sessions/${id}/events`, { events }, PATIENCE_MS)
+    } catch (e) {
+      if (!isRefused(e)) throw e
+      const [alone] = events
+      if (alone && events.length === 1) {
+        notTaken.add(alone.id)
+        refused.value = inWords(e)
+        return
+      }
+      const half = Math.ceil(events.length / 2)
+      await post(id, events.slice(0, half), notTaken)
+      await post(id, events.slice(half), notTaken)
+      return
+    }
+    await outbox.acknowledged(id, events)
+    const there = new Set(events.map((e) => e.id))
+    written.value = new Set([...written.value].filter((e) => !there.has(e)))
+  }
+
+  return { fault, refused, waiting, kept, words, look, keep, send }
+}

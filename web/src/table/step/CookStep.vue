@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** The middle of the table view: whose turn and how, the strip, the running total. */
+import { computed } from 'vue'
+import type { TableTask, TableTurn } from '@lea/core/session'
+import ScaleBox from '../../parts/devices/ScaleBox.vue'
+import Amount from '../../parts/Amount.vue'
+import { useMats } from '../../parts/mats/useMats'
+import { useSession } from '../../stores/session/session'
+import CookStrip from './CookStrip.vue'
+import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
+
+const props = defineProps<{
+  tasks: TableTask[]
+  shown: TableTask | null
+  turn: TableTurn | null
+  says: string
+  words: string
+}>()
+const emit = defineEmits<{ tap: [] }>()
+const session = useSession()
+const { matOf } = useMats()
+/** What this child wants for it: left-handed scissors, the bowl on the lap tray. */
+const helps = computed(() =>
+  (props.shown?.task.helps ?? []).filter((h) => h.child === props.turn?.child).map((h) => h.says),
+)
+const anyCup = (row: TableTask): boolean =>
+  row.task.measured?.by === 'scoop' && row.task.measured.any === true
+const lineName = (row: TableTask): string => {
+  const line = session.plan?.bowls
+    .find((b) => b.id === row.task.bowl)
+    ?.lines.find((l) => l.id === row.task.uses[0])
+  return row.task.measured && line ? line.name : row.task.name
+}
+</script>
+
+<template>
+  <p class="mt-1 text-xl">
+    <template v-if="turn"
+      ><strong>{{ session.nameOf(turn.child) }}:</strong>{{ ' ' }}<Amount :text="words" />.</template
+    >
+    <template v-else>All turns of this step are done.</template>
+    <template v-if="shown?.task.adult"
+      >{{ ' ' }}{{ session.nameOf(shown.task.adult) }}
+      {{ shown.task.mode === 'ADULT' ? 'does this' : 'beside' }}.</template
+    >
+  </p>
+  <p v-for="h in helps" :key="h" class="text-lg font-semibold">{{ h }}</p>
+  <p v-if="says" class="text-soft">{{ says }}</p>
+  <template v-if="shown && shown.turns.length > 0">
+    <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>
+    <ScaleBox v-if="shown.task.measured?.by === 'weight' && turn" :wanted="shown.task.measured.text" />
+    <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" active @tap="emit('tap')" />
+    <div class="mt-2 flex items-end gap-4" aria-live="polite">
+      <span class="numeral text-7xl leading-none">{{ shown.count }}</span>
+      <span v-if="shown.running" class="leading-tight">
+        <span class="block text-soft">{{ shown.count === 1 ? 'scoop' : 'scoops' }} so far</span>
+        <span class="numeral text-4xl"><Amount :text="shown.running" /></span> {{ shown.unitWord }}
+      </span>
+      <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
+      <MeasurePicture
+        v-if="shown.scoop && !anyCup(shown)"
+        class="ml-auto h-20 w-32"
+        :size="shown.scoop.size"
+        :unit="shown.scoop.unit"
+        :name="shown.scoop.name"
+      />
+    </div>
+  </template>
+  <ul v-if="tasks.length > 1" class="mt-2 flex flex-wrap gap-2 text-sm" aria-label="Tasks of this step">
+    <li
+      v-for="row in tasks"
+      :key="row.task.id"
+      class="rounded-full border px-2.5"
+      :class="row === shown ? 'border-ink font-bold' : 'border-line'"
+    >
+      {{ lineName(row)
+      }}<template v-if="row.turns.length > 0"> · {{ row.count }} of {{ row.turns.length }}</template>
+    </li>
+  </ul>
+</template>

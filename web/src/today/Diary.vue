@@ -1,0 +1,175 @@
+<script setup lang="ts">
+/** Sessions by day, with what is still to settle; a new one in under a minute. */
+import { Copy } from '@lucide/vue'
+import { computed, onMounted, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import type { StoredSession } from '@lea/core/setting'
+import Notice from '../parts/Notice.vue'
+import { useDoor } from '../stores/auth'
+import { useHouse } from '../stores/setting'
+import { useShelf } from '../stores/shelf'
+import { useUpcoming } from '../stores/upcoming'
+import { dayText } from '../shared/dates'
+import CopySession from '../choose/CopySession.vue'
+import { useGroup } from '../choose/useGroup'
+
+const door = useDoor()
+const shelf = useShelf()
+const group = useGroup()
+const house = useHouse()
+const upcoming = useUpcoming()
+const router = useRouter()
+const copying = ref<StoredSession | null>(null)
+/** The zone of this device, so that the calendar shows the hours as they are meant here. */
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+
+onMounted(async () => {
+  await house.load()
+  // From here one goes on to the shelf: its workers read their code while nobody waits.
+  if (door.isLeader() && !group.isEmpty.value) requestIdleCallback(() => shelf.ready(group.session.value))
+})
+
+const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
+  const map = new Map<string, StoredSession[]>()
+  for (const s of list) map.set(s.date, [...(map.get(s.date) ?? []), s])
+  return [...map]
+}
+const ahead = computed(() => days(upcoming.ahead))
+const behind = computed(() => {
+  const here = new Set(upcoming.ahead.map((s) => s.id))
+  const list = house.sessions.filter((s) => !here.has(s.id))
+  return days([...list].sort((a, b) => (a.date < b.date ? 1 : -1)).slice(0, 12))
+})
+const titleOf = (s: StoredSession): string => house.recipe(s.recipe)?.title ?? 'a recipe that is gone'
+const count = (s: StoredSession): string => {
+  const n = s.children.length + s.guests.length
+  return `${n} ${n === 1 ? 'child' : 'children'}, ${s.adults.length} ${s.adults.length === 1 ? 'adult' : 'adults'}`
+}
+const left = (s: StoredSession): string => {
+  if (s.state === 'cooking') return 'at the table now'
+  const standing = upcoming.standing[s.id]
+  if (!standing) return 'working it out …'
+  if (standing.fault) return standing.fault
+  const stops =
+    standing.stops === 0
+      ? 'no stop'
+      : `${standing.stops} ${standing.stops === 1 ? 'stop' : 'stops'} to settle`
+  return standing.adults > 0 ? `${stops} · ${standing.adults} for an adult` : stops
+}
+
+async function made(id: string): Promise<void> {
+  copying.value = null
+  await router.push(`/session/${id}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto max-w-5xl px-5 py-4">
+    <div class="mb-4 flex items-center justify-between gap-4">
+      <h1 class="text-3xl">Diary</h1>
+      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+        <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
+          >For your calendar</a
+        >
+        <RouterLink class="btn" to="/diary/term">A half term</RouterLink>
+        <RouterLink class="btn btn-main" to="/diary/new">New session</RouterLink>
+      </span>
+    </div>
+    <Notice v-if="house.fault" tone="fault">
+      {{ house.fault }} <button type="button" class="underline" @click="house.load()">Try again</button>
+    </Notice>
+    <p v-else-if="!house.loaded" role="status">Opening the diary …</p>
+    <template v-else>
+      <section aria-labelledby="ahead" class="mb-8">
+        <h2 id="ahead" class="mb-2 text-xl">To come</h2>
+        <Notice v-if="ahead.length === 0">
+          No session ahead. A new one needs a day, who comes and a recipe: under a minute.
+          <template v-if="house.children.length === 0 && door.isLeader()">
+            Begin with <RouterLink class="underline" to="/children">the children</RouterLink>.</template
+          >
+        </Notice>
+        <ol>
+          <li
+            v-for="[day, list] in ahead"
+            :key="day"
+            class="grid gap-2 border-t border-ink py-3 sm:grid-cols-[12rem_1fr]"
+          >
+            <h3 class="text-lg">{{ dayText(day) }}</h3>
+            <ul class="grid gap-2">
+              <li v-for="s in list" :key="s.id" class="flex items-stretch gap-2">
+                <RouterLink
+                  :to="`/session/${s.id}/weave`"
+                  class="patch flex flex-1 flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
+                >
+                  <span class="numeral text-lg">{{ s.start }}</span>
+                  <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
+                  <span class="text-soft">{{ count(s) }}</span>
+                  <span
+                    class="ml-auto whitespace-nowrap rounded-sm border px-2 py-0.5 text-sm"
+                    :class="
+                      (upcoming.standing[s.id]?.stops ?? 0) > 0
+                        ? 'border-paprika font-bold text-paprika'
+                        : 'border-line'
+                    "
+                    >{{ left(s) }}</span
+                  >
+                </RouterLink>
+                <button
+                  v-if="door.isLeader()"
+                  type="button"
+                  class="btn"
+                  :aria-label="`Copy ${titleOf(s)}, ${dayText(s.date)}`"
+                  @click="copying = s"
+                >
+                  <Copy class="size-4" aria-hidden="true" />
+                </button>
+              </li>
+            </ul>
+          </li>
+        </ol>
+      </section>
+      <section v-if="behind.length > 0" aria-labelledby="behind">
+        <h2 id="behind" class="mb-2 text-xl">Behind us</h2>
+        <ol>
+          <li
+            v-for="[day, list] in behind"
+            :key="day"
+            class="grid gap-2 border-t border-line py-2 sm:grid-cols-[14rem_1fr]"
+          >
+            <h3 class="font-sans text-base font-normal">{{ dayText(day) }}</h3>
+            <ul>
+              <li v-for="s in list" :key="s.id" class="flex flex-wrap items-center gap-x-4">
+                <RouterLink
+                  :to="s.state === 'finished' ? `/record/sessions/${s.id}` : `/session/${s.id}/weave`"
+                  class="flex flex-wrap gap-x-4 underline-offset-4 hover:underline"
+                >
+                  <span class="numeral">{{ s.start }}</span><span class="font-semibold">{{ titleOf(s) }}</span
+                  ><span class="text-soft">{{ count(s) }}</span>
+                  <span v-if="s.state !== 'finished'" class="text-soft">{{
+                    s.state === 'planned' ? 'was not cooked' : 'was not closed'
+                  }}</span>
+                </RouterLink>
+                <button
+                  v-if="door.isLeader()"
+                  type="button"
+                  class="text-sm text-soft underline"
+                  :aria-label="`Make ${titleOf(s)} of ${dayText(s.date)} again`"
+                  @click="copying = s"
+                >
+                  make it again
+                </button>
+              </li>
+            </ul>
+          </li>
+        </ol>
+      </section>
+    </template>
+    <CopySession
+      v-if="copying"
+      :session="copying"
+      :title="titleOf(copying)"
+      @close="copying = null"
+      @made="made"
+    />
+  </main>
+</template>
