@@ -2,12 +2,12 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Browser, type Page } from '@playwright/test'
 import { newContext } from './clock'
-import type { House } from './test-server'
+import type { TestServer } from './test-server'
 
 /** A page whose complaints are written down: of the console, of scripts, of requests to anywhere else. */
 export async function watchedPage(
   browser: Browser,
-  house: House,
+  house: TestServer,
 ): Promise<{ page: Page; complaints: string[] }> {
   const complaints: string[] = []
   const page = await (await newContext(browser, { serviceWorkers: 'allow' })).newPage()

@@ -14,7 +14,7 @@ const app = process.env['LEA_APP_URL'] ?? ''
 const demoDatabase = process.env['LEA_DEMO_DATABASE'] ?? ''
 const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
 
-export class House {
+export class TestServer {
   address = ''
   private server: ChildProcess | null = null
   private readonly name = `browser_${randomBytes(6).toString('hex')}`
@@ -25,9 +25,9 @@ export class House {
     this.demo = demo
   }
 
-  static async open(demo = true): Promise<House> {
+  static async open(demo = true): Promise<TestServer> {
     if (!owner || !demoDatabase) throw new Error('start these tests with ./lea test')
-    const house = new House(demo)
+    const house = new TestServer(demo)
     await house.admin(`create database ${house.name}${demo ? ` template ${demoDatabase}` : ''}`)
     await house.start()
     return house
@@ -79,7 +79,7 @@ export class House {
 }
 
 /** Signs in through the page and waits for the diary. */
-export async function signIn(page: Page, house: Pick<House, 'address'>, name = 'petra'): Promise<void> {
+export async function signIn(page: Page, house: Pick<TestServer, 'address'>, name = 'petra'): Promise<void> {
   await page.goto(`${house.address}/sign-in`)
   await page.getByLabel('Sign-in name').fill(name)
   await page.getByLabel('Password').fill('saltmere-demo')

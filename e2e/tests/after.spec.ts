@@ -1,15 +1,15 @@
 /** A cold probe is refused; what happened is seen by the owner; finish, record, family sheet as PDF and letter, and the next plan knows. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext, today } from '../clock'
-import { House, openBread, signIn } from '../test-server'
+import { TestServer, openBread, signIn } from '../test-server'
 import { looksRight } from '../looks'
 
 test.describe.configure({ mode: 'serial' })
-let house: House
+let house: TestServer
 let page: Page
 let id = ''
 test.beforeAll(async ({ browser }) => {
-  house = await House.open()
+  house = await TestServer.open()
   page = await (await newContext(browser)).newPage()
   await signIn(page, house)
 })

@@ -2,12 +2,12 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, signIn } from '../test-server'
+import { TestServer, openBread, signIn } from '../test-server'
 import { looksRight } from '../looks'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

@@ -1,11 +1,11 @@
 /** Jobs handed over at the desk, and changes in the middle of cooking. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

@@ -2,11 +2,11 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, signIn } from '../test-server'
+import { TestServer, signIn } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 
@@ -100,7 +100,7 @@ test('the Diary as a calendar file, the setting as an archive', async ({ page })
     buffer: zip,
   })
   await expect(page.getByText(/goes into an empty one/)).toBeVisible()
-  const empty = await House.open(false)
+  const empty = await TestServer.open(false)
   try {
     await page.goto(empty.address)
     await page.getByLabel('Name of the setting').fill('New House')

@@ -1,11 +1,11 @@
 /** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext } from '../clock'
-import { House, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

@@ -1,11 +1,11 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, settleAll, signIn } from '../test-server'
+import { TestServer, openBread, settleAll, signIn } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 
@@ -235,7 +235,7 @@ test('a new session takes a day, who and a recipe', async ({ page }) => {
 })
 
 test('an empty house is made on the first visit', async ({ page }) => {
-  const empty = await House.open(false)
+  const empty = await TestServer.open(false)
   try {
     await page.goto(empty.address)
     await expect(page.getByRole('heading', { name: /Whose table is it/ })).toBeVisible()

@@ -1,11 +1,11 @@
 /** Jobs in full: twelve children with their hands and needs, the clock, rotation, ages of the setting, and what is lost at the table. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

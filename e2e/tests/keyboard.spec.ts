@@ -1,11 +1,11 @@
 /** The whole job by keyboard alone: Tab, Enter, space and the keys of the table; the mouse is never touched. */
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House } from '../test-server'
+import { TestServer } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

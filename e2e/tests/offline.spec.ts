@@ -1,15 +1,15 @@
 /** Without a network: cooking begins and goes on, a reload shows the same table, and all of it arrives once the network is back. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
 
 // The second and third go on with the session that the first has begun.
 test.describe.configure({ mode: 'serial' })
 test.use({ serviceWorkers: 'allow' })
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

@@ -1,10 +1,10 @@
 /** Every place: as e2e/looks.ts asks. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext } from '../clock'
-import { House, signIn } from '../test-server'
+import { TestServer, signIn } from '../test-server'
 import { axeFinds, looksRight, watchedPage } from '../looks'
 
-let house: House
+let house: TestServer
 let page: Page
 let complaints: string[] = []
 // A test that fails gives those after it a new page.
@@ -15,7 +15,7 @@ const comeIn = async (): Promise<void> => {
 }
 
 test.beforeAll(async ({ browser }) => {
-  house = await House.open()
+  house = await TestServer.open()
   ;({ page, complaints } = await watchedPage(browser, house))
 })
 test.afterAll(async () => {

@@ -1,16 +1,16 @@
 /** Every view of a session, its sheets and dialogs, the table and the records: as e2e/looks.ts asks. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, signIn, swapTheMilk } from '../test-server'
 import { looksRight, watchedPage } from '../looks'
 
-let house: House
+let house: TestServer
 let page: Page
 let complaints: string[] = []
 let session = ''
 
 test.beforeAll(async ({ browser }) => {
-  house = await House.open()
+  house = await TestServer.open()
   ;({ page, complaints } = await watchedPage(browser, house))
 })
 test.afterAll(async () => {

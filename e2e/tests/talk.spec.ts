@@ -1,11 +1,11 @@
 /** Talk on paper and on the screen: right-to-left words with shipped fonts, word cards, the rule of the house. */
 import { expect, type Page } from '@playwright/test'
 import { test, today } from '../clock'
-import { House, openBread, settleAll, signIn } from '../test-server'
+import { TestServer, openBread, settleAll, signIn } from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

@@ -6,11 +6,19 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { House, openBread, passGates, settleAll, settleAtTable, signIn, swapTheMilk } from '../test-server'
+import {
+  TestServer,
+  openBread,
+  passGates,
+  settleAll,
+  settleAtTable,
+  signIn,
+  swapTheMilk,
+} from '../test-server'
 
-let house: House
+let house: TestServer
 test.beforeAll(async () => {
-  house = await House.open()
+  house = await TestServer.open()
 })
 test.afterAll(() => house.close())
 

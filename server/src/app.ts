@@ -8,7 +8,7 @@ import { pinoHttp } from 'pino-http'
 import { RECIPE_SCHEMA_PATH, recipeJsonSchema } from '@lea/core/schema'
 import { atLeast, sameOrigin } from './auth'
 import { onFault, unknownRoute } from './fault'
-import type { House } from './context'
+import type { AppContext } from './context'
 import { archiveRoutes } from './routes/archive'
 import { begunRoutes } from './routes/offline-start'
 import { calendarRoutes } from './routes/calendar'
@@ -31,13 +31,13 @@ import { signInStore } from './sign-in-store'
 
 const DAY = 24 * 3600 * 1000
 
-export function makeApp(house: House): Express {
+export function makeApp(context: AppContext): Express {
   const app = express()
   app.disable('x-powered-by')
-  if (house.https) app.set('trust proxy', 1)
+  if (context.https) app.set('trust proxy', 1)
   app.use(
     pinoHttp({
-      logger: house.log,
+      logger: context.log,
       // Nothing of a child or a sign-in is logged: method, path, status and time are enough.
       serializers: {
         req: (req: { method: string; url: string }) => ({ method: req.method, url: req.url.split('?')[0] }),
@@ -64,27 +64,27 @@ export function makeApp(house: House): Express {
           frameAncestors: ["'none'"],
         },
       },
-      strictTransportSecurity: house.https,
+      strictTransportSecurity: context.https,
       // Only over https do browsers heed it; on plain http it is a warning in every console.
-      crossOriginOpenerPolicy: house.https,
-      originAgentCluster: house.https,
+      crossOriginOpenerPolicy: context.https,
+      originAgentCluster: context.https,
     }),
   )
   app.get('/healthz', async (_req, res) => {
-    await house.pool.query('select 1')
+    await context.pool.query('select 1')
     res.json({ ok: true })
   })
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())
   })
-  app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(house), api(house))
-  if (house.pages && existsSync(house.pages)) servePages(app, house.pages)
+  app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(context), api(context))
+  if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
   app.use(onFault)
   return app
 }
 
-function signIns({ pool, cookieSecret, https }: House): express.RequestHandler {
+function signIns({ pool, cookieSecret, https }: AppContext): express.RequestHandler {
   return session({
     name: 'lea',
     store: signInStore(pool),
@@ -97,33 +97,33 @@ function signIns({ pool, cookieSecret, https }: House): express.RequestHandler {
   })
 }
 
-function api(house: House): express.Router {
+function api(context: AppContext): express.Router {
   const router = express.Router()
   router.use((_req, res, next) => {
     res.set('cache-control', 'no-store')
     next()
   })
-  router.use(signInRoutes(house))
+  router.use(signInRoutes(context))
   router.use(
     '/sessions',
-    sessionRoutes(house),
-    eventRoutes(house),
-    begunRoutes(house),
-    mendRoutes(house),
-    rotationRoutes(house),
-    paperRoutes(house),
-    liveRoutes(house),
+    sessionRoutes(context),
+    eventRoutes(context),
+    begunRoutes(context),
+    mendRoutes(context),
+    rotationRoutes(context),
+    paperRoutes(context),
+    liveRoutes(context),
   )
-  router.use('/devices', atLeast('helper'), deviceRoutes(house))
-  router.use('/keeping', keepingRoutes(house))
-  router.use('/packets', packetRoutes(house))
-  router.use('/post', postRoutes(house))
-  router.use('/record', recordRoutes(house))
-  router.use('/words', wordRoutes(house))
-  router.use(calendarRoutes(house))
-  router.use(rosterRoutes(house))
-  router.use(archiveRoutes(house))
-  router.use(settingRoutes(house))
+  router.use('/devices', atLeast('helper'), deviceRoutes(context))
+  router.use('/keeping', keepingRoutes(context))
+  router.use('/packets', packetRoutes(context))
+  router.use('/post', postRoutes(context))
+  router.use('/record', recordRoutes(context))
+  router.use('/words', wordRoutes(context))
+  router.use(calendarRoutes(context))
+  router.use(rosterRoutes(context))
+  router.use(archiveRoutes(context))
+  router.use(settingRoutes(context))
   router.use(unknownRoute)
   return router
 }

@@ -3,7 +3,7 @@ import type { Request, RequestHandler } from 'express'
 import type { PersonRole } from '@lea/core/schema'
 import { Fault } from './fault'
 
-export interface Person {
+export interface SignedIn {
   id: string
   settingId: string
   name: string
@@ -12,12 +12,12 @@ export interface Person {
 
 declare module 'express-session' {
   interface SessionData {
-    person: Person
+    person: SignedIn
   }
 }
 
 /** @throws Fault 401 where nobody is signed in */
-export function personOf(req: Request): Person {
+export function personOf(req: Request): SignedIn {
   const person = req.session.person
   if (!person) throw new Fault(401, 'please sign in')
   return person

@@ -1,20 +1,20 @@
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import type { Devices } from './devices/devices'
-import type { Post } from './devices/mail-outbox'
-import type { Hub } from './live/table-feed'
+import type { MailOutbox } from './devices/mail-outbox'
+import type { TableFeed } from './live/table-feed'
 import type { PlanThread } from './plan/thread'
 
 /** What the routes are given: the database, the plan thread and the settings of this server. */
-export interface House {
+export interface AppContext {
   pool: Pool
   plans: PlanThread
   /** News of tables, for the devices that show them. */
-  live: Hub
+  live: TableFeed
   /** Scale and probe of this kitchen, or their stand-ins. */
   devices: Devices
   /** The mail stand-in. */
-  post: Post
+  post: MailOutbox
   log: Logger
   cookieSecret: string
   /** Failed sign-ins from one address in a quarter of an hour. */

@@ -11,8 +11,8 @@ import { anySetting } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
 import { openDevices } from './devices/devices'
-import { openPost } from './devices/mail-outbox'
-import { openHub } from './live/table-feed'
+import { openMailOutbox } from './devices/mail-outbox'
+import { openTableFeed } from './live/table-feed'
 import { startPlanThread } from './plan/thread'
 import { today } from './clock'
 
@@ -69,11 +69,11 @@ async function main(): Promise<void> {
   }
   const log = pino({ level: env('LEA_LOG') || 'warn' })
   const plans = startPlanThread(new URL('./compile-worker.js', import.meta.url))
-  const live = openHub(need('LEA_APP_URL'))
+  const live = openTableFeed(need('LEA_APP_URL'))
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const app = makeApp({
     devices,
-    post: openPost(env('LEA_OUTBOX') || '.lea/outbox'),
+    post: openMailOutbox(env('LEA_OUTBOX') || '.lea/outbox'),
     pool,
     plans,
     live,

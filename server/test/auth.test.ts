@@ -1,10 +1,10 @@
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { FIRST, openHouse, type TestHouse } from './test-server'
+import { FIRST, openTestServer, type TestServer } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 beforeAll(async () => {
-  house = await openHouse({ signInsAllowed: 4 })
+  house = await openTestServer({ signInsAllowed: 4 })
 })
 afterAll(() => house.close())
 

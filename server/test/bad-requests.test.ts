@@ -1,11 +1,11 @@
 /** Bad input gets a clear error that names the fault: never a stack trace, never a 500. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
+import { FIRST, openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let alder: Visitor
 beforeAll(async () => {
-  house = await openHouse()
+  house = await openTestServer()
   alder = house.visitor()
   await alder.send('POST', '/api/first-visit', FIRST)
 })

@@ -5,7 +5,7 @@ import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { calendarOf } from '../src/files/calendar'
 import { isZone } from '../src/zone'
-import { openHouse, type TestHouse } from './test-server'
+import { openTestServer, type TestServer } from './test-server'
 
 const session = (more: Partial<StoredSession> = {}): StoredSession => ({
   id: '6f1c1a7e-7f2e-4b6b-9d56-0a6f3c6f1d11',
@@ -70,9 +70,9 @@ describe('a calendar file', () => {
 })
 
 describe('the Diary of a setting', () => {
-  let house: TestHouse
+  let house: TestServer
   beforeAll(async () => {
-    house = await openHouse({ demo: true })
+    house = await openTestServer({ demo: true })
   })
   afterAll(() => house.close())
   it('has every session once, without a child’s name', async () => {

@@ -1,16 +1,16 @@
 /** A child's card is changed while cooking: every table that is at work with it hears of it, and the plan in force is planned anew. */
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { Plan } from '@lea/core/plan'
-import { unseen } from '@lea/core/session'
+import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type StoredChild, type StoredSession, atTable } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 let session: StoredSession
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const all = (await petra.get('/api/sessions')).body as StoredSession[]
@@ -44,10 +44,10 @@ describe('a card that changes while cooking', () => {
     expect((await petra.send('POST', `/api/sessions/${session.id}/cook`, {})).status).toBe(200)
     const { session: stored, plan } = await now()
     const list = await children()
-    expect(unseen(plan, atTable(stored, list))).toEqual([])
+    expect(childrenNotCoveredByPlan(plan, atTable(stored, list))).toEqual([])
     child = list.find((c) => c.id === stored.children[0]) as StoredChild
     expect((await put(child, { nickname: `${child.nickname} B` })).status).toBe(200)
-    expect(unseen(plan, atTable(stored, await children()))).toEqual([])
+    expect(childrenNotCoveredByPlan(plan, atTable(stored, await children()))).toEqual([])
     expect((await decide([swap])).status).toBe(409)
   })
 
@@ -60,7 +60,7 @@ describe('a card that changes while cooking', () => {
     await soon(() => expect(ear.news.slice(before)).toContain('session'))
     ear.leave()
     const { session: stored, plan } = await now()
-    expect(unseen(plan, atTable(stored, await children()))).toEqual([child.id])
+    expect(childrenNotCoveredByPlan(plan, atTable(stored, await children()))).toEqual([child.id])
   })
 
   it('may be settled at the table, and not passed over: a stop is open until it is', async () => {
@@ -79,7 +79,7 @@ describe('a card that changes while cooking', () => {
     expect((await decide([swap, ...reasons])).status).toBe(200)
     expect((await petra.send('POST', `/api/sessions/${session.id}/replan`, {})).status).toBe(200)
     const { session: stored, plan } = await now()
-    expect(unseen(plan, atTable(stored, await children()))).toEqual([])
+    expect(childrenNotCoveredByPlan(plan, atTable(stored, await children()))).toEqual([])
     expect(plan.cleared.length).toBeGreaterThanOrEqual(stops.length)
     // From here on decisions stand again.
     expect((await decide([swap])).status).toBe(409)

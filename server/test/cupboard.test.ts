@@ -5,13 +5,13 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { inSetting } from '../src/db/pool'
 import { shoppingCsv } from '../src/papers/shopping-csv'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
+import { FIRST, openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let owner: Visitor
 let session = ''
 beforeAll(async () => {
-  house = await openHouse()
+  house = await openTestServer()
   owner = house.visitor()
   await owner.send('POST', '/api/first-visit', FIRST)
   const adult = (await owner.get('/api/setting')).body.adults[0].id

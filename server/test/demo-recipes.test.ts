@@ -1,6 +1,6 @@
 /** The library of the demo, planned for its three settings: nothing stays without a way to settle it, and every kind of work occurs. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { lookAt, wishFor } from '@lea/core/choose'
+import { evaluateRecipe, criteriaFor } from '@lea/core/choose'
 import { compile, openStops } from '@lea/core/plan'
 import { type Recipe, SHIPPED_RECIPES, isByChildren } from '@lea/core/recipe'
 import {
@@ -12,11 +12,11 @@ import {
 } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse } from './test-server'
+import { openTestServer, type TestServer } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
 })
 afterAll(() => house.close())
 
@@ -51,7 +51,7 @@ describe('the recipes of the demo', () => {
       const plan = compile(assemble({ ...session, recipe: id }, { ...stored, recipe }))
       for (const stop of openStops(plan))
         expect(stop.fixes.length, `${recipe.title}: ${stop.says}`).toBeGreaterThan(0)
-      const look = lookAt(id, recipe, wishFor(session, stored))
+      const look = evaluateRecipe(id, recipe, criteriaFor(session, stored))
       expect(
         look.against.some((a) => a.kind === 'plan'),
         recipe.title,

@@ -4,7 +4,7 @@ import { scaleState } from '@lea/core/amount'
 import { heldReading, judgeCore, probeFault } from '@lea/core/food'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openDevices, readCore, readWeight, type Devices } from '../src/devices/devices'
-import { openHouse, type TestHouse } from './test-server'
+import { openTestServer, type TestServer } from './test-server'
 
 let devices: Devices
 beforeAll(async () => {
@@ -69,9 +69,9 @@ describe('the probe', () => {
 })
 
 describe('the handles of the stand-ins', () => {
-  let house: TestHouse
+  let house: TestServer
   beforeAll(async () => {
-    house = await openHouse({ demo: true })
+    house = await openTestServer({ demo: true })
   })
   afterAll(() => house.close())
   it('are a leader’s; nonsense is refused by name; without sign-in nothing is heard', async () => {

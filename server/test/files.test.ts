@@ -9,10 +9,10 @@ import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { Ajv2020 } from 'ajv/dist/2020'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
-let other: TestHouse
+let house: TestServer
+let other: TestServer
 const signedIn = async (name: string, at = house): Promise<Visitor> => {
   const visitor = at.visitor()
   expect((await visitor.signIn(name, DEMO_PASSWORD)).status).toBe(200)
@@ -25,8 +25,8 @@ const settingOf = async (v: Visitor): Promise<string> =>
   ((await v.get('/api/me')).body as { person: { settingId: string } }).person.settingId
 
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
-  other = await openHouse()
+  house = await openTestServer({ demo: true })
+  other = await openTestServer()
 })
 afterAll(async () => {
   await house.close()
@@ -171,7 +171,7 @@ describe('the whole setting as one archive', () => {
     expect((await alder.raw('POST', '/api/archive', Buffer.from('no zip'))).status).toBe(400)
   })
   it('names the file and the row at fault', async () => {
-    const third = await openHouse()
+    const third = await openTestServer()
     const owner = third.visitor()
     await owner.send('POST', '/api/first-visit', firstVisit)
     const spoilt = (name: string, change: (value: unknown) => unknown): Buffer => {

@@ -3,9 +3,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { HouseRules, Kit } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 let gwenda: Visitor
 const sessions = async (): Promise<StoredSession[]> =>
@@ -15,7 +15,7 @@ const planned = async (): Promise<StoredSession> =>
 const rules = async (): Promise<HouseRules> => (await petra.get('/api/setting')).body.rules
 
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   gwenda = house.visitor()

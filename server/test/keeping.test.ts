@@ -6,12 +6,12 @@ import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
 })

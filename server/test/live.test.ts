@@ -3,9 +3,9 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 let session = ''
 const tap = (n: number) => ({
@@ -17,7 +17,7 @@ const tap = (n: number) => ({
   body: { text: `tap ${n}` },
 })
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const sessions = (await petra.get('/api/sessions')).body as StoredSession[]

@@ -5,12 +5,12 @@ import { type Plan, compile, digest, openStops } from '@lea/core/plan'
 import { type StoredSession, assemble } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
 })

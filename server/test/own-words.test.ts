@@ -7,7 +7,7 @@ import { readPlanRequest } from '@lea/core/schema'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { wordsFromCsv, wordsToCsv } from '../src/files/words-csv'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
 const somali: OwnWord[] = [
   {
@@ -53,7 +53,7 @@ describe('words as a file', () => {
 })
 
 describe('words of a setting', () => {
-  let house: TestHouse
+  let house: TestServer
   const signedIn = async (name: string): Promise<Visitor> => {
     const visitor = house.visitor()
     expect((await visitor.signIn(name, DEMO_PASSWORD)).status).toBe(200)
@@ -62,7 +62,7 @@ describe('words of a setting', () => {
   const wordsOf = async (visitor: Visitor): Promise<OwnWord[]> =>
     (await visitor.get('/api/words')).body as OwnWord[]
   beforeAll(async () => {
-    house = await openHouse({ demo: true })
+    house = await openTestServer({ demo: true })
   })
   afterAll(() => house.close())
 
@@ -116,7 +116,7 @@ describe('words of a setting', () => {
     expect(readPlanRequest(request).children.length).toBe(request.children.length)
     const shares = children.filter((c) => c.ahead && next?.children.includes(c.id))
     expect(shares.length).toBeGreaterThan(0)
-    for (const c of shares) expect(request.children.find((k) => k.id === c.id)?.ahead).toBe(c.ahead)
+    for (const c of shares) expect(request.children.find((k) => k.id === c.id)?.turnsOverShare).toBe(c.ahead)
     const plan = compile(request)
     expect(plan.talk.flatMap((t) => t.asks ?? []).some((a) => a.why === 'due')).toBe(true)
     expect((await petra.get(`/api/record/children/${noted?.id}`)).body.talk.length).toBeGreaterThan(0)

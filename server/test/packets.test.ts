@@ -1,13 +1,13 @@
 /** The packet register behind the door: readings hold for the words that were read, the stand-in never counts outside the demo. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { digest } from '@lea/core/plan'
-import { FIRST, openHouse, type TestHouse, type Visitor } from './test-server'
+import { FIRST, openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let owner: Visitor
 let adult = ''
 beforeAll(async () => {
-  house = await openHouse()
+  house = await openTestServer()
   owner = house.visitor()
   await owner.send('POST', '/api/first-visit', FIRST)
   adult = (await owner.get('/api/setting')).body.adults[0].id

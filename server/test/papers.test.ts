@@ -7,14 +7,14 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { runsOf } from '../src/papers/fonts'
-import { openHouse, type TestHouse, type Visitor } from './test-server'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let petra: Visitor
 let session: StoredSession
 let children: StoredChild[]
 beforeAll(async () => {
-  house = await openHouse({ demo: true })
+  house = await openTestServer({ demo: true })
   petra = house.visitor()
   await petra.signIn('petra', DEMO_PASSWORD)
   const all = (await petra.get('/api/sessions')).body as StoredSession[]

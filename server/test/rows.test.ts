@@ -6,12 +6,12 @@ import { saveChild } from '../src/db/people'
 import { migrate } from '../src/db/migrate'
 import { inSetting } from '../src/db/pool'
 import { loadDemo } from '../src/demo/load'
-import { MIGRATIONS, openHouse, type TestHouse } from './test-server'
+import { MIGRATIONS, openTestServer, type TestServer } from './test-server'
 
-let house: TestHouse
+let house: TestServer
 let settings: string[] = []
 beforeAll(async () => {
-  house = await openHouse()
+  house = await openTestServer()
   await loadDemo(house.pool, '2026-11-24')
   const { rows } = await house.pool.query<{ setting_id: string }>('select setting_id from all_doors()')
   settings = rows.map((r) => r.setting_id)

@@ -12,8 +12,8 @@ import { makeApp } from '../src/app'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
 import { openDevices } from '../src/devices/devices'
-import { openPost } from '../src/devices/mail-outbox'
-import { openHub } from '../src/live/table-feed'
+import { openMailOutbox } from '../src/devices/mail-outbox'
+import { openTableFeed } from '../src/live/table-feed'
 import { startPlanThread } from '../src/plan/thread'
 
 const OWNER = process.env['LEA_OWNER_URL'] ?? ''
@@ -44,13 +44,13 @@ export interface Visitor {
 /** One web server on a database: there may be several on the same. */
 async function serve(appUrl: string, signInsAllowed: number) {
   const pool = openPool(appUrl)
-  const live = openHub(appUrl)
+  const live = openTableFeed(appUrl)
   const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
   const devices = await openDevices({ scale: '', probe: '' })
   const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
   const app = makeApp({
     devices,
-    post: openPost(outbox),
+    post: openMailOutbox(outbox),
     pool,
     plans,
     live,
@@ -79,7 +79,7 @@ async function serve(appUrl: string, signInsAllowed: number) {
 }
 
 /** @param options.demo begins with a copy of the demo that `./lea test` loaded */
-export async function openHouse(options: { signInsAllowed?: number; demo?: boolean } = {}) {
+export async function openTestServer(options: { signInsAllowed?: number; demo?: boolean } = {}) {
   if (!OWNER || !DEMO) throw new Error('start these tests with ./lea test')
   const name = `test_${randomBytes(6).toString('hex')}`
   const admin = new pg.Client({ connectionString: OWNER })
@@ -119,7 +119,7 @@ export async function openHouse(options: { signInsAllowed?: number; demo?: boole
     },
   }
 }
-export type TestHouse = Awaited<ReturnType<typeof openHouse>>
+export type TestServer = Awaited<ReturnType<typeof openTestServer>>
 
 /** A browser without pages: keeps its cookie, sends its origin. */
 export function visitor(base: string): Visitor {

@@ -3,25 +3,25 @@ import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { newerLea } from './offline-cache/shell'
 import TopBar from './parts/TopBar.vue'
-import { useDoor } from './stores/auth'
-import { useHouse } from './stores/setting'
+import { useAuthStore } from './stores/auth'
+import { useSettingStore } from './stores/setting'
 import { useUpcoming } from './stores/upcoming'
 
 const route = useRoute()
-const door = useDoor()
-const house = useHouse()
+const auth = useAuthStore()
+const settingStore = useSettingStore()
 const upcoming = useUpcoming()
-const bar = computed(() => door.person !== null && !route.meta['open'] && !route.meta['table'])
+const bar = computed(() => auth.person !== null && !route.meta['open'] && !route.meta['table'])
 
 watch(
-  () => door.person?.id,
+  () => auth.person?.id,
   (id) => {
-    if (id && !house.loaded) void house.load()
+    if (id && !settingStore.loaded) void settingStore.load()
   },
   { immediate: true },
 )
 watch(
-  () => [house.sessions, house.children, house.recipes, house.setting],
+  () => [settingStore.sessions, settingStore.children, settingStore.recipes, settingStore.setting],
   () => void upcoming.look(),
 )
 </script>

@@ -2,10 +2,10 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { makeRouter } from './router'
-import { sweepAnswers } from './offline-cache/answers'
+import { sweepCache } from './offline-cache/answers'
 import { keepShell } from './offline-cache/shell'
 import './styles/main.css'
 
 createApp(App).use(createPinia()).use(makeRouter()).mount('#app')
 keepShell()
-void sweepAnswers()
+void sweepCache()

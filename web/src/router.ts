@@ -1,5 +1,5 @@
 import { createRouter, createWebHistory, type Router } from 'vue-router'
-import { useDoor } from './stores/auth'
+import { useAuthStore } from './stores/auth'
 
 export function makeRouter(): Router {
   const router = createRouter({
@@ -132,10 +132,10 @@ export function makeRouter(): Router {
   })
   router.beforeEach(async (to) => {
     if (to.meta['open']) return true
-    const door = useDoor()
-    await door.look()
-    if (door.person) return true
-    return door.firstVisit ? '/first-visit' : { path: '/sign-in', query: { to: to.fullPath } }
+    const auth = useAuthStore()
+    await auth.look()
+    if (auth.person) return true
+    return auth.firstVisit ? '/first-visit' : { path: '/sign-in', query: { to: to.fullPath } }
   })
   router.afterEach((to) => {
     const title = to.meta['title']

@@ -19,14 +19,19 @@ import {
   NEVER_MADE,
   type Against,
   type Figures,
-  type Look,
+  type Evaluation,
   type MadeBefore,
-  type Wish,
+  type SelectionCriteria,
 } from './selection-criteria'
 import { minutes } from '../amount/clock-time'
 
 /** @param id by which the look is known again: the recipe's own, or its row's */
-export function lookAt(id: string, recipe: Recipe, wish: Wish, made: MadeBefore = NEVER_MADE): Look {
+export function evaluateRecipe(
+  id: string,
+  recipe: Recipe,
+  wish: SelectionCriteria,
+  made: MadeBefore = NEVER_MADE,
+): Evaluation {
   const request: PlanRequest = { ...wish.base, recipe }
   try {
     const table = tableOf(request)
@@ -44,12 +49,12 @@ export function lookAt(id: string, recipe: Recipe, wish: Wish, made: MadeBefore 
 export function seen(
   id: string,
   request: PlanRequest,
-  wish: Wish,
+  wish: SelectionCriteria,
   made: MadeBefore,
   /** Swaps that were counted in, in words. */
   swapsSay: string[],
   table?: Out<Adapted>,
-): Look {
+): Evaluation {
   const out = sketch(request, table)
   const figures = figuresOf(out, request, wish, made)
   const against = againstOf(out, figures, wish)
@@ -84,7 +89,12 @@ function without({ draft }: Out<Gathered>): string[] {
   return draft.people.filter((p) => p.age >= 12 && !busy.has(p.id)).map((p) => p.id)
 }
 
-function figuresOf(out: Out<Gathered>, request: PlanRequest, wish: Wish, made: MadeBefore): Figures {
+function figuresOf(
+  out: Out<Gathered>,
+  request: PlanRequest,
+  wish: SelectionCriteria,
+  made: MadeBefore,
+): Figures {
   const { draft, findings } = out
   const { totals, cost, shopping } = draft
   const tastes = made.more + made.tried + made.notToday
@@ -117,7 +127,7 @@ export const isOfTheme = (recipe: Recipe, theme: string): boolean => {
   return wanted !== '' && recipe.themes.some((t) => t.name.toLowerCase() === wanted)
 }
 
-function againstOf(out: Out<Gathered>, f: Figures, wish: Wish): Against[] {
+function againstOf(out: Out<Gathered>, f: Figures, wish: SelectionCriteria): Against[] {
   const against: Against[] = out.findings
     .filter(isDanger)
     .map((x): Against => ({ kind: 'danger', says: x.says }))
@@ -140,7 +150,7 @@ function againstOf(out: Out<Gathered>, f: Figures, wish: Wish): Against[] {
   return against
 }
 
-const money = (minor: number, base: Wish['base']): string =>
+const money = (minor: number, base: SelectionCriteria['base']): string =>
   moneyText(minor, base.rules.country === 'us' ? 'USD' : 'GBP')
 
 function reasonsOf(f: Figures, people: number, swaps: readonly string[], request: PlanRequest): string[] {
@@ -202,7 +212,7 @@ const NOTHING: Figures = {
   ofTheme: false,
 }
 
-function noPlan(id: string, says: string, wish: Wish, made: MadeBefore): Look {
+function noPlan(id: string, says: string, wish: SelectionCriteria, made: MadeBefore): Evaluation {
   const since = made.last === null ? null : daysBetween(made.last, wish.base.session.date)
   const figures = { ...NOTHING, since }
   const against: Against[] = [{ kind: 'plan', says: `No plan: ${says}.` }]

@@ -5,7 +5,7 @@ import { heatsOf, placesOf, searchText, takesANight, techniquesOf, type Heat } f
 import type { Recipe } from '../recipe/recipe'
 import { isOfTheme } from './evaluate-recipe'
 import { LATELY_DAYS } from './order'
-import type { Look } from './selection-criteria'
+import type { Evaluation } from './selection-criteria'
 
 export interface ShelfFilter {
   /** Every word of it is found in title, themes or foods. */
@@ -22,7 +22,7 @@ export interface ShelfFilter {
   notLately?: boolean
 }
 
-export function isWanted(recipe: Recipe, foods: FoodBook, f: ShelfFilter, look?: Look): boolean {
+export function isWanted(recipe: Recipe, foods: FoodBook, f: ShelfFilter, look?: Evaluation): boolean {
   return byRecipe(recipe, foods, f) && byLook(f, look)
 }
 
@@ -49,7 +49,7 @@ const isHeat = (recipe: Recipe, heat: Heat | 'cold'): boolean =>
     : heatsOf(recipe).includes(heat)
 
 /** What the group decides; while a recipe has no look yet it stays. */
-function byLook(f: ShelfFilter, look: Look | undefined): boolean {
+function byLook(f: ShelfFilter, look: Evaluation | undefined): boolean {
   if (!look) return true
   const { figures } = look
   if (f.fits && look.against.length > 0) return false

@@ -1,6 +1,6 @@
 /** How a recipe fits, in one line; and how to find it by the kinds of answers that people give. */
 import type { Remedy } from './remedy'
-import type { Look } from './selection-criteria'
+import type { Evaluation } from './selection-criteria'
 
 export interface FitWords {
   tone: 'fits' | 'danger' | 'against'
@@ -10,7 +10,7 @@ export interface FitWords {
 }
 
 /** @param remedy undefined while it is looked for */
-export function fitWords(look: Look, remedy: Remedy | null | undefined): FitWords {
+export function fitWords(look: Evaluation, remedy: Remedy | null | undefined): FitWords {
   const [first, ...more] = look.against
   if (!first) {
     const swaps = look.swapsSay.length
@@ -32,5 +32,5 @@ export function fitWords(look: Look, remedy: Remedy | null | undefined): FitWord
 }
 
 /** "about 34p": a figure that is shown apart from the words. */
-export const lookMinutes = (look: Look): string =>
+export const lookMinutes = (look: Evaluation): string =>
   look.figures.minutes === 0 ? '' : `${look.figures.minutes} minutes`

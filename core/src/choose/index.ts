@@ -1,9 +1,15 @@
 export { type ShelfFilter, isWanted, themesOn } from './filter'
-export { lookAt } from './evaluate-recipe'
+export { evaluateRecipe } from './evaluate-recipe'
 export { type ShelfRow, ranked } from './rank'
 export { type Remedy, remedyFor } from './remedy'
 export { seasonOf } from './season'
 export { type TermPlan, type TermProblem, termDays, termRecipe, termRecipes } from './term-cost'
 export { layTerm } from './term'
-export { type Look, type MadeBefore, NEVER_MADE, type Wish, wishFor } from './selection-criteria'
+export {
+  type Evaluation,
+  type MadeBefore,
+  NEVER_MADE,
+  type SelectionCriteria,
+  criteriaFor,
+} from './selection-criteria'
 export { fitWords, lookMinutes } from './fit-words'

@@ -3,7 +3,7 @@
  * the cost for each child; turns; targets of the week; not made lately; liked before. Figures that a person would not tell apart (a few
  * pence, a turn more or less) are bands, so that what comes after still counts.
  */
-import type { Against, Figures, Wish } from './selection-criteria'
+import type { Against, Figures, SelectionCriteria } from './selection-criteria'
 
 /** Pence or cents that make no difference to a choice (common practice). */
 const COST_BAND = 25
@@ -11,7 +11,7 @@ const COST_BAND = 25
 export const LATELY_DAYS = 21
 const LATE_BAND = 5
 
-export function keyOf(f: Figures, against: readonly Against[], wish: Wish): number[] {
+export function keyOf(f: Figures, against: readonly Against[], wish: SelectionCriteria): number[] {
   return [
     against.some((a) => a.kind === 'plan') ? 1 : 0,
     f.danger,

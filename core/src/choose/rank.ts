@@ -1,8 +1,8 @@
 /** A whole shelf ranked for a group, recipe by recipe, so that first answers stand while the rest is still being looked at. */
 import type { Recipe } from '../recipe/recipe'
-import { lookAt } from './evaluate-recipe'
+import { evaluateRecipe } from './evaluate-recipe'
 import { byKey } from './order'
-import type { Look, MadeBefore, Wish } from './selection-criteria'
+import type { Evaluation, MadeBefore, SelectionCriteria } from './selection-criteria'
 
 export interface ShelfRow {
   id: string
@@ -11,11 +11,12 @@ export interface ShelfRow {
 }
 
 /** @returns looks one after another, in the order of the rows */
-export function* looksAt(rows: readonly ShelfRow[], wish: Wish): Generator<Look> {
-  for (const { id, recipe, made } of rows) yield lookAt(id, recipe, wish, made)
+export function* looksAt(rows: readonly ShelfRow[], wish: SelectionCriteria): Generator<Evaluation> {
+  for (const { id, recipe, made } of rows) yield evaluateRecipe(id, recipe, wish, made)
 }
 
-export const ranked = (looks: readonly Look[]): Look[] => [...looks].sort(byKey)
+export const ranked = (looks: readonly Evaluation[]): Evaluation[] => [...looks].sort(byKey)
 
 /** @returns the shelf, what fits best first */
-export const rank = (rows: readonly ShelfRow[], wish: Wish): Look[] => ranked([...looksAt(rows, wish)])
+export const rank = (rows: readonly ShelfRow[], wish: SelectionCriteria): Evaluation[] =>
+  ranked([...looksAt(rows, wish)])

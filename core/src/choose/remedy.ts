@@ -7,7 +7,13 @@ import { sketch } from '../plan/sketch'
 import type { Recipe } from '../recipe/recipe'
 import { seen } from './evaluate-recipe'
 import { byKey } from './order'
-import { NEVER_MADE, type AgainstKind, type Look, type MadeBefore, type Wish } from './selection-criteria'
+import {
+  NEVER_MADE,
+  type AgainstKind,
+  type Evaluation,
+  type MadeBefore,
+  type SelectionCriteria,
+} from './selection-criteria'
 import { clockAfter } from '../amount/clock-time'
 
 export interface Remedy {
@@ -19,7 +25,7 @@ export interface Remedy {
   /** What still does. */
   left: AgainstKind[]
   /** The look with the change. */
-  after: Look
+  after: Evaluation
   /** Can be taken at once with the session; the others are for people to arrange. */
   decisions?: Decision[]
   start?: string
@@ -40,9 +46,9 @@ const EARLIER_MOST = 60
  * @returns the cheapest change that clears all of it, else the one that leaves least; null where none helps
  */
 export function remedyFor(
-  look: Look,
+  look: Evaluation,
   recipe: Recipe,
-  wish: Wish,
+  wish: SelectionCriteria,
   made: MadeBefore = NEVER_MADE,
 ): Remedy | null {
   if (look.against.length === 0 || look.against.some((a) => a.kind === 'plan')) return null
@@ -110,7 +116,7 @@ function fixesOf(findings: readonly Finding[]): Change[] {
     .filter((c, i, all) => all.findIndex((d) => d.says === c.says) === i)
 }
 
-function earlier({ figures }: Look, { session }: PlanRequest): Change[] {
+function earlier({ figures }: Evaluation, { session }: PlanRequest): Change[] {
   if (figures.late === 0) return []
   const by = 5 * Math.ceil(figures.late / 5)
   if (by > EARLIER_MOST) return []
@@ -127,9 +133,9 @@ function earlier({ figures }: Look, { session }: PlanRequest): Change[] {
 
 function tried(
   change: Change,
-  before: Look,
+  before: Evaluation,
   request: PlanRequest,
-  wish: Wish,
+  wish: SelectionCriteria,
   made: MadeBefore,
 ): Remedy | null {
   try {

@@ -5,11 +5,11 @@ import type { PlanRequest } from '../plan/model/request'
 import { RECIPE_SCHEMA, type Recipe } from '../recipe/recipe'
 
 /** From what a setting stores and a session that is only thought of. */
-export function wishFor(
+export function criteriaFor(
   session: StoredSession,
   stored: Omit<Parameters<typeof assemble>[1], 'recipe'>,
-  more: Omit<Wish, 'base'> = {},
-): Wish {
+  more: Omit<SelectionCriteria, 'base'> = {},
+): SelectionCriteria {
   const request = assemble(session, { ...stored, recipe: NOTHING })
   const { recipe: _, ...base } = request
   return { base, ...more }
@@ -28,7 +28,7 @@ const NOTHING: Recipe = {
 }
 
 /** A request without its recipe, and what is wished beside. */
-export interface Wish {
+export interface SelectionCriteria {
   base: Omit<PlanRequest, 'recipe'>
   /** The most it may cost for each child, minor units. */
   budget?: number | undefined
@@ -92,7 +92,7 @@ export interface Figures {
 }
 
 /** One recipe seen with this group. */
-export interface Look {
+export interface Evaluation {
   recipe: string
   figures: Figures
   against: Against[]

@@ -30,7 +30,7 @@ export function agesOf(technique: Technique): { from: number | null; oversee: nu
  * @param own what the setting moved; nothing moved gives the catalogue's own
  * @returns undefined where the catalogue has no such technique
  */
-export function techniqueIn(id: string, own: readonly HouseTechnique[] = []): Technique | undefined {
+export function techniqueFor(id: string, own: readonly HouseTechnique[] = []): Technique | undefined {
   const technique = techniqueOf(id)
   const moved = own.find((o) => o.technique === id)
   if (!technique || !moved) return technique

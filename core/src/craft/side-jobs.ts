@@ -46,7 +46,7 @@ const kindOf = (technique: Technique): string =>
  * @param mayTouch the child may handle the food of the step
  * @returns null where the child is too young for any: it sits with its adult
  */
-export function besideJob(technique: Technique, months: number, mayTouch: boolean): BesideJob | null {
+export function sideJob(technique: Technique, months: number, mayTouch: boolean): BesideJob | null {
   const own: Row[] = technique.neighbour
     ? [
         {
@@ -62,7 +62,7 @@ export function besideJob(technique: Technique, months: number, mayTouch: boolea
   return found ? { job: found.job, touches: found.touches } : null
 }
 
-export interface Filler {
+export interface SideJob {
   id: string
   job: string
   /** The technique whose ages and supervision hold, or else the age in completed months. */
@@ -86,7 +86,7 @@ export interface Filler {
 }
 
 /** Jobs for those who would wait, the useful ones first. */
-export const FILLER_JOBS: readonly Filler[] = [
+export const FILLER_JOBS: readonly SideJob[] = [
   {
     id: 'wash-up',
     job: 'wash up',

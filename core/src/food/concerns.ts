@@ -4,7 +4,7 @@
  */
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
-import { meantBy } from './parse-concern'
+import { parseConcern } from './parse-concern'
 
 export const LEVELS = [
   'preference',
@@ -41,8 +41,8 @@ export interface Packet {
   open?: string[]
 }
 
-export type Meeting = 'lists' | 'may' | 'ask' | 'nothing'
-export const MEETING_WORDS: Record<Meeting, string> = {
+export type ExposureKind = 'lists' | 'may' | 'ask' | 'nothing'
+export const MEETING_WORDS: Record<ExposureKind, string> = {
   lists: 'lists it',
   may: 'may contain',
   ask: 'ask',
@@ -82,9 +82,9 @@ const textHolds = (text: string, words: string): boolean => {
  * How a food meets one concern: an allergen's id, or the words of a family, which may mean several. An unknown food, and a
  * compound food whose packet nobody read for this allergen, is `ask`. A packet speaks for a compound food; it cannot take away what a plain food is.
  */
-export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
+export function meet(allergen: string, food: Food, packet?: Packet): ExposureKind {
   if (allergenOf(allergen)) return meetOne(allergen, true, food, packet)
-  const { ids, open } = meantBy(allergen)
+  const { ids, open } = parseConcern(allergen)
   const meetings = ids.map((id) => meetOne(id, true, food, lookedForAs(packet, allergen, id)))
   const byName = meetOne(allergen, false, food, packet)
   // Where the words are understood, a name that is alike adds to it; what they could mean beside it is asked.
@@ -93,15 +93,15 @@ export function meet(allergen: string, food: Food, packet?: Packet): Meeting {
   return worst(meetings)
 }
 
-const ORDER: readonly Meeting[] = ['nothing', 'may', 'ask', 'lists']
-const worst = (meetings: readonly Meeting[]): Meeting =>
+const ORDER: readonly ExposureKind[] = ['nothing', 'may', 'ask', 'lists']
+const worst = (meetings: readonly ExposureKind[]): ExposureKind =>
   ORDER[Math.max(...meetings.map((m) => ORDER.indexOf(m)))] ?? 'ask'
 
 /** Who looked for the words looked for what they mean. */
 const lookedForAs = (packet: Packet | undefined, words: string, id: string): Packet | undefined =>
   packet?.lookedFor.includes(words) ? { ...packet, lookedFor: [...packet.lookedFor, id] } : packet
 
-function meetOne(allergen: string, known: boolean, food: Food, packet?: Packet): Meeting {
+function meetOne(allergen: string, known: boolean, food: Food, packet?: Packet): ExposureKind {
   if (packet && packet.lookedFor.includes(allergen)) {
     if (listHolds(packet.lists, allergen) === 'yes' || packet.lists.includes(allergen)) return 'lists'
     const isPlainAllergen =
@@ -116,7 +116,11 @@ function meetOne(allergen: string, known: boolean, food: Food, packet?: Packet):
   return typicalMeeting(allergen, known, food)
 }
 
-function typicalMeeting(allergen: string, known: boolean, food: Exclude<Food, { unknown: true }>): Meeting {
+function typicalMeeting(
+  allergen: string,
+  known: boolean,
+  food: Exclude<Food, { unknown: true }>,
+): ExposureKind {
   const inside = listHolds([...food.contains, ...food.extras], allergen)
   if (inside === 'yes' || (!known && wordsMeet(allergen, food))) return 'lists'
   if (inside === 'unsure') return 'ask'
@@ -133,7 +137,7 @@ export type Grade = 'stop' | 'adult' | 'know'
  * An intolerance that a food lists is stop as well: the child's own portion or a swap settles it.
  * @returns null where nothing was found.
  */
-export function gradeOf(meeting: Meeting, concern: Concern): Grade | null {
+export function gradeOf(meeting: ExposureKind, concern: Concern): Grade | null {
   if (meeting === 'nothing') return null
   if (concern.level === 'preference') return 'know'
   if (meeting === 'may') {
@@ -144,7 +148,7 @@ export function gradeOf(meeting: Meeting, concern: Concern): Grade | null {
 }
 
 /** May a child with this concern touch a food it meets? A dislike or an intolerance does not bar the hands. */
-export function barsHandling(meeting: Meeting, concern: Concern): boolean {
+export function barsHandling(meeting: ExposureKind, concern: Concern): boolean {
   if (meeting === 'nothing' || concern.level === 'preference' || concern.level === 'intolerance') return false
   return !(meeting === 'may' && concern.level === 'allergy-ingredient')
 }

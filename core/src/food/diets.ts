@@ -2,7 +2,7 @@
  * Diets of families against a food. Source: core/data/foods.json, diet flags, groups and allergens (common practice, from
  * memory). Kosher and halal are cautions: the family's own rule and certifier come first.
  */
-import { meet, type Meeting, type Packet } from './concerns'
+import { meet, type ExposureKind, type Packet } from './concerns'
 import { isUnknown, type Food, type FoodFact, type Verdict } from './foods'
 
 export const DIETS = [
@@ -59,7 +59,12 @@ function verdictOf(diet: Diet, food: FoodFact): Verdict {
 }
 
 /** How a food meets a diet: `lists` where it breaks it, `ask` where it depends on the make. */
-export function meetDiet(diet: AnyDiet, food: Food, packet?: Packet, own: readonly OwnDiet[] = []): Meeting {
+export function meetDiet(
+  diet: AnyDiet,
+  food: Food,
+  packet?: Packet,
+  own: readonly OwnDiet[] = [],
+): ExposureKind {
   if (packet?.lookedFor.includes(dietKey(diet)))
     return packet.lists.includes(dietKey(diet)) ? 'lists' : 'nothing'
   if (isOwnDiet(diet))
@@ -76,7 +81,7 @@ export function meetDiet(diet: AnyDiet, food: Food, packet?: Packet, own: readon
 }
 
 /** A setting's own diet: the worst meeting of all it avoids. One that is gone from the house rules is *ask*. */
-function meetOwn(diet: OwnDiet | undefined, food: Food, packet: Packet | undefined): Meeting {
+function meetOwn(diet: OwnDiet | undefined, food: Food, packet: Packet | undefined): ExposureKind {
   if (!diet) return 'ask'
   const met = diet.avoid.map((words) => meet(words, food, packet))
   return (['lists', 'ask', 'may'] as const).find((m) => met.includes(m)) ?? 'nothing'

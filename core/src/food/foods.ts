@@ -4,7 +4,7 @@
  */
 import data from '../../data/foods.json'
 import { readLabel } from './label/read'
-import { plainText } from './label/text'
+import { normaliseLabel } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
 
@@ -114,7 +114,7 @@ const singular = (word: string): string =>
     .replace(/(ch|sh|x|ss|o)es$/, '$1')
     .replace(/(?<![sui])s$/, '')
 
-const key = (words: string): string => plainText(words).split(' ').map(singular).join(' ')
+const key = (words: string): string => normaliseLabel(words).split(' ').map(singular).join(' ')
 
 const byName = new WeakMap<FoodBook, Map<string, FoodFact>>()
 

@@ -24,6 +24,6 @@ export {
   resolveFood,
 } from './foods'
 export { type LabelWord, readLabel } from './label/read'
-export { meantText, saysNone } from './parse-concern'
+export { parsedConcernText, isNoAllergyAnswer } from './parse-concern'
 export { type ScannedPacket, type StoredPacket, packetStanding, packetWords } from './packets'
 export { EGG_SIZES } from './weights'

@@ -6,9 +6,9 @@
 import { ALLERGENS, allergenName, allergenOf, isOrUnder } from './allergens'
 import { resolveExactly } from './foods'
 import { readLabel } from './label/read'
-import { plainText } from './label/text'
+import { normaliseLabel } from './label/text'
 
-export interface Meant {
+export interface ParsedConcern {
   /** Ids of core/data/allergens.json. */
   ids: string[]
   /** True where the words, or some of them, say nothing to Lea. */
@@ -69,16 +69,16 @@ const synonyms = (name: string): string[] => (/[,(>]|gelatine$/.test(name) ? [] 
 const BY_NAME = new Map(
   ALLERGENS.flatMap((a) =>
     [a.id, a.id.replaceAll('-', ' '), allergenName(a.id), ...synonyms(a.name)].map(
-      (name) => [plainText(name.trim()), a.id] as const,
+      (name) => [normaliseLabel(name.trim()), a.id] as const,
     ),
   ),
 )
 
-const known = new Map<string, Meant>()
+const known = new Map<string, ParsedConcern>()
 const MOST_KNOWN = 2000
 
 /** @param words an id, a name, or what a person wrote, in any case */
-export function meantBy(words: string): Meant {
+export function parseConcern(words: string): ParsedConcern {
   if (allergenOf(words)) return { ids: [words], open: false }
   const before = known.get(words)
   if (before) return before
@@ -88,8 +88,8 @@ export function meantBy(words: string): Meant {
   return meant
 }
 
-function read(words: string): Meant {
-  const whole = plainText(words)
+function read(words: string): ParsedConcern {
+  const whole = normaliseLabel(words)
   const without = (these: ReadonlySet<string>): string =>
     whole
       .split(' ')
@@ -111,9 +111,9 @@ function read(words: string): Meant {
   for (const t of tokens(words)) {
     const span = spans.find((s) => s.start < t.end && t.start < s.end)
     // "Nuts" in a list is what it is alone; in "pine nuts" it is not.
-    const said = span && span.end - span.start > t.text.length ? undefined : SAID.get(plainText(t.text))
+    const said = span && span.end - span.start > t.text.length ? undefined : SAID.get(normaliseLabel(t.text))
     if (said) own.push(...said.split(' ').filter((x) => x !== '+'))
-    if (said?.includes('+') || (!said && !span && !FILLERS.has(plainText(t.text)))) open = true
+    if (said?.includes('+') || (!said && !span && !FILLERS.has(normaliseLabel(t.text)))) open = true
   }
   const all = [...new Set(own)]
   return { ids: all, open: all.length === 0 || open ? resolveExactly(core) === null : false }
@@ -127,22 +127,22 @@ const tokens = (words: string): { text: string; start: number; end: number }[] =
   }))
 
 /** "None", "no known allergies", "-": the answer of a family that has nothing to say. */
-export const saysNone = (words: string): boolean =>
+export const isNoAllergyAnswer = (words: string): boolean =>
   /^(((none|no|nil|nothing|keine)( known)?( (food )?allerg(y|ies))?( known)?)|n\/a|-|–|0)?$/i.test(
     words.trim().replace(/[.!]$/, ''),
   )
 
 /** The id where the words are one allergen's name and no more; else the words as they stand. */
 export function allergenOfWords(words: string): string {
-  const [id, ...more] = meantBy(words).ids
-  const exact = SAID.get(plainText(words)) ?? BY_NAME.get(plainText(words))
+  const [id, ...more] = parseConcern(words).ids
+  const exact = SAID.get(normaliseLabel(words)) ?? BY_NAME.get(normaliseLabel(words))
   return id !== undefined && more.length === 0 && exact === id ? id : words.trim()
 }
 
 /** What Lea takes the words for, to be looked at by whoever wrote them; empty where they are an allergen's own name. */
-export function meantText(words: string): string {
+export function parsedConcernText(words: string): string {
   if (words.trim() === '' || allergenOf(words)) return ''
-  const { ids, open } = meantBy(words)
+  const { ids, open } = parseConcern(words)
   const known =
     ids.length > 0
       ? `read as ${ids.map(allergenName).join(', ')}`

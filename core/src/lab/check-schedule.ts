@@ -1,5 +1,5 @@
 /** The independent checker of a schedule: asks every rule again of the instance, without the search. */
-import { capOf, placesOf, type Instance } from '../plan/clock/schedule/instance'
+import { capOf, childSlotsOf, type Instance } from '../plan/clock/schedule/instance'
 
 export interface Assigned {
   op: string
@@ -19,19 +19,20 @@ export function scheduleBreaches(
     if (!Number.isInteger(start(op.id)) || start(op.id) < 0) out.push(`${op.id} has no start`)
     for (const before of op.preds) {
       const one = instance.ops.find((o) => o.id === before)
-      if (one && start(op.id) < start(before) + one.p) out.push(`${op.id} begins before ${before} has ended`)
+      if (one && start(op.id) < start(before) + one.duration)
+        out.push(`${op.id} begins before ${before} has ended`)
     }
   }
-  const end = Math.max(0, ...instance.ops.map((o) => start(o.id) + o.p))
+  const end = Math.max(0, ...instance.ops.map((o) => start(o.id) + o.duration))
   for (let t = 0; t < end; t++) {
-    const running = instance.ops.filter((o) => start(o.id) <= t && t < start(o.id) + o.p)
-    const need = (list: typeof running): number => list.reduce((n, o) => n + o.q, 0)
+    const running = instance.ops.filter((o) => start(o.id) <= t && t < start(o.id) + o.duration)
+    const need = (list: typeof running): number => list.reduce((n, o) => n + o.crew, 0)
     if (need(running) > instance.children) out.push(`at ${t} more children are needed than there are`)
     for (const r of instance.resources) {
       const inUse =
         'name' in r
-          ? running.reduce((n, o) => n + (o.req[r.name] ?? 0), 0)
-          : need(running.filter((o) => o.q > 0 && o.eligible.every((c) => r.eligible.includes(c))))
+          ? running.reduce((n, o) => n + (o.demand[r.name] ?? 0), 0)
+          : need(running.filter((o) => o.crew > 0 && o.eligible.every((c) => r.eligible.includes(c))))
       if (inUse > r.cap) out.push(`at ${t} ${'name' in r ? r.name : 'a group of children'} is over its limit`)
     }
   }
@@ -52,7 +53,7 @@ function childBreaches(
   const counts = new Map<string, number>()
   for (const op of instance.ops) {
     const own = children.filter((a) => a.op === op.id)
-    const places = placesOf(op, 0)
+    const places = childSlotsOf(op, 0)
     if (own.length !== places.length)
       out.push(`${op.id}: ${own.length} of ${places.length} places are filled`)
     own.forEach((a, k) => {

@@ -3,10 +3,10 @@
  * over, swap two of a task) while the figures get no worse: conflicts, then the sum of squares of the loads, then the longest
  * wait, then the sum of squared gaps. A child is never in two places at once, never over the cap of a task.
  */
-import { capOf, type Network, type Place } from '../plan/clock/schedule/instance'
+import { capOf, type Network, type ChildSlot } from '../plan/clock/schedule/instance'
 
 /** Where in time a place lies, and who may fill it. */
-interface Spot extends Place {
+interface Spot extends ChildSlot {
   start: number
   end: number
   task: number
@@ -24,7 +24,7 @@ export interface Named {
 
 const NOBODY = -1
 
-export class Naming {
+export class ChildAssignment {
   readonly spots: Spot[]
   private readonly who: Int16Array
   private readonly mine: number[][]

@@ -2,7 +2,7 @@
  * Ops one after another, each with its children at once: as early as resources allow and enough eligible children are free.
  * Always ends without conflict where each op alone can be done: later, everybody is free. The safety net of `solve`.
  */
-import { capOf, type Network, type Place } from '../plan/clock/schedule/instance'
+import { capOf, type Network, type ChildSlot } from '../plan/clock/schedule/instance'
 
 export interface NamedSchedule {
   starts: Int32Array
@@ -28,18 +28,18 @@ export function namedSerial(net: Network, order: readonly number[]): NamedSchedu
     let t = 0
     for (const j of preds[i] as number[]) t = Math.max(t, (starts[j] as number) + (p[j] as number))
     for (; ; t++) {
-      if (t + op.p + 8 > horizon) return null
+      if (t + op.duration + 8 > horizon) return null
       if (!fits(i, t, net, used)) continue
       const chosen = choose(own[i] as number[], places, t, op.eligible, busy, load, had, cap)
       if (!chosen) continue
       starts[i] = t
       rows.forEach((row, r) => {
         const all = used[r] as Int32Array
-        for (let at = t; at < t + op.p; at++) all[at] = (all[at] as number) + (row.use[i] as number)
+        for (let at = t; at < t + op.duration; at++) all[at] = (all[at] as number) + (row.use[i] as number)
       })
       chosen.forEach((c, k) => {
         const at = (own[i] as number[])[k] as number
-        const pl = places[at] as Place
+        const pl = places[at] as ChildSlot
         who[at] = c
         load[c] = (load[c] as number) + 1
         had[c] = (had[c] as number) + 1
@@ -64,7 +64,7 @@ function fits(i: number, t: number, { rows, p }: Network, used: readonly Int32Ar
 /** A child for each place, the least loaded of the free; null where one place finds nobody. */
 function choose(
   own: readonly number[],
-  places: readonly Place[],
+  places: readonly ChildSlot[],
   t: number,
   eligible: readonly number[],
   busy: readonly Uint8Array[],
@@ -75,14 +75,14 @@ function choose(
   const chosen: number[] = []
   const now = new Map<number, number>()
   for (const at of own) {
-    const pl = places[at] as Place
+    const pl = places[at] as ChildSlot
     let best = -1
     let rank = Infinity
     for (const c of eligible) {
       const here = now.get(c) ?? 0
       if ((had[c] as number) + here >= cap) continue
       if (isBusy(busy[c] as Uint8Array, t + pl.from, t + pl.to)) continue
-      if (chosen.some((o, k) => o === c && overlap(places[own[k] as number] as Place, pl))) continue
+      if (chosen.some((o, k) => o === c && overlap(places[own[k] as number] as ChildSlot, pl))) continue
       const value = ((had[c] as number) + here) * 1000 + (load[c] as number) + here
       if (value < rank) [best, rank] = [c, value]
     }
@@ -97,4 +97,4 @@ const isBusy = (row: Uint8Array, from: number, to: number): boolean => {
   for (let at = from; at < to; at++) if (row[at] === 1) return true
   return false
 }
-const overlap = (a: Place, b: Place): boolean => a.from < b.to && b.from < a.to
+const overlap = (a: ChildSlot, b: ChildSlot): boolean => a.from < b.to && b.from < a.to

@@ -8,7 +8,7 @@
 import { lowerBound, type Bound } from '../plan/clock/schedule/bound'
 import { networkOf, type Impossible, type Instance, type Network } from '../plan/clock/schedule/instance'
 import { namedSerial } from './named-serial'
-import { Naming, type Named } from './child-assignment'
+import { ChildAssignment, type Named } from './child-assignment'
 import { seeded } from '../plan/clock/schedule/random'
 import { bestOfRules, improve } from '../plan/clock/schedule/search'
 import { feasible, lengthOf, type Row } from '../plan/clock/schedule/serial'
@@ -69,10 +69,10 @@ function attempt(net: Network, bound: Bound, budget: number, random: () => numbe
     const rows = [...net.rows, ...extra]
     if (extra.length > 0) found = bestOfRules(net, rows)
     found = improve(net, rows, found, bound.units, Math.ceil(budget / (round === 0 ? 2 : 8)), random)
-    const naming = new Naming(net, found.starts, random).fill().polish(budget * 4)
+    const naming = new ChildAssignment(net, found.starts, random).fill().polish(budget * 4)
     const named = naming.result()
     if (named.conflicts === 0) {
-      const better = new Naming(net, found.starts, random)
+      const better = new ChildAssignment(net, found.starts, random)
         .adopt(named.who)
         .polish(budget * 4)
         .result()
@@ -98,7 +98,7 @@ function fallback(
 ): Candidate | null {
   const one = namedSerial(net, feasible(order, net.preds))
   if (!one) return null
-  const named = new Naming(net, one.starts, random)
+  const named = new ChildAssignment(net, one.starts, random)
     .adopt(one.who)
     .polish(budget * 4)
     .result()

@@ -2,7 +2,7 @@
 import { monthsOn } from '../craft/ages'
 import { foodBook } from '../food/foods'
 import { packetsOf } from './model/decision'
-import type { Person, Start } from './model/draft'
+import type { DraftChild, PlanStart } from './model/draft'
 import { MAX_CHILDREN, type PlanRequest } from './model/request'
 import { withSittings } from './model/sittings'
 
@@ -15,7 +15,7 @@ export class PlanError extends Error {
   }
 }
 
-export function begin(request: PlanRequest): Start {
+export function begin(request: PlanRequest): PlanStart {
   const { children, session } = request
   const recipe = withSittings(request.recipe, request.decisions)
   if (children.length === 0)
@@ -25,7 +25,7 @@ export function begin(request: PlanRequest): Start {
   }
   if (recipe.steps.length === 0)
     throw new PlanError('recipe.steps', 'this recipe has no steps yet: add at least one')
-  const people = children.map((c): Person => ({
+  const people = children.map((c): DraftChild => ({
     ...c,
     age: c.birth ? monthsOn(c.birth, session.date) : (c.months ?? 0),
   }))

@@ -8,12 +8,12 @@ import { swapOf } from '../food/swaps'
 import { adapt } from './adapt/adapt'
 import { begin, PlanError } from './begin'
 import { APART } from './adapt/bowls'
-import { cardOf } from './model/child-safety-digest'
+import { childSafetyDigest } from './model/child-safety-digest'
 import { breaches } from './check/check'
 import { clock } from './clock/clock'
 import type { Decision } from './model/decision'
 import { digest } from './model/digest'
-import type { Gathered, Out, Person, Talked } from './model/draft'
+import type { Gathered, Out, DraftChild, Talked } from './model/draft'
 import { byGrade, type Cleared, type Finding } from './model/finding'
 import { gather } from './gather/gather'
 import { measuringOf } from './scoop/measuring'
@@ -88,7 +88,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
   })
   const { recipe } = draft
   const probes = probesOf(draft, request)
-  const cards = new Map(request.children.map((c) => [c.id, cardOf(c)]))
+  const cards = new Map(request.children.map((c) => [c.id, childSafetyDigest(c)]))
   const plan: Omit<Plan, 'digest'> = {
     version: PLAN_VERSION,
     session: request.session.id,
@@ -117,7 +117,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     tasks: draft.tasks,
     turns: draft.turns,
     schedule: draft.schedule,
-    fill: draft.fill,
+    waitingJobs: draft.fill,
     background: draft.background,
     talk: draft.talk,
     uncovered: draft.uncovered,
@@ -143,7 +143,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
 
 /** Levels that rest on a clinic's plan: it is read again before cooking (allergens.md E1). */
 const PLAN_LEVELS: readonly Level[] = ['anaphylaxis-risk', 'not-in-room', 'fpies', 'allergy-eats-baked']
-const needsPlan = (p: Person): boolean =>
+const needsPlan = (p: DraftChild): boolean =>
   p.carePlan === true || p.concerns.some((c) => PLAN_LEVELS.includes(c.level))
 
 /** A decision whose subject is gone. */

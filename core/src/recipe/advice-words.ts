@@ -133,7 +133,7 @@ export const JOB_WORDS: readonly { id: string; all: readonly (readonly string[])
 ]
 
 /** The knife ladder: guided from, overseen from, in months. Source: age-skill-safety.md A3, common practice, from memory. */
-export const KNIVES: readonly {
+export const KNIFE_WORDS: readonly {
   id: string
   words: readonly string[]
   from: number | null

@@ -5,9 +5,9 @@
  */
 import { formFor, TECHNIQUES, type Technique } from '../craft/techniques'
 import { PREPARATIONS, SHAPE_ROWS, settles, type ShapeRow, type ShapeRule } from '../food/choking'
-import { plainText } from '../food/label/text'
+import { normaliseLabel } from '../food/label/text'
 import { EARLY_ROWS, type EarlyRow } from '../food/too-early'
-import { JOB_WORDS, KNIVES, SHAPE_WORDS } from './advice-words'
+import { JOB_WORDS, KNIFE_WORDS, SHAPE_WORDS } from './advice-words'
 import { adviseReadings } from './readings'
 import type { Advice } from './verdict'
 
@@ -22,8 +22,8 @@ export interface Question {
 const RANK = { stop: 0, change: 1, adult: 2, unknown: 3, ok: 4 } as const
 const HOLD = 999
 
-const padded = (text: string): string => ` ${plainText(text)} `
-const has = (text: string, phrase: string): boolean => text.includes(` ${plainText(phrase)} `)
+const padded = (text: string): string => ` ${normaliseLabel(text)} `
+const has = (text: string, phrase: string): boolean => text.includes(` ${normaliseLabel(phrase)} `)
 
 /** The strictest verdict over every food and job that the words name. */
 export function advise({ months, what, as = '', country }: Question): Advice {
@@ -31,7 +31,7 @@ export function advise({ months, what, as = '', country }: Question): Advice {
   const form = padded(as)
   const both = padded(`${what} ${as}`)
   const jobs = jobsIn(named)
-  const tools = KNIVES.filter((k) => k.words.some((w) => has(both, w)))
+  const tools = KNIFE_WORDS.filter((k) => k.words.some((w) => has(both, w)))
   const shaped = SHAPE_WORDS.some(([words]) => words.some((w) => has(both, w)))
   const found: Advice[] = jobs.map((job) => adviseJob(job, months, both, tools))
   // A tool alone names no shape: what is served is asked about by its own words.
@@ -59,7 +59,7 @@ export function advise({ months, what, as = '', country }: Question): Advice {
 /** Rows whose name stands in the text; a name inside a longer one that also stands there is not meant. */
 function longestNamed<R extends { names: string[] }>(rows: readonly R[], text: string): R[] {
   const hits = rows.flatMap((row) =>
-    row.names.filter((n) => has(text, n)).map((name) => ({ row, name: plainText(name) })),
+    row.names.filter((n) => has(text, n)).map((name) => ({ row, name: normaliseLabel(name) })),
   )
   const kept = hits.filter(
     (h) => !hits.some((o) => o.name !== h.name && padded(o.name).includes(` ${h.name} `)),
@@ -138,9 +138,9 @@ const stem = (word: string): string => word.replace(/(es|s)$/, '')
 
 /** Does the form given meet one of the forms a rule speaks of ("coins" meets "coin")? */
 function formMeets(rule: ShapeRule, text: string): boolean {
-  const words = new Set(plainText(text).split(' ').map(stem))
+  const words = new Set(normaliseLabel(text).split(' ').map(stem))
   return (rule.forms ?? []).some((f) =>
-    plainText(f)
+    normaliseLabel(f)
       .split(' ')
       .map(stem)
       .filter((w) => w !== 'raw')
@@ -165,7 +165,7 @@ function adviseJob(
   job: Technique,
   months: number,
   text: string,
-  tools: readonly (typeof KNIVES)[number][],
+  tools: readonly (typeof KNIFE_WORDS)[number][],
 ): Advice {
   const base = { source: `${job.source} (from memory)`, matched: job.id }
   if (job.id === 'deep-fry')
@@ -217,13 +217,13 @@ function adviseJob(
 /** A rung of the ladder whose tool or food the words name, and that comes later. */
 function tooEarlyRung(job: Technique, months: number, text: string): Technique['ladder'][number] | undefined {
   const words = new Set(
-    plainText(text)
+    normaliseLabel(text)
       .split(' ')
       .map(stem)
       .filter((w) => w.length > 3),
   )
   const weight = (tool: string): number =>
-    plainText(tool)
+    normaliseLabel(tool)
       .split(' ')
       .map(stem)
       .filter((w) => words.has(w)).length
@@ -233,7 +233,7 @@ function tooEarlyRung(job: Technique, months: number, text: string): Technique['
     .find((r) => !job.ladder.some((o) => o.fromMonths <= months && weight(o.tool) > weight(r.tool)))
 }
 
-function adviseTool(tool: (typeof KNIVES)[number], months: number): Advice {
+function adviseTool(tool: (typeof KNIFE_WORDS)[number], months: number): Advice {
   const base = { source: 'common practice (knife ladder), from memory', matched: tool.id }
   if (tool.from === null)
     return {

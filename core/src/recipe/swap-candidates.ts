@@ -6,7 +6,7 @@ import type { Ratio } from '../amount/ratio'
 import { allergenOf, listHolds } from '../food/allergens'
 import { DIETS, meetDiet, type Diet } from '../food/diets'
 import { isUnknown, resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
-import { meantBy } from '../food/parse-concern'
+import { parseConcern } from '../food/parse-concern'
 import { applySwap, SWAPS, swapsFor, type SwapPart } from '../food/swaps'
 
 export interface SwapCandidate {
@@ -62,7 +62,7 @@ export function swapCandidates(
   const food = resolveFood(question.food, book)
   if (!food) return null
   const role = ROLE_WORDS[question.role] ?? question.role
-  const avoid = question.avoid.flatMap((words) => [...new Set([words, ...meantBy(words).ids])])
+  const avoid = question.avoid.flatMap((words) => [...new Set([words, ...parseConcern(words).ids])])
   const fits = swapsFor(food.id, role, question.unit).filter((swap) => {
     const holds = avoid.some((id) => listHolds(swap.brings, id) !== 'no' || swap.brings.includes(id))
     return !holds && swap.parts.every((p) => suitsDiets(p.food, question.diets, book))

@@ -26,7 +26,7 @@ export {
 export {
   type MendInput,
   type RotationInput,
-  type SessionInput,
+  type SessionBody,
   mendSchema,
   readPlanRequest,
   rotationSchema,

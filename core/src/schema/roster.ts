@@ -6,7 +6,7 @@ import { ValidationError } from 'yup'
 import { allergenName } from '../food/allergens'
 import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concerns'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
-import { meantBy, saysNone } from '../food/parse-concern'
+import { parseConcern, isNoAllergyAnswer } from '../food/parse-concern'
 import { languageName, LANGUAGES } from '../learn/glossary'
 import { NEEDS, type Need } from '../plan/model/request'
 import type { StoredChild } from '../setting/assemble'
@@ -143,7 +143,7 @@ const parts = (text: string): string[] =>
   text
     .split(/[;,|\n]/)
     .map((t) => t.trim())
-    .filter((t) => !saysNone(t))
+    .filter((t) => !isNoAllergyAnswer(t))
 
 /** "milk: allergy, no traces; egg" in both ways: a comma inside a level's own words does not part it. */
 function concernParts(text: string): string[] {
@@ -180,7 +180,7 @@ function concernsOf(text: string, notes: string[]): Concern[] {
       .trim()
       .toLowerCase()
       .replace(/\s+allerg(y|ic)$/, '')
-    const { ids, open } = meantBy(words)
+    const { ids, open } = parseConcern(words)
     const [id] = ids
     const exact = LEVELS.find((l) => l === inside.trim() || LEVEL_WORDS[l] === inside.trim())
     const level =

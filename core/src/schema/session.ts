@@ -42,7 +42,7 @@ export const sessionSchema = yup
         })
       : true,
   )
-export type SessionInput = yup.InferType<typeof sessionSchema>
+export type SessionBody = yup.InferType<typeof sessionSchema>
 
 const turnsDone = listOf(required('Turn', 300), 'Turns done', 5000)
 const mendParts = {

@@ -82,7 +82,7 @@ const EVEN_SESSIONS = 6
  * Jobs that a child had more than its even share in its last finished sessions, together; below 0 where it had fewer. In each the share
  * is the mean of those who were at the table, rounded down: who had the one more has 1, who left early less than 0.
  */
-export function aheadOf(child: string, past: readonly PastSession[]): number {
+export function turnsOverShare(child: string, past: readonly PastSession[]): number {
   const own = [...past]
     .sort((a, b) => (a.date < b.date ? 1 : -1))
     .filter((p) => p.plan.children.some((c) => c.id === child) && p.events.some((e) => e.kind === 'finish'))

@@ -4,7 +4,7 @@ import type { How } from '../craft/skills'
 import { targetState, type Claim } from '../learn/marks'
 import { targetOf } from '../learn/targets'
 import { allTalk, skillsOf } from './carried'
-import type { Met, Taste } from './event'
+import type { FoodMeeting, Taste } from './event'
 import { sessionRecord, type PastSession } from './record'
 import { replay } from './replay'
 
@@ -17,14 +17,14 @@ export interface ChildRecord {
   techniques: { name: string; times: number; last: string }[]
   tastes: Record<Taste, number>
   /** Foods it met, in the ways in which it met them; no trend. */
-  met: { food: string; ways: { how: Met; on: string }[] }[]
+  met: { food: string; ways: { how: FoodMeeting; on: string }[] }[]
   turns: number
   notes: { text: string; date: string }[]
 }
 
 /** Each food with the ways in which it was met, the newest first; foods by name. */
 function metBy(child: string, past: readonly PastSession[]): ChildRecord['met'] {
-  const foods = new Map<string, { how: Met; on: string }[]>()
+  const foods = new Map<string, { how: FoodMeeting; on: string }[]>()
   for (const one of [...past].sort((a, b) => (a.date < b.date ? 1 : -1))) {
     const names = new Map(one.plan.bowls.flatMap((b) => b.lines).map((l) => [l.food, l.name]))
     for (const [food, how] of Object.entries(replay(one.events).met[child] ?? {})) {

@@ -45,8 +45,8 @@ export const INCIDENT_WORDS: Record<Incident, string> = {
 
 /** How a child met a food, without any rank: each is a way of meeting it. */
 export const MET = ['refused', 'touched', 'tasted', 'ate'] as const
-export type Met = (typeof MET)[number]
-export const MET_WORDS: Record<Met, string> = {
+export type FoodMeeting = (typeof MET)[number]
+export const MET_WORDS: Record<FoodMeeting, string> = {
   refused: 'not this time',
   touched: 'touched or smelled',
   tasted: 'tasted',
@@ -107,7 +107,7 @@ export type EventBody =
   | { kind: 'incident'; body: { what: Incident; who: string[]; text: string; done: string; by: string } }
   /** The owner has read it. */
   | { kind: 'incident-seen'; body: { incident: string; by: string } }
-  | { kind: 'met'; body: { child: string; food: string; how: Met } }
+  | { kind: 'met'; body: { child: string; food: string; how: FoodMeeting } }
   | { kind: 'taste-word'; body: { word: string; child?: string } }
   | { kind: 'leftover'; body: { what: string; amount: string; place: KeptPlace; until: string } }
   | { kind: 'scrap'; body: { what: string; to: ScrapWay } }

@@ -2,7 +2,7 @@
 import { dayAfter } from '../amount/days'
 import type { Keeps } from '../recipe/recipe'
 import type { Plan } from '../plan/model/plan'
-import { MET, TASTES, type KeptPlace, type Met, type Taste } from './event'
+import { MET, TASTES, type KeptPlace, type FoodMeeting, type Taste } from './event'
 import type { TableState } from './replay'
 
 /** Rows of a pictograph: one token for each child, in the order of the seats. */
@@ -103,7 +103,7 @@ export function cleanUp(
 }
 
 /** Tapped again it is the next way; the first tap says `tasted`, which is noted most. */
-export const nextMet = (how: Met | undefined): Met =>
+export const nextMet = (how: FoodMeeting | undefined): FoodMeeting =>
   MET[(how ? MET.indexOf(how) + 1 : MET.indexOf('tasted')) % MET.length] ?? 'tasted'
 
 /** Foods of the session that a child can meet, each once, and of how many children that is noted; water is none. */

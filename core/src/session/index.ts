@@ -1,4 +1,4 @@
-export { aheadOf, latelyOf, skillsOf, talkOf } from './carried'
+export { turnsOverShare, latelyOf, skillsOf, talkOf } from './carried'
 export { type ChildRecord, childRecord, ownPart } from './child-record'
 export {
   type EventBody,
@@ -33,7 +33,7 @@ export {
   openGates,
   openProbes,
   tableTasks,
-  unseen,
+  childrenNotCoveredByPlan,
 } from './table'
 export {
   REASON_WORDS,

@@ -33,7 +33,7 @@ export function whoWaits(plan: Plan, bowl: string, step: string, turn: Turn | nu
   }
   for (const task of plan.tasks.filter((t) => t.step === step && t.bowl === bowl))
     for (const i of task.instead ?? []) add(i.child, { says: i.job, or: [] })
-  const first = (plan.fill ?? [])
+  const first = (plan.waitingJobs ?? [])
     .filter((f) => f.sitting === time.sitting && f.start <= to && from < f.end)
     .sort((a, b) => a.start - b.start)
   for (const f of first)
@@ -44,7 +44,7 @@ export function whoWaits(plan: Plan, bowl: string, step: string, turn: Turn | nu
 /** Clearing up at the first sitting, job by job. */
 export function clearingUp(plan: Plan): { says: string; children: string[] }[] {
   const jobs = new Map<string, Set<string>>()
-  for (const f of plan.fill ?? [])
+  for (const f of plan.waitingJobs ?? [])
     if (f.clears && f.sitting === 1) jobs.set(f.says, (jobs.get(f.says) ?? new Set()).add(f.child))
   return [...jobs].map(([says, children]) => ({ says, children: [...children] }))
 }

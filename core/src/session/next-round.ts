@@ -1,5 +1,5 @@
 /** What has not come round and could: techniques and targets for the ages on the list, with the setting's recipes that bring them. */
-import { techniqueIn } from '../craft/setting-techniques'
+import { techniqueFor } from '../craft/setting-techniques'
 import { formFor } from '../craft/techniques'
 import { suits, targetOf } from '../learn/targets'
 import type { HouseRules } from '../plan/model/request'
@@ -32,7 +32,7 @@ export function nextRound(
       brings.set(technique, [...(brings.get(technique) ?? []), { id, title: recipe.title }])
   }
   const someoneMay = (id: string): boolean => {
-    const technique = techniqueIn(id, rules.techniques)
+    const technique = techniqueFor(id, rules.techniques)
     return technique !== undefined && ages.some((m) => formFor(technique, m, rules.knives).kind === 'do')
   }
   const open = view.techniquesMissing.filter((t) => someoneMay(t.id))

@@ -5,7 +5,7 @@
 import type { How } from '../craft/skills'
 import type { SupportLevel } from '../learn/levels'
 import type { Answered } from '../learn/marks'
-import type { Gate, Incident, KeptPlace, Met, ScrapWay, TableEvent, Taste } from './event'
+import type { Gate, Incident, KeptPlace, FoodMeeting, ScrapWay, TableEvent, Taste } from './event'
 import { roundsOf, type TimerState } from './timers'
 
 export interface TurnState {
@@ -60,7 +60,7 @@ export interface TableState {
     seenBy?: string
   }[]
   /** Child -> food -> how it was met, as noted last. */
-  met: Record<string, Record<string, Met>>
+  met: Record<string, Record<string, FoodMeeting>>
   tasteWords: { word: string; child?: string }[]
   leftovers: { what: string; amount: string; place: KeptPlace; until: string; event: string }[]
   scraps: { what: string; to: ScrapWay }[]

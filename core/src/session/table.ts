@@ -125,7 +125,7 @@ export type GateNeed =
  * Children who are here and whom the plan in force has not seen as they are: not at all, or with another card than it was made for.
  * Everything stops until it has.
  */
-export const unseen = (plan: Plan, present: readonly Present[]): string[] =>
+export const childrenNotCoveredByPlan = (plan: Plan, present: readonly Present[]): string[] =>
   present
     .filter(({ id, card }) => {
       const known = plan.children.find((c) => c.id === id)
@@ -143,7 +143,7 @@ export function openGates(
   const passed = (gate: string, at?: string): boolean =>
     state.gates.some((g) => g.gate === gate && (!at || g.step === at))
   const needs: GateNeed[] = []
-  const arrived = unseen(plan, present)
+  const arrived = childrenNotCoveredByPlan(plan, present)
   if (arrived.length > 0)
     needs.push({
       gate: 'arrival',

@@ -6,7 +6,7 @@ import type { Skills } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
 import type { OwnWord } from '../learn/glossary'
 import type { Recipe } from '../recipe/recipe'
-import { cardOf, type Present } from '../plan/model/child-safety-digest'
+import { childSafetyDigest, type Present } from '../plan/model/child-safety-digest'
 import type { CupboardItem } from '../plan/model/cupboard'
 import type { Decision } from '../plan/model/decision'
 import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from '../plan/model/request'
@@ -102,8 +102,8 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.hand && { hand: c.hand }),
   ...(c.carePlan && { carePlan: true }),
   needs: c.needs,
-  ...(c.lately && Object.keys(c.lately).length > 0 && { lately: c.lately }),
-  ...(c.ahead && { ahead: c.ahead }),
+  ...(c.lately && Object.keys(c.lately).length > 0 && { lastDone: c.lately }),
+  ...(c.ahead && { turnsOverShare: c.ahead }),
   ...(c.talk && c.talk.marks.length + c.talk.heard.length > 0 && { talk: c.talk }),
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
@@ -114,7 +114,7 @@ export function atTable(
   session: Pick<StoredSession, 'children' | 'guests'>,
   children: readonly StoredChild[],
 ): Present[] {
-  const cards = new Map([...children, ...session.guests].map((c) => [c.id, cardOf(planChild(c))]))
+  const cards = new Map([...children, ...session.guests].map((c) => [c.id, childSafetyDigest(planChild(c))]))
   return [...session.children, ...session.guests.map((g) => g.id)].map((id) => {
     const card = cards.get(id)
     return { id, ...(card !== undefined && { card }) }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { isWanted, themesOn } from '../../src/choose/filter'
-import { lookAt } from '../../src/choose/evaluate-recipe'
+import { evaluateRecipe } from '../../src/choose/evaluate-recipe'
 import { rank } from '../../src/choose/rank'
 import { remedyFor } from '../../src/choose/remedy'
-import type { Wish } from '../../src/choose/selection-criteria'
+import type { SelectionCriteria } from '../../src/choose/selection-criteria'
 import { foodBook } from '../../src/food/foods'
 import { compile, openStops } from '../../src/plan/compile'
 import type { PlanChild } from '../../src/plan/model/request'
@@ -11,7 +11,10 @@ import { fromMonths, heatsOf } from '../../src/recipe/features'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { child, four, recipeOf, request } from '../group'
 
-const wishFor = (children: PlanChild[], more: Partial<Wish['base']> = {}): Wish => ({
+const wishFor = (
+  children: PlanChild[],
+  more: Partial<SelectionCriteria['base']> = {},
+): SelectionCriteria => ({
   base: request(children, more),
 })
 const rows = SHIPPED_RECIPES.map((recipe) => ({ id: recipe.id, recipe }))
@@ -31,7 +34,7 @@ describe('the ranked shelf', () => {
     expect(dangers).toEqual([...dangers].sort((a, b) => a - b))
   })
   it('the swaps that suit everyone are counted in, and named', () => {
-    const look = lookAt(
+    const look = evaluateRecipe(
       'bread',
       recipeOf('herb-soda-bread'),
       wishFor([...four(), child('z', 41, { concerns: [milk] })]),
@@ -48,7 +51,7 @@ describe('the ranked shelf', () => {
     ]
     for (const group of groups)
       for (const { id, recipe } of rows) {
-        const look = lookAt(id, recipe, wishFor(group))
+        const look = evaluateRecipe(id, recipe, wishFor(group))
         const plan = compile(request(group, { recipe, decisions: look.decisions }))
         const listed = openStops(plan).filter(
           (f) => f.rule === 'shape' || f.touches.some((t) => t.meeting === 'lists'),
@@ -62,8 +65,8 @@ describe('the ranked shelf', () => {
       }
   })
   it('kit that is missing, a late end, too few adults and a budget stand against a recipe', () => {
-    const kinds = (id: string, wish: Wish): string[] =>
-      lookAt(id, recipeOf(id), wish).against.map((a) => a.kind)
+    const kinds = (id: string, wish: SelectionCriteria): string[] =>
+      evaluateRecipe(id, recipeOf(id), wish).against.map((a) => a.kind)
     const bare = { ...request(four()).kit, equipment: ['fridge'] }
     expect(kinds('herb-soda-bread', wishFor(four(), { kit: bare }))).toContain('kit')
     const short = { id: 's', date: '2026-11-26', start: '10:15', until: '10:30' }
@@ -114,13 +117,17 @@ describe('the ranked shelf', () => {
     expect(fine[0]?.recipe).toBe('overnight-oats-pear')
   })
   it('nobody at the table is said, not thrown', () => {
-    const look = lookAt('x', recipeOf('herb-soda-bread'), wishFor([]))
+    const look = evaluateRecipe('x', recipeOf('herb-soda-bread'), wishFor([]))
     expect(look.against).toEqual([
       { kind: 'plan', says: expect.stringContaining('nobody is in this session') },
     ])
   })
   it('a baby in arms is no child without a job', () => {
-    const look = lookAt('x', recipeOf('cucumber-mint-raita'), wishFor([...four(), child('ondine', 11)]))
+    const look = evaluateRecipe(
+      'x',
+      recipeOf('cucumber-mint-raita'),
+      wishFor([...four(), child('ondine', 11)]),
+    )
     expect(look.figures.out).toBe(0)
   })
 })
@@ -128,7 +135,7 @@ describe('the ranked shelf', () => {
 describe('the cheapest remedy', () => {
   it('one more adult, where nobody here leads the heat; tried for real', () => {
     const wish = wishFor(four(), { adults: [{ id: 'gwenda', leads: ['knives'] }] })
-    const look = lookAt('b', recipeOf('herb-soda-bread'), wish)
+    const look = evaluateRecipe('b', recipeOf('herb-soda-bread'), wish)
     const remedy = remedyFor(look, recipeOf('herb-soda-bread'), wish)
     expect(remedy).toMatchObject({ clears: true, left: [] })
     expect(remedy?.says).toMatch(/adult/i)
@@ -137,7 +144,7 @@ describe('the cheapest remedy', () => {
   it('an earlier start, where it would end late', () => {
     const wish = wishFor(four(), { session: { id: 's', date: '2026-11-26', start: '10:15', until: '11:00' } })
     const soup = recipeOf('lentil-letter-soup')
-    const look = lookAt('s', soup, wish)
+    const look = evaluateRecipe('s', soup, wish)
     expect(look.figures.late).toBeGreaterThan(0)
     const remedy = remedyFor(look, soup, wish)
     expect(remedy?.clears).toBe(true)
@@ -146,7 +153,7 @@ describe('the cheapest remedy', () => {
   it('an own bowl or a shape, where a food meets somebody', () => {
     const group = [...four(), child('bodhi', 20)]
     for (const { id, recipe } of rows) {
-      const look = lookAt(id, recipe, wishFor(group))
+      const look = evaluateRecipe(id, recipe, wishFor(group))
       if (!look.against.some((a) => a.kind === 'danger')) continue
       const remedy = remedyFor(look, recipe, wishFor(group))
       if (remedy?.clears) expect(remedy.after.figures.danger).toBe(0)
@@ -154,11 +161,11 @@ describe('the cheapest remedy', () => {
   })
   it('none where nothing stands against it, and none that is no help', () => {
     const wish = wishFor(four())
-    const fine = lookAt('r', recipeOf('cucumber-mint-raita'), wish)
+    const fine = evaluateRecipe('r', recipeOf('cucumber-mint-raita'), wish)
     expect(fine.against).toEqual([])
     expect(remedyFor(fine, recipeOf('cucumber-mint-raita'), wish)).toBeNull()
     const bare = wishFor(four(), { kit: { ...request(four()).kit, equipment: ['fridge'] } })
-    const bread = lookAt('b', recipeOf('herb-soda-bread'), bare)
+    const bread = evaluateRecipe('b', recipeOf('herb-soda-bread'), bare)
     expect(remedyFor(bread, recipeOf('herb-soda-bread'), bare)).toBeNull()
   })
 })

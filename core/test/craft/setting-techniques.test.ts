@@ -1,7 +1,7 @@
 /** What a setting moves: ages and tools of techniques, adult ratios; and where it cannot. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type HouseTechnique, techniqueIn } from '../../src/craft/setting-techniques'
+import { type HouseTechnique, techniqueFor } from '../../src/craft/setting-techniques'
 import { adultsNeeded, ratioRows } from '../../src/craft/ratios'
 import { TECHNIQUES, type Technique, formFor } from '../../src/craft/techniques'
 import { compile } from '../../src/plan/compile'
@@ -9,12 +9,12 @@ import { rulesSchema } from '../../src/schema/recipe'
 import { agesOf } from '../../src/craft/setting-techniques'
 import { daysBetween } from '../../src/amount/days'
 import { choicesAt } from '../../src/craft/choices'
-import { besideJob, FILLER_JOBS } from '../../src/craft/side-jobs'
+import { sideJob, FILLER_JOBS } from '../../src/craft/side-jobs'
 import { child, recipeOf, request } from '../group'
 
-const stir = techniqueIn('stir') as Technique
+const stir = techniqueFor('stir') as Technique
 const formAt = (id: string, months: number, own: HouseTechnique[]) => {
-  const technique = techniqueIn(id, own)
+  const technique = techniqueFor(id, own)
   if (!technique) throw new Error(id)
   return formFor(technique, months)
 }
@@ -54,7 +54,7 @@ describe('a technique moved by the setting', () => {
         fc.integer({ min: 12, max: 150 }),
         fc.integer({ min: 0, max: 60 }),
         (technique, from, more) => {
-          const moved = techniqueIn(technique, [{ technique, from, oversee: from + more }])
+          const moved = techniqueFor(technique, [{ technique, from, oversee: from + more }])
           const belows = (moved?.supervision ?? []).map((r) => r.below ?? Infinity)
           expect(belows).toEqual([...belows].sort((a, b) => a - b))
           expect(belows.at(-1)).toBe(Infinity)
@@ -98,7 +98,7 @@ describe('a technique moved by the setting', () => {
 })
 
 describe('the tool', () => {
-  const knife = techniqueIn('bridge-cut')
+  const knife = techniqueFor('bridge-cut')
   it('moves up by what was seen, within what the age allows, and back with help', () => {
     if (!knife) throw new Error('no technique')
     const tool = (months: number, seen?: 'alone' | 'help') => {
@@ -151,14 +151,14 @@ describe('small facts of the trade', () => {
   it('a neighbour job never touches what the child must not, and starts at its age', () => {
     for (const technique of TECHNIQUES)
       for (let months = 12; months <= 120; months += 6) {
-        expect(besideJob(technique, months, false)?.touches ?? false).toBe(false)
-        if (months < 18) expect(besideJob(technique, months, true)).toBeNull()
-        else expect(besideJob(technique, months, true)).not.toBeNull()
+        expect(sideJob(technique, months, false)?.touches ?? false).toBe(false)
+        if (months < 18) expect(sideJob(technique, months, true)).toBeNull()
+        else expect(sideJob(technique, months, true)).not.toBeNull()
       }
   })
   it('jobs for waiting name techniques that are there', () => {
     for (const job of FILLER_JOBS)
-      if (job.technique !== undefined) expect(techniqueIn(job.technique), job.id).toBeDefined()
+      if (job.technique !== undefined) expect(techniqueFor(job.technique), job.id).toBeDefined()
   })
   it('days between two dates agree with the platform calendar', () => {
     fc.assert(

@@ -7,7 +7,12 @@ import { describe, expect, it } from 'vitest'
 import { ALLERGENS, allergenName } from '../../src/food/allergens'
 import { type Packet, meet } from '../../src/food/concerns'
 import { type FoodFact, foodBook, resolveFood } from '../../src/food/foods'
-import { allergenOfWords, meantBy, meantText, saysNone } from '../../src/food/parse-concern'
+import {
+  allergenOfWords,
+  parseConcern,
+  parsedConcernText,
+  isNoAllergyAnswer,
+} from '../../src/food/parse-concern'
 import { swapsFor } from '../../src/food/swaps'
 import { compile, openStops } from '../../src/plan/compile'
 import { concernSchema } from '../../src/schema/people'
@@ -89,9 +94,9 @@ describe('what families say', () => {
     ['bread flour', 'plain flour'],
   ])('“%s” meets %s', (words, name) => expect(meet(words, food(name))).toBe('lists'))
   it('“nuts” is peanut and tree nuts, “shellfish” crustaceans and molluscs, “seafood” fish too', () => {
-    expect(meantBy('Nuts').ids.sort()).toEqual(['peanut', 'tree-nuts'])
-    expect(meantBy('shellfish').ids.sort()).toEqual(['crustaceans', 'molluscs'])
-    expect(meantBy('Seafood').ids.sort()).toEqual(['crustaceans', 'fish', 'molluscs'])
+    expect(parseConcern('Nuts').ids.sort()).toEqual(['peanut', 'tree-nuts'])
+    expect(parseConcern('shellfish').ids.sort()).toEqual(['crustaceans', 'molluscs'])
+    expect(parseConcern('Seafood').ids.sort()).toEqual(['crustaceans', 'fish', 'molluscs'])
   })
   it.each([
     ['nuts and sesame', 'peanut tree-nuts sesame'],
@@ -99,7 +104,7 @@ describe('what families say', () => {
     ['pine nuts', 'pine-nut'],
     ['egg; lactose', 'egg lactose-intolerance milk'],
     ['tree nuts', 'tree-nuts'],
-  ])('“%s” is %s', (words, ids) => expect([...meantBy(words).ids].sort()).toEqual(ids.split(' ').sort()))
+  ])('“%s” is %s', (words, ids) => expect([...parseConcern(words).ids].sort()).toEqual(ids.split(' ').sort()))
   it('the name of every food, and every other name of it, is met by that food', () => {
     for (const f of FOODS)
       for (const name of [f.name, f.plural ?? f.name, ...f.aliases])
@@ -108,30 +113,30 @@ describe('what families say', () => {
   })
   it('every allergen has a name that is understood as itself, or as what it is', () => {
     for (const a of ALLERGENS) {
-      const { ids, open } = meantBy(allergenName(a.id))
+      const { ids, open } = parseConcern(allergenName(a.id))
       expect(open, a.id).toBe(false)
       expect(ids, a.id).toContain(a.id === 'coeliac' ? 'gluten-cereals' : a.id)
     }
   })
   it('several in one field are all looked for', () => {
     const words = 'egg, milk and kiwi'
-    expect(meantBy(words).ids.sort()).toEqual(['egg', 'kiwi', 'milk'])
+    expect(parseConcern(words).ids.sort()).toEqual(['egg', 'kiwi', 'milk'])
     expect(meet(words, food('butter'))).toBe('lists')
   })
   it('that it is no allergy to something does not take it away', () => {
-    expect(meantBy('milk free').ids).toContain('milk')
-    expect(meantBy('may contain nuts').ids).toContain('tree-nuts')
+    expect(parseConcern('milk free').ids).toContain('milk')
+    expect(parseConcern('may contain nuts').ids).toContain('tree-nuts')
   })
 })
 
 describe('nothing to say', () => {
   it.each(['', '-', 'None', 'no', 'n/a', 'No known allergies.', 'nil', 'no allergies', 'none known'])(
     '“%s” is no allergy',
-    (words) => expect(saysNone(words)).toBe(true),
+    (words) => expect(isNoAllergyAnswer(words)).toBe(true),
   )
   it.each(['nuts', 'no nuts', 'none but egg', 'not sure', 'no idea', 'noodles', 'nothing with milk'])(
     '“%s” is one, or is asked about',
-    (words) => expect(saysNone(words)).toBe(false),
+    (words) => expect(isNoAllergyAnswer(words)).toBe(false),
   )
 })
 
@@ -141,7 +146,7 @@ describe('a word that Lea does not know', () => {
     (words) => {
       for (const f of FOODS) expect(meet(words, f), f.name).not.toBe('nothing')
       expect(meet(words, food('water'))).toBe('nothing')
-      expect(meantText(words)).toMatch(/asked about at every food/)
+      expect(parsedConcernText(words)).toMatch(/asked about at every food/)
     },
   )
   it('two adults who looked for it on the packet may say that it is not there', () => {
@@ -163,7 +168,7 @@ describe('a word that Lea does not know', () => {
         const f = FOODS[at]
         if (!f) return
         const meeting = meet(words, f)
-        const { ids, open } = meantBy(words)
+        const { ids, open } = parseConcern(words)
         if (meeting === 'nothing') expect(open).toBe(false)
         for (const id of ids)
           expect(WORSE.indexOf(meeting)).toBeGreaterThanOrEqual(WORSE.indexOf(meet(id, f)))

@@ -4,7 +4,7 @@ import { TECHNIQUES } from '../../src/craft/techniques'
 import { compile } from '../../src/plan/compile'
 import type { Plan } from '../../src/plan/model/plan'
 import type { PlanRequest } from '../../src/plan/model/request'
-import { whyNotStand } from '../../src/plan/split/adult-for'
+import { cannotSupervise } from '../../src/plan/split/adult-for'
 import { turnAt, whyNotTo } from '../../src/plan/view/lanes'
 import { breaches } from '../../src/plan/check/check'
 import { child, four, recipeOf, request } from '../group'
@@ -42,7 +42,7 @@ describe('a turn set down on the clock', () => {
     expect(breaches(after, { ...r, decisions: [stands] })).toEqual([])
     const gwenda = r.adults.find((a) => a.id === 'gwenda')
     const oven = TECHNIQUES.find((t) => t.id === bake.technique)
-    expect(oven && whyNotStand(oven, gwenda)).toBe('{{gwenda}} does not lead heat: use the oven.')
+    expect(oven && cannotSupervise(oven, gwenda)).toBe('{{gwenda}} does not lead heat: use the oven.')
     // Decided all the same, it has no effect, and is said to have none.
     const wrong = { kind: 'stands' as const, task: bake.id, adult: 'gwenda' }
     const kept = compile({ ...r, decisions: [wrong] })
@@ -66,7 +66,7 @@ describe('a turn set down on the clock', () => {
 
 describe('dealing', () => {
   const pourers = (more: Partial<PlanRequest['rules']>, lately: Record<string, string>) => {
-    const list = four().map((c) => (c.id === 'wren' ? { ...c, lately } : c))
+    const list = four().map((c) => (c.id === 'wren' ? { ...c, lastDone: lately } : c))
     const base = request(list, { recipe: recipeOf('beetroot-bean-dip') })
     return compile({ ...base, rules: { ...base.rules, ...more } })
   }

@@ -6,7 +6,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AmountError } from '../../src/amount/ratio'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
-import { durationWords, plainText, readJsonLd } from '../../src/recipe/text/json-ld'
+import { durationWords, textOfHtml, readJsonLd } from '../../src/recipe/text/json-ld'
 import { toJsonLd } from '../../src/recipe/text/to-json-ld'
 import { isoDuration } from '../../src/recipe/text/to-json-ld'
 
@@ -156,6 +156,6 @@ describe('JSON-LD out', () => {
     )
   })
   it('entities stand for what they stand for', () => {
-    expect(plainText('&frac12; cup &amp; 200&#176;C &#x2013; &eacute;')).toBe('½ cup & 200°C – é')
+    expect(textOfHtml('&frac12; cup &amp; 200&#176;C &#x2013; &eacute;')).toBe('½ cup & 200°C – é')
   })
 })

@@ -2,8 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../src/plan/compile'
 import type { Plan } from '../../src/plan/model/plan'
-import { childFits } from '../../src/plan/view/child-load'
-import { aheadOf } from '../../src/session/carried'
+import { childLoads } from '../../src/plan/view/child-load'
+import { turnsOverShare } from '../../src/session/carried'
 import type { TableEvent } from '../../src/session/event'
 import { type PastSession, sessionRecord } from '../../src/session/record'
 import { child, recipeOf, request } from '../group'
@@ -27,7 +27,7 @@ const ids = ['wren', 'idris', 'maren', 'kofi', 'bodhi']
 const planned = (ahead: (id: string) => number, here: readonly string[] = ids): Plan =>
   compile(
     request(
-      here.map((id, i) => child(id, 50 + i, { ahead: ahead(id) })),
+      here.map((id, i) => child(id, 50 + i, { turnsOverShare: ahead(id) })),
       { recipe: recipeOf('couscous-jars') },
     ),
   )
@@ -42,7 +42,7 @@ function weeks(carried: boolean): PastSession[] {
     past.push(
       cooked(
         day,
-        planned((id) => (carried ? aheadOf(id, past) : 0)),
+        planned((id) => (carried ? turnsOverShare(id, past) : 0)),
       ),
     )
   return past
@@ -68,11 +68,11 @@ describe('turns over the weeks', () => {
   })
   it('stand in the table of fits, in words', () => {
     const wanted = request([
-      child('wren', 50, { ahead: -2 }),
-      child('maren', 50, { ahead: 1 }),
+      child('wren', 50, { turnsOverShare: -2 }),
+      child('maren', 50, { turnsOverShare: 1 }),
       child('kofi', 50),
     ])
-    expect(childFits(compile(wanted), wanted).map((f) => f.before)).toEqual([
+    expect(childLoads(compile(wanted), wanted).map((f) => f.before)).toEqual([
       'in the last sessions 2 jobs fewer than the middle of the group',
       'in the last sessions 1 job more than the middle of the group',
       '',
@@ -87,14 +87,14 @@ describe('turns over the weeks', () => {
         'wren',
       ),
     ]
-    expect(aheadOf('wren', past)).toBeLessThan(0)
-    expect(aheadOf('bodhi', past)).toBe(0)
+    expect(turnsOverShare('wren', past)).toBeLessThan(0)
+    expect(turnsOverShare('bodhi', past)).toBe(0)
   })
   it('of a session that was not finished nothing counts, and only the last six', () => {
     const plan = planned(() => 0)
-    const ahead = ids.find((id) => aheadOf(id, [cooked('2026-10-08', plan)]) === 1) as string
-    expect(aheadOf(ahead, [cooked('2026-10-08', plan, undefined, false)])).toBe(0)
+    const ahead = ids.find((id) => turnsOverShare(id, [cooked('2026-10-08', plan)]) === 1) as string
+    expect(turnsOverShare(ahead, [cooked('2026-10-08', plan, undefined, false)])).toBe(0)
     const many = Array.from({ length: 9 }, (_, i) => cooked(`2026-09-0${i + 1}`, plan))
-    expect(aheadOf(ahead, many)).toBe(6)
+    expect(turnsOverShare(ahead, many)).toBe(6)
   })
 })

@@ -2,11 +2,11 @@
 import { Worker } from 'node:worker_threads'
 import { dayAfter, ratio, toText } from '@lea/core/amount'
 import {
-  type Look,
+  type Evaluation,
   type ShelfRow,
-  type Wish,
+  type SelectionCriteria,
   layTerm,
-  lookAt,
+  evaluateRecipe,
   ranked,
   remedyFor,
   termRecipe,
@@ -45,23 +45,23 @@ function drawn(): ShelfRow[] {
 interface Ranked {
   first: number
   all: number
-  looks: Look[]
+  looks: Evaluation[]
 }
 
 /** The whole shelf in threads, twice: as on the first visit, and once their code is warm. */
-async function inThreads(rows: readonly ShelfRow[], wish: Wish): Promise<[Ranked, Ranked]> {
+async function inThreads(rows: readonly ShelfRow[], wish: SelectionCriteria): Promise<[Ranked, Ranked]> {
   const workers = Array.from(
     { length: THREADS },
     () => new Worker(new URL('./shelf-thread.js', import.meta.url)),
   )
-  const ask = (w: Worker, few: ShelfRow[]): Promise<Look[]> =>
+  const ask = (w: Worker, few: ShelfRow[]): Promise<Evaluation[]> =>
     new Promise((done) => {
       w.once('message', done)
       w.postMessage({ rows: few, wish })
     })
   const once = async (): Promise<Ranked> => {
     const queue = [...rows]
-    const looks: Look[] = []
+    const looks: Evaluation[] = []
     const start = performance.now()
     let first = 0
     await Promise.all(
@@ -91,11 +91,11 @@ export async function benchChoose(): Promise<void> {
 
   const rows = drawn()
   const { recipe: _, ...base } = request(12, SHIPPED_RECIPES[0] as Recipe)
-  const wish: Wish = {
+  const wish: SelectionCriteria = {
     base: { ...base, rules: { ...base.rules, targets: ['frac-half-object', 'lang-predict'] } },
   }
   const single = performance.now()
-  const looks = ranked(rows.map((r) => lookAt(r.id, r.recipe, wish)))
+  const looks = ranked(rows.map((r) => evaluateRecipe(r.id, r.recipe, wish)))
   const alone = performance.now() - single
   const [cold, warm] = await inThreads(rows, wish)
   const whole = performance.now()

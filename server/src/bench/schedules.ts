@@ -3,7 +3,7 @@
  * The goals name a reference core; beside each stands what this machine gives.
  */
 import { scheduleBreaches, solve } from '@lea/core/lab'
-import { type Instance, childLeaves, compile, deal } from '@lea/core/plan'
+import { type Instance, childLeaves, compile, assignTurns } from '@lea/core/plan'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { drawn, SIZES, type SizeName } from '../../../core/test/plan/clock/schedule/generate'
 import { startingKit, startingRules } from '../starting'
@@ -87,10 +87,10 @@ function dealing(): void {
       return { n: 20 + (t % 9), el, cap: 2, cost: el.map((i) => (i + t) % 3), easy: el.map(() => 0 as const) }
     }),
   }
-  deal(problem)
+  assignTurns(problem)
   const times = Array.from({ length: 15 }, () => {
     const start = performance.now()
-    deal(problem)
+    assignTurns(problem)
     return performance.now() - start
   })
   out(

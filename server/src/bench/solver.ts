@@ -2,7 +2,7 @@
 import { Worker } from 'node:worker_threads'
 import type { Job } from './highs-worker'
 
-export interface Solved {
+export interface SolverAnswer {
   objective: number[] | null
   /** Milliseconds, or null where it was ended. */
   took: number | null
@@ -13,7 +13,7 @@ export function startSolver(patience = PATIENCE_MS) {
   let worker: Worker | null = null
   const start = (): Worker => (worker ??= new Worker(new URL('./highs-worker.js', import.meta.url)))
   return {
-    optimum: (job: Job): Promise<Solved> =>
+    optimum: (job: Job): Promise<SolverAnswer> =>
       new Promise((done) => {
         const at = start()
         const late = setTimeout(() => {
@@ -21,7 +21,7 @@ export function startSolver(patience = PATIENCE_MS) {
           worker = null
           done({ objective: null, took: null })
         }, patience)
-        at.once('message', (answer: Solved) => {
+        at.once('message', (answer: SolverAnswer) => {
           clearTimeout(late)
           done(answer)
         })

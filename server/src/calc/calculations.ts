@@ -26,7 +26,7 @@ import { readPlanRequest } from '@lea/core/schema'
 import * as yup from 'yup'
 import { batches, fair, packs, pan, price, scoopsAll } from './amounts'
 import { count, number, type Calculation } from './fields'
-import { schedule, turns } from './jobs'
+import { schedule, turnsAnswer } from './jobs'
 import { recipe } from './recipe'
 import { fact } from './talk'
 
@@ -238,7 +238,7 @@ export const CALCULATIONS: Record<string, Calculation> = {
   convert: convertValue,
   eggs,
   'read-amount': readAmount,
-  turns,
+  turnsAnswer,
   schedule,
   fact,
   recipe,

@@ -1,6 +1,6 @@
 /** The calculations of jobs: dealing turns and places, and schedules. Contract: scheduling.md section 8. */
 import { solve } from '@lea/core/lab'
-import { type Instance, OP_MODES, type Op, deal } from '@lea/core/plan'
+import { type Instance, OP_MODES, type Op, assignTurns } from '@lea/core/plan'
 import * as yup from 'yup'
 import type { Calculation } from './fields'
 
@@ -37,7 +37,7 @@ const turnsSchema = yup.object({
     200,
   ),
 })
-export const turns: Calculation = (value) => {
+export const turnsAnswer: Calculation = (value) => {
   const { base, tasks } = turnsSchema.validateSync(value)
   for (const [t, task] of tasks.entries()) {
     const strange = task.el.find((i) => i >= base.length)
@@ -47,7 +47,10 @@ export const turns: Calculation = (value) => {
     for (const field of ['cost', 'easy'] as const)
       if (task[field].length !== task.el.length) wrong(`tasks[${t}].${field}`, `must hold one for each of el`)
   }
-  return deal({ base, tasks: tasks.map((t) => ({ ...t, easy: t.easy.map((e) => (e === 1 ? 1 : 0)) })) })
+  return assignTurns({
+    base,
+    tasks: tasks.map((t) => ({ ...t, easy: t.easy.map((e) => (e === 1 ? 1 : 0)) })),
+  })
 }
 
 const id = (field: string) => yup.string().max(120).required(`${field} is missing`)
@@ -102,7 +105,8 @@ export const schedule: Calculation = (value) => {
     if (x.eligible) return { eligible: x.eligible, cap: x.cap }
     return wrong(`resources[${i}]`, 'needs a name, or eligible children')
   })
-  const instance: Instance = { ...r, resources }
+  const ops = r.ops.map(({ p, q, req, ...op }) => ({ ...op, duration: p, crew: q, demand: req }))
+  const instance: Instance = { ...r, ops, resources }
   return solve(instance)
 }
 

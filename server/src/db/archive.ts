@@ -17,7 +17,6 @@ import {
 } from './sessions'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from './settings'
 import { refreshSkills } from './child-progress'
-import { now } from '../clock'
 import { listWords, saveWord } from './own-words'
 
 export async function gatherArchive(db: Db): Promise<Archive> {
@@ -77,7 +76,6 @@ export async function restoreArchive(db: Db, setting: string, archive: Archive):
       await addReading(db, setting, {
         id: crypto.randomUUID(),
         packet: p.id,
-        at: now().toISOString(),
         ...p.reading,
       })
   }

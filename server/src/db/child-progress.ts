@@ -1,5 +1,5 @@
 /** What was last seen of each child's techniques and talk, when each was last done and who had more turns than its share, kept beside the child so that the next plan can use it. */
-import { aheadOf, latelyOf, skillsOf, talkOf } from '@lea/core/session'
+import { turnsOverShare, latelyOf, skillsOf, talkOf } from '@lea/core/session'
 import { pastOfChild, seenOfChild } from './session-history'
 import { getChild, saveChild } from './people'
 import type { Db } from './pool'
@@ -15,7 +15,7 @@ export async function refreshSkills(db: Db, setting: string, children: readonly 
       skills: skillsOf(id, past),
       lately: latelyOf(id, past),
       talk: talkOf(id, past),
-      ahead: aheadOf(id, past) || undefined,
+      ahead: turnsOverShare(id, past) || undefined,
     })
   }
 }

@@ -21,12 +21,12 @@ export async function accountAtDoor(db: Db, signIn: string): Promise<Account | n
   return rows[0] ?? null
 }
 
-export interface AdultRow extends StoredAdult {
+export interface StoredAdultRow extends StoredAdult {
   signIn: string | null
 }
 
-export async function listAdults(db: Db): Promise<AdultRow[]> {
-  const { rows } = await db.query<AdultRow>(
+export async function listAdults(db: Db): Promise<StoredAdultRow[]> {
+  const { rows } = await db.query<StoredAdultRow>(
     'select id, name, leads, role, sign_in as "signIn" from adults order by name, id',
   )
   return rows.map((r) => ({ ...r, role: r.role ?? undefined }))

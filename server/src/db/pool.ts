@@ -57,5 +57,5 @@ export const inSetting = <T>(pool: pg.Pool, setting: string, work: (db: Db) => P
   transaction(pool, 'app.setting_id', setting, work)
 
 /** Runs work at the door: only the adult of this sign-in name can be seen. */
-export const atDoor = <T>(pool: pg.Pool, signIn: string, work: (db: Db) => Promise<T>): Promise<T> =>
+export const asSignIn = <T>(pool: pg.Pool, signIn: string, work: (db: Db) => Promise<T>): Promise<T> =>
   transaction(pool, 'app.sign_in', signIn, work)

@@ -65,7 +65,7 @@ export async function saveFood(db: Db, setting: string, food: FoodFact): Promise
   )
 }
 
-export interface RecipeRow {
+export interface StoredRecipeRow {
   id: string
   recipe: Recipe
   /** What happened with it so far; not there where it was never made. */
@@ -74,8 +74,8 @@ export interface RecipeRow {
 /** A row may have been saved by an earlier version. */
 const asRecipe = (body: unknown): Recipe => upgradeRecipe(body) as Recipe
 
-export async function listRecipes(db: Db): Promise<RecipeRow[]> {
-  const { rows } = await db.query<RecipeRow>(
+export async function listRecipes(db: Db): Promise<StoredRecipeRow[]> {
+  const { rows } = await db.query<StoredRecipeRow>(
     'select id, body as recipe from recipes order by lower(title), id',
   )
   const made = await listMade(db)

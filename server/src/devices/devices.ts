@@ -6,12 +6,12 @@ export interface Weighed {
   grams: number
   still: boolean
 }
-export interface Measured {
+export interface ProbeReading {
   celsius: number
 }
 export interface Devices {
   scale: LineDevice<Weighed>
-  probe: LineDevice<Measured>
+  probe: LineDevice<ProbeReading>
   /** The simulated ones, to play with; null where real ones are there. */
   standIns: StandIns | null
   close(): Promise<void>
@@ -23,7 +23,7 @@ export function readWeight(line: string): Weighed | null {
   return found ? { grams: Number(found[1]), still: found[2] === 'still' } : null
 }
 /** `core 71.4` */
-export function readCore(line: string): Measured | null {
+export function readCore(line: string): ProbeReading | null {
   const found = /^core (\S+)$/.exec(line)
   return found ? { celsius: Number(found[1]) } : null
 }

@@ -16,7 +16,7 @@ export interface Letter {
   about: string | null
   attachments: { filename: string; content: Buffer; contentType: string }[]
 }
-export interface Post {
+export interface MailOutbox {
   /** @returns the name of the file in the setting's outbox */
   send(setting: string, letter: Letter): Promise<string>
   /** The newest first. */
@@ -29,7 +29,7 @@ export interface Post {
 /** Made up: nothing is sent from it. */
 const FROM = { name: 'Lea', address: 'lea@saltmere.example' }
 
-export function openPost(folder: string): Post {
+export function openMailOutbox(folder: string): MailOutbox {
   const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
   return {
     async send(setting, { to, subject, text, about, attachments }) {

@@ -19,7 +19,7 @@ import {
 } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import {
-  type SessionInput,
+  type SessionBody,
   childSchema,
   cupboardSchema,
   decisionSchema,
@@ -39,7 +39,7 @@ import { Fault } from '../fault'
 export interface ArchivedSession {
   id: string
   state: 'planned' | 'cooking' | 'finished'
-  input: SessionInput
+  input: SessionBody
   decisions: Decision[]
   plan: Plan | null
   events: TableEvent[]

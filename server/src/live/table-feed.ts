@@ -9,7 +9,7 @@ import type { Db } from '../db/pool'
 export const CHANNEL = 'lea_table'
 /** New events, or another plan or other people. */
 export type News = 'events' | 'session'
-export type Ear = (news: News) => void
+export type Listener = (news: News) => void
 
 /** Channel and words of a message. */
 export const newsOf = (session: string, news: News): [string, string] => [CHANNEL, `${news} ${session}`]
@@ -28,17 +28,17 @@ export const tellTablesOf = async (db: Db, child: string): Promise<void> => {
   for (const { id } of rows) await tell(db, id, 'session')
 }
 
-export interface Hub {
+export interface TableFeed {
   /** @returns how to leave */
-  listen(session: string, ear: Ear): () => void
+  listen(session: string, ear: Listener): () => void
   close(): Promise<void>
 }
 
 const AGAIN_MS = 500
 
 /** @param url of the application's database */
-export function openHub(url: string): Hub {
-  const ears = new Map<string, Set<Ear>>()
+export function openTableFeed(url: string): TableFeed {
+  const ears = new Map<string, Set<Listener>>()
   let client: pg.Client | null = null
   let closed = false
   let again: ReturnType<typeof setTimeout> | undefined

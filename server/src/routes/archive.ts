@@ -5,11 +5,11 @@ import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { Fault } from '../fault'
 import { packArchive, unpackArchive, withNewIds, type Archive } from '../files/archive'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { now, today } from '../clock'
 
 /** The whole setting as one file, out and in. */
-export function archiveRoutes({ pool }: House): Router {
+export function archiveRoutes({ pool }: AppContext): Router {
   const router = Router()
   const owner = atLeast('owner')
   router.get('/archive', owner, async (req, res) => {

@@ -5,11 +5,11 @@ import { inSetting } from '../db/pool'
 import { getSetting, listRecipes } from '../db/settings'
 import { atLeast, personOf } from '../auth'
 import { calendarOf } from '../files/calendar'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { zoneOf } from '../zone'
 
 /** The Diary as a file for calendars. */
-export function calendarRoutes({ pool }: House): Router {
+export function calendarRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.get('/calendar.ics', atLeast('leader'), async (req, res) => {
     const zone = zoneOf(req, 'Europe/London')

@@ -5,7 +5,7 @@ import type { Play } from '../devices/stand-ins'
 import type { LineDevice } from '../devices/line-device'
 import { atLeast } from '../auth'
 import { Fault, notFound, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 
 const STILL_HERE_MS = 20_000
 
@@ -31,7 +31,7 @@ const playSchema = yup
   .noUnknown()
 
 /** Readings of the kitchen's devices as a stream; and the handles of the stand-ins. */
-export function deviceRoutes({ devices }: House): Router {
+export function deviceRoutes({ devices }: AppContext): Router {
   const router = Router()
   const stream = (device: LineDevice<object>) => (_req: Request, res: Response) => {
     res.writeHead(200, {

@@ -7,12 +7,12 @@ import * as store from '../db/sessions'
 import { refreshSeen, refreshSkills } from '../db/child-progress'
 import { personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { isUuid } from '../uuid'
 import { findSession } from './find-session'
 
 /** What happens at a table: all after a number, and what a device has to add. */
-export function eventRoutes({ pool }: House): Router {
+export function eventRoutes({ pool }: AppContext): Router {
   const router = Router()
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
     inSetting(pool, personOf(req).settingId, work)

@@ -1,14 +1,14 @@
 import { Router } from 'express'
 import { inSetting } from '../db/pool'
 import { personOf } from '../auth'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { findSession } from './find-session'
 
 /** A sign of life, so that nothing on the way takes the stream for dead. */
 const STILL_HERE_MS = 20_000
 
 /** News of one table as a stream of server-sent events (HTML standard, text/event-stream). */
-export function liveRoutes({ pool, live }: House): Router {
+export function liveRoutes({ pool, live }: AppContext): Router {
   const router = Router()
   router.get('/:id/live', async (req, res) => {
     const { id } = await inSetting(pool, personOf(req).settingId, (db) => findSession(db, req))

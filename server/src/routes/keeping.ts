@@ -6,7 +6,7 @@ import { listAdults, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { today } from '../clock'
 
 const keepSchema = yup
@@ -16,7 +16,7 @@ const keepSchema = yup
   .noUnknown()
 
 /** How long records are kept, what goes now, and who read or changed what. */
-export function keepingRoutes({ pool }: House): Router {
+export function keepingRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.use(atLeast('owner'))
   router.get('/', async (req, res) => {

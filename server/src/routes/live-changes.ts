@@ -1,18 +1,18 @@
 import { Router, type Request } from 'express'
 import {
-  type Mend,
+  type LiveChange,
   type Plan,
   adultAway,
   childLeaves,
   measureBreaks,
-  planRest,
+  replanRemaining,
   runsLate,
 } from '@lea/core/plan'
-import { type MendInput, type SessionInput, mendSchema } from '@lea/core/schema'
+import { type MendInput, type SessionBody, mendSchema } from '@lea/core/schema'
 import { replay } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
 import type { Schema } from 'yup'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
@@ -22,7 +22,7 @@ import { requestOf } from '../plan/request-of'
 import { findSession } from './find-session'
 
 /** Changes in the middle of cooking, mended without moving others: somebody leaves, an adult is called away, it runs late. */
-export function mendRoutes({ pool }: House): Router {
+export function mendRoutes({ pool }: AppContext): Router {
   const router = Router()
   const helper = atLeast('helper')
 
@@ -58,7 +58,7 @@ async function cooking(db: Db, req: Request): Promise<StoredSession> {
   return session
 }
 
-async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<Mend> {
+async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<LiveChange> {
   if (change.kind === 'late') return runsLate(plan, change.step, change.minutes)
   if (change.kind === 'away') return adultAway(plan, await requestOf(db, session), change.adult, change.step)
   // What the device knows to be done counts, also where it has not been sent yet.
@@ -70,7 +70,7 @@ async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInpu
   }
   const request = await requestOf(db, session)
   if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
-  const next = planRest(plan, request, { step: change.step, done }, change.change)
+  const next = replanRemaining(plan, request, { step: change.step, done }, change.change)
   return 'refused' in next ? next : { plan: next, says: [`It ends at ${next.totals.endsAt}.`] }
 }
 
@@ -86,5 +86,5 @@ async function keepWho(
     guests: change.kind === 'left' ? guests.filter((g) => g.id !== change.child) : guests,
     adults: change.kind === 'away' ? adults.filter((a) => a !== change.adult) : adults,
   }
-  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats } as SessionInput)
+  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats } as SessionBody)
 }

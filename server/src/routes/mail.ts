@@ -1,10 +1,10 @@
 import { Router } from 'express'
 import { atLeast, personOf } from '../auth'
 import { notFound } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 
 /** The outbox of the mail stand-in: letters of this setting as message files. */
-export function postRoutes({ post }: House): Router {
+export function postRoutes({ post }: AppContext): Router {
   const router = Router()
   router.use(atLeast('leader'))
   router.get('/', async (req, res) => {

@@ -6,7 +6,7 @@ import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { requestOf } from '../plan/request-of'
 import { findSession } from './find-session'
 
@@ -39,7 +39,7 @@ function isWhole(value: unknown): boolean {
  * A session that was begun without a network: the device tells by which plan it cooked. That plan is the one in force, for it is the
  * one that happened; where the server would have made another, it says what stands against it.
  */
-export function begunRoutes({ pool, plans }: House): Router {
+export function begunRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   router.post('/:id/begun', async (req, res) => {
     const person = personOf(req)

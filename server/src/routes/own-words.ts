@@ -2,7 +2,7 @@ import { Router } from 'express'
 import * as yup from 'yup'
 import { LANGUAGES, type OwnWord, languageName } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { listWords, removeWord, saveWord } from '../db/own-words'
@@ -21,7 +21,7 @@ const csvSchema = yup
   .noUnknown()
 
 /** A setting's own words, one by one and as a file. */
-export function wordRoutes({ pool }: House): Router {
+export function wordRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.use(atLeast('leader'))
 

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { digest } from '@lea/core/plan'
 import { packetSchema, readingSchema } from '@lea/core/schema'
 import { now } from '../clock'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import * as store from '../db/packets'
 import { listAdults, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
@@ -13,7 +13,7 @@ import { Fault, notFound, read } from '../fault'
 import { isUuid } from '../uuid'
 
 /** The packet register: packets with their words, read by two adults (one alone reads twice). */
-export function packetRoutes({ pool }: House): Router {
+export function packetRoutes({ pool }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>

@@ -2,7 +2,7 @@ import { Router, type Request, type Response } from 'express'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { MOST_PORTIONS } from '@lea/core/session'
 import * as yup from 'yup'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { frozenPlan } from '../db/sessions'
@@ -25,7 +25,7 @@ import { requestOf } from '../plan/request-of'
 import { findSession } from './find-session'
 
 /** What leaves a session as a file: the request of its plan, the shopping list, papers as PDF, family sheets. */
-export function paperRoutes({ pool, plans, post }: House): Router {
+export function paperRoutes({ pool, plans, post }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>

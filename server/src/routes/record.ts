@@ -2,7 +2,7 @@ import { Router } from 'express'
 import { dayAfter } from '@lea/core/amount'
 import { monthsOn } from '@lea/core/craft'
 import { childRecord, nextRound, overviewOf, sessionRecord } from '@lea/core/session'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { getChild, listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { pastOfChild, pastOfPeriod, pastSession } from '../db/session-history'
@@ -13,7 +13,7 @@ import { today } from '../clock'
 import { isUuid } from '../uuid'
 
 /** What remains: the sessions that were cooked, and one child over all of them. */
-export function recordRoutes({ pool }: House): Router {
+export function recordRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.use(atLeast('leader'))
 

@@ -8,14 +8,14 @@ import { getChild, listChildren, saveChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { notFound, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { today } from '../clock'
 import { isUuid } from '../uuid'
 
 const MOST = 300
 
 /** The children as a table: out as a file, in as rows that a person has looked at. */
-export function rosterRoutes({ pool }: House): Router {
+export function rosterRoutes({ pool }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   router.get('/children/roster.csv', leader, async (req, res) => {

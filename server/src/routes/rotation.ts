@@ -1,17 +1,17 @@
 import { randomUUID } from 'node:crypto'
 import { Router } from 'express'
-import { type RotationInput, type SessionInput, rotationSchema } from '@lea/core/schema'
+import { type RotationInput, type SessionBody, rotationSchema } from '@lea/core/schema'
 import type { StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { Fault, read } from '../fault'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { findSession } from './find-session'
 
 /** One session becomes several, group after group: the first group keeps the session, the others get one each. */
-export function rotationRoutes({ pool }: House): Router {
+export function rotationRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.post('/:id/rotation', atLeast('leader'), async (req, res) => {
     const { groups } = await read(rotationSchema, req.body)
@@ -47,7 +47,7 @@ function mustBeEveryone(groups: readonly Group[], session: StoredSession): void 
     throw new Fault(400, 'the groups do not hold exactly the children of this session', 'groups')
 }
 
-function ofGroup(session: StoredSession, group: Group): SessionInput {
+function ofGroup(session: StoredSession, group: Group): SessionBody {
   const { date, until, recipe, children, guests, adults, seats } = session
   const own = new Set(group.children)
   return {
@@ -59,5 +59,5 @@ function ofGroup(session: StoredSession, group: Group): SessionInput {
     guests: guests.filter((g) => own.has(g.id)),
     adults,
     seats: seats.filter((s) => own.has(s)),
-  } as SessionInput
+  } as SessionBody
 }

@@ -1,11 +1,11 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { type Decision, MAX_CHILDREN, openStops } from '@lea/core/plan'
-import { type SessionInput, decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
-import { unseen } from '@lea/core/session'
+import { type SessionBody, decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
+import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type StoredGuest, type StoredSession, atTable } from '@lea/core/setting'
 import * as yup from 'yup'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { listAdults, listChildren, writeAudit } from '../db/people'
 import { simulatedPackets } from '../db/packets'
 import { inSetting, type Db } from '../db/pool'
@@ -34,7 +34,7 @@ const cookSchema = yup.object({
 })
 
 /** Sessions: inputs and decisions; the frozen plan once cooking starts; the events of the table. */
-export function sessionRoutes({ pool, plans }: House): Router {
+export function sessionRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
@@ -156,7 +156,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
         guests: [...others, guest],
         adults,
         seats,
-      } as SessionInput)
+      } as SessionBody)
       await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
@@ -168,7 +168,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
       const session = await findSession(db, req, true)
       const plan = await store.frozenPlan(db, session.id)
       const gone = String(req.params['guest'])
-      if (!plan || !unseen(plan, [{ id: gone }]).includes(gone))
+      if (!plan || !childrenNotCoveredByPlan(plan, [{ id: gone }]).includes(gone))
         throw new Fault(409, 'the plan in force knows this guest')
       const { date, start, until, recipe, children, guests, adults, seats } = session
       await store.saveSession(db, personOf(req).settingId, session.id, {
@@ -180,7 +180,7 @@ export function sessionRoutes({ pool, plans }: House): Router {
         guests: guests.filter((g) => g.id !== gone),
         adults,
         seats,
-      } as SessionInput)
+      } as SessionBody)
       await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
@@ -235,7 +235,7 @@ async function mustExist(
 async function hasUnseen(db: Db, session: StoredSession): Promise<boolean> {
   const plan = session.state === 'cooking' ? await store.frozenPlan(db, session.id) : null
   if (!plan) return false
-  return unseen(plan, atTable(session, await listChildren(db))).length > 0
+  return childrenNotCoveredByPlan(plan, atTable(session, await listChildren(db))).length > 0
 }
 
 /** A packet that the scanner stand-in made never counts as read outside the demo. */

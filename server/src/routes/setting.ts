@@ -14,7 +14,7 @@ import {
 } from '@lea/core/schema'
 import { childRecord, ownPart } from '@lea/core/session'
 import type { StoredChild } from '@lea/core/setting'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import {
   eraseChild,
   getChild,
@@ -36,7 +36,7 @@ import { now, today } from '../clock'
 import { isUuid } from '../uuid'
 
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
-export function settingRoutes({ pool, post }: House): Router {
+export function settingRoutes({ pool, post }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const owner = atLeast('owner')

@@ -3,16 +3,16 @@ import rateLimit from 'express-rate-limit'
 import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'
-import type { House } from '../context'
+import type { AppContext } from '../context'
 import { accountAtDoor, saveAdult, writeAudit } from '../db/people'
-import { atDoor, inSetting } from '../db/pool'
+import { asSignIn, inSetting } from '../db/pool'
 import { anySetting, createSetting, getSetting, saveRecipe } from '../db/settings'
-import { personOf, type Person } from '../auth'
+import { personOf, type SignedIn } from '../auth'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 import { startingKit, startingRules } from '../starting'
 
-export function signInRoutes({ pool, signInsAllowed }: House): Router {
+export function signInRoutes({ pool, signInsAllowed }: AppContext): Router {
   const router = Router()
   const limit = rateLimit({
     windowMs: 15 * 60 * 1000,
@@ -33,7 +33,7 @@ export function signInRoutes({ pool, signInsAllowed }: House): Router {
     const input = await read(firstVisitSchema, req.body)
     if (await anySetting(pool)) throw new Fault(409, 'this house has a setting already: sign in')
     const setting = randomUUID()
-    const owner: Person = { id: randomUUID(), settingId: setting, name: input.owner, role: 'owner' }
+    const owner: SignedIn = { id: randomUUID(), settingId: setting, name: input.owner, role: 'owner' }
     const hash = await hashPassword(input.password)
     await inSetting(pool, setting, async (db) => {
       await createSetting(
@@ -54,12 +54,12 @@ export function signInRoutes({ pool, signInsAllowed }: House): Router {
 
   router.post('/sign-in', limit, async (req, res) => {
     const { signIn, password } = await read(signInSchema, req.body)
-    const account = await atDoor(pool, signIn, (db) => accountAtDoor(db, signIn))
+    const account = await asSignIn(pool, signIn, (db) => accountAtDoor(db, signIn))
     if (!(await passwordFits(account?.hash, password)) || !account) {
       throw new Fault(401, 'this name and password do not go together')
     }
     const { id, settingId, name, role } = account
-    const person: Person = { id, settingId, name, role }
+    const person: SignedIn = { id, settingId, name, role }
     await enter(req, person)
     const setting = await inSetting(pool, settingId, async (db) => {
       await writeAudit(db, settingId, id, 'signed in', id)
@@ -82,7 +82,7 @@ export function signInRoutes({ pool, signInsAllowed }: House): Router {
 }
 
 /** A new sign-in gets a new session id, so that one known before is worth nothing. */
-const enter = (req: Parameters<typeof personOf>[0], person: Person): Promise<void> =>
+const enter = (req: Parameters<typeof personOf>[0], person: SignedIn): Promise<void> =>
   new Promise((done, fail) => {
     req.session.regenerate((fault: unknown) => {
       if (fault) {

@@ -7,9 +7,9 @@ import { firstVisitSchema } from '@lea/core/schema'
 import { api, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import TextField from '../parts/TextField.vue'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 
-const door = useDoor()
+const auth = useAuthStore()
 const router = useRouter()
 const fault = ref('')
 const { handleSubmit, isSubmitting, defineField } = useForm({
@@ -36,7 +36,7 @@ onMounted(async () => {
 const make = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    door.enter(await api('POST', '/first-visit', values))
+    auth.enter(await api('POST', '/first-visit', values))
   } catch (e) {
     fault.value = inWords(e)
     return

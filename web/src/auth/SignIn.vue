@@ -7,9 +7,9 @@ import { signInSchema } from '@lea/core/schema'
 import { api, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import TextField from '../parts/TextField.vue'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 
-const door = useDoor()
+const auth = useAuthStore()
 const route = useRoute()
 const router = useRouter()
 const fault = ref('')
@@ -21,7 +21,7 @@ const { handleSubmit, isSubmitting } = useForm({
 const enter = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    door.enter(await api('POST', '/sign-in', values))
+    auth.enter(await api('POST', '/sign-in', values))
   } catch (e) {
     fault.value = inWords(e)
     return
@@ -36,7 +36,7 @@ const enter = handleSubmit(async (values) => {
   <main id="main" class="mx-auto grid min-h-dvh max-w-md content-center gap-4 p-5">
     <h1 class="text-5xl">Lea</h1>
     <p class="text-soft">Cooking with young children: from plan to table to record.</p>
-    <Notice v-if="door.away">
+    <Notice v-if="auth.away">
       <strong>No network.</strong> The server does not answer, and this device kept nothing of your setting.
       Cook from the printed run sheet.
     </Notice>

@@ -5,7 +5,15 @@ import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
 import { computed, ref } from 'vue'
 import { TECHNIQUES, agesOf } from '@lea/core/craft'
-import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName, meantText } from '@lea/core/food'
+import {
+  ALLERGENS,
+  type Concern,
+  DIETS,
+  LEVELS,
+  LEVEL_WORDS,
+  dietName,
+  parsedConcernText,
+} from '@lea/core/food'
 import { LANGUAGES, languageName } from '@lea/core/learn'
 import { NEEDS } from '@lea/core/plan'
 import { childSchema } from '@lea/core/schema'
@@ -14,14 +22,14 @@ import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
 import TextField from '../parts/TextField.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { todayText } from '../shared/dates'
 
 const props = defineProps<{ child: StoredChild | null }>()
 const emit = defineEmits<{ close: [] }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const fault = ref('')
-const ownDiets = computed(() => house.setting?.rules.diets ?? [])
+const ownDiets = computed(() => settingStore.setting?.rules.diets ?? [])
 const allDiets = computed(() => [...DIETS, ...ownDiets.value.map((d) => d.id)])
 const { handleSubmit, isSubmitting, defineField, errors } = useForm({
   validationSchema: toTypedSchema(childSchema(todayText())),
@@ -44,7 +52,7 @@ const [languages] = defineField('languages')
 const offered = computed(() => [
   ...new Set([
     ...Object.keys(LANGUAGES),
-    ...(house.setting?.words ?? []).flatMap((w) => w.home.map((h) => h.language)),
+    ...(settingStore.setting?.words ?? []).flatMap((w) => w.home.map((h) => h.language)),
     ...(languages.value ?? []),
   ]),
 ])
@@ -77,7 +85,7 @@ const NEED_WORDS = {
 const save = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    await house.saveChild(values as Omit<StoredChild, 'id'>, props.child?.id)
+    await settingStore.saveChild(values as Omit<StoredChild, 'id'>, props.child?.id)
     emit('close')
   } catch (e) {
     fault.value = inWords(e)
@@ -118,8 +126,12 @@ const save = handleSubmit(async (values) => {
           <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
-          <p v-if="meantText(f.value.allergen ?? '')" class="text-sm sm:col-span-3" aria-live="polite">
-            {{ meantText(f.value.allergen ?? '') }}
+          <p
+            v-if="parsedConcernText(f.value.allergen ?? '')"
+            class="text-sm sm:col-span-3"
+            aria-live="polite"
+          >
+            {{ parsedConcernText(f.value.allergen ?? '') }}
           </p>
         </div>
         <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">

@@ -7,26 +7,26 @@ import { inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { monthText } from '../shared/dates'
 import ChildForm from './ChildForm.vue'
 import RosterIn from './RosterIn.vue'
 
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const { matOf } = useMats()
 const editing = ref<StoredChild | 'new' | null>(null)
 const erasing = ref<string | null>(null)
 const fault = ref('')
 const reading = ref(false)
 const says = ref('')
-onMounted(() => void house.load())
+onMounted(() => void settingStore.load())
 
 async function erase(id: string): Promise<void> {
   fault.value = ''
   try {
-    await house.eraseChild(id)
+    await settingStore.eraseChild(id)
     erasing.value = null
   } catch (e) {
     fault.value = inWords(e)
@@ -38,24 +38,26 @@ async function erase(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Children</h1>
-      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
-        <a v-if="house.children.length > 0" class="btn" href="/api/children/roster.csv" download
+      <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
+        <a v-if="settingStore.children.length > 0" class="btn" href="/api/children/roster.csv" download
           >Save as a table</a
         >
         <button type="button" class="btn" @click="reading = true">From a table</button>
         <button type="button" class="btn btn-main" @click="editing = 'new'">Add a child</button>
       </span>
     </div>
-    <Notice v-if="house.fault || fault" tone="fault" class="mb-3">{{ house.fault || fault }}</Notice>
+    <Notice v-if="settingStore.fault || fault" tone="fault" class="mb-3">{{
+      settingStore.fault || fault
+    }}</Notice>
     <p v-if="says" role="status" class="mb-3 font-semibold">{{ says }}</p>
-    <p v-if="!house.loaded && !house.fault" role="status">Opening the roster …</p>
-    <Notice v-else-if="house.children.length === 0">
+    <p v-if="!settingStore.loaded && !settingStore.fault" role="status">Opening the roster …</p>
+    <Notice v-else-if="settingStore.children.length === 0">
       Nobody yet. A nickname, a birth month, and what the family told you about allergies is enough; no full
       names, no photos.
     </Notice>
     <ul>
       <li
-        v-for="c in house.children"
+        v-for="c in settingStore.children"
         :key="c.id"
         class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3"
       >
@@ -92,7 +94,7 @@ async function erase(id: string): Promise<void> {
           </button>
           <a class="btn" :href="`/api/children/${c.id}/export`" download>Export</a>
           <button
-            v-if="door.isOwner()"
+            v-if="auth.isOwner()"
             type="button"
             class="btn"
             @click="erasing = erasing === c.id ? null : c.id"

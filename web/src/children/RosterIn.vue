@@ -14,11 +14,11 @@ import {
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { monthText, todayText } from '../shared/dates'
 
 const emit = defineEmits<{ close: []; done: [says: string] }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const FIELD_WORDS: Record<RosterField, string> = {
   nickname: 'Nickname',
   birth: 'Birth month',
@@ -64,7 +64,7 @@ const rows = computed(() =>
         cells.value.map((c, i) => ({ line: i + 2, cells: c })),
         columns.value,
         todayText(),
-        house.children,
+        settingStore.children,
       )
     : [],
 )
@@ -81,7 +81,7 @@ async function keep(): Promise<void> {
   fault.value = ''
   saving.value = true
   try {
-    const { added, changed } = await house.saveRoster(
+    const { added, changed } = await settingStore.saveRoster(
       good.value.map((r) => ({ child: r.child, ...(r.known && { known: r.known }) })),
     )
     emit('done', `${added} added, ${changed} changed.`)

@@ -7,17 +7,17 @@ import { inWords } from '../shared/api'
 import Chip from '../parts/Chip.vue'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 
 const props = defineProps<{ session: StoredSession; title: string }>()
 const emit = defineEmits<{ close: []; made: [id: string] }>()
-const house = useHouse()
-const known = new Set(house.children.map((c) => c.id))
+const settingStore = useSettingStore()
+const known = new Set(settingStore.children.map((c) => c.id))
 const to = reactive({
   date: dayAfter(props.session.date, 7),
   start: props.session.start,
   children: props.session.children.filter((id) => known.has(id)),
-  adults: props.session.adults.filter((id) => house.adults.some((a) => a.id === id)),
+  adults: props.session.adults.filter((id) => settingStore.adults.some((a) => a.id === id)),
 })
 const fault = ref('')
 const saving = ref(false)
@@ -36,7 +36,7 @@ async function make(): Promise<void> {
       ...to,
       ...(until && { until: clockAfter(to.start, minutesBetween(start, until)) }),
     })
-    emit('made', await house.addSession(inputs, decisions))
+    emit('made', await settingStore.addSession(inputs, decisions))
   } catch (e) {
     fault.value = inWords(e)
   } finally {
@@ -60,7 +60,7 @@ async function make(): Promise<void> {
         <legend class="mb-1 font-semibold">Who</legend>
         <div class="flex flex-wrap gap-1.5">
           <Chip
-            v-for="c in house.children"
+            v-for="c in settingStore.children"
             :key="c.id"
             :on="to.children.includes(c.id)"
             @click="toggle(to.children, c.id)"
@@ -70,7 +70,7 @@ async function make(): Promise<void> {
         </div>
         <div class="mt-2 flex flex-wrap gap-1.5">
           <Chip
-            v-for="a in house.adults"
+            v-for="a in settingStore.adults"
             :key="a.id"
             :on="to.adults.includes(a.id)"
             @click="toggle(to.adults, a.id)"

@@ -3,12 +3,12 @@
 import { computed } from 'vue'
 import { fitWords } from '@lea/core/choose'
 import { fillNames } from '@lea/core/plan'
-import { useHouse } from '../stores/setting'
-import type { Standing } from '../stores/shelf'
+import { useSettingStore } from '../stores/setting'
+import type { ShelfEntry } from '../stores/shelf'
 
-const props = defineProps<{ standing: Standing }>()
-const house = useHouse()
-const say = (text: string): string => fillNames(text, house.names, 'a guest')
+const props = defineProps<{ standing: ShelfEntry }>()
+const settingStore = useSettingStore()
+const say = (text: string): string => fillNames(text, settingStore.names, 'a guest')
 const fit = computed(() => fitWords(props.standing.look, props.standing.remedy))
 </script>
 

@@ -6,7 +6,7 @@ import { seasonOf } from '@lea/core/choose'
 import { HEATS, type Heat, heatWord, themeWords } from '@lea/core/recipe'
 import type { StoredGuest } from '@lea/core/setting'
 import Chip from '../parts/Chip.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText, todayText } from '../shared/dates'
 
 export interface Answers {
@@ -28,7 +28,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ guest: [] }>()
 const a = defineModel<Answers>({ required: true })
-const house = useHouse()
+const settingStore = useSettingStore()
 
 const toggle = (list: string[], id: string): void => {
   const at = list.indexOf(id)
@@ -38,7 +38,7 @@ const toggle = (list: string[], id: string): void => {
 /** The next days on which one cooks: tomorrow, and the weekdays after. */
 const days = computed(() => {
   const today = todayText()
-  const isOpen = (d: string): boolean => house.setting?.rules.kind !== 'nursery' || weekdayOf(d) < 5
+  const isOpen = (d: string): boolean => settingStore.setting?.rules.kind !== 'nursery' || weekdayOf(d) < 5
   return Array.from({ length: 9 }, (_, i) => dayAfter(today, i))
     .filter(isOpen)
     .slice(0, 5)
@@ -49,7 +49,7 @@ const near = computed(() => {
   const some = props.themes.filter((t) => t.name === season || t.kind !== 'season').slice(0, 8)
   return props.themes.filter((t) => t.name === season).concat(some.filter((t) => t.name !== season))
 })
-const allIn = computed(() => a.value.children.length === house.children.length)
+const allIn = computed(() => a.value.children.length === settingStore.children.length)
 </script>
 
 <template>
@@ -58,7 +58,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
       <legend class="px-1 font-title text-lg font-bold">Who cooks?</legend>
       <div class="flex flex-wrap gap-1.5">
         <Chip
-          v-for="c in house.children"
+          v-for="c in settingStore.children"
           :key="c.id"
           :on="a.children.includes(c.id)"
           @click="toggle(a.children, c.id)"
@@ -76,10 +76,10 @@ const allIn = computed(() => a.value.children.length === house.children.length)
           {{ g.nickname }} ×
         </Chip>
         <button
-          v-if="house.children.length > 0"
+          v-if="settingStore.children.length > 0"
           type="button"
           class="px-2 py-1 underline"
-          @click="a.children = allIn ? [] : house.children.map((c) => c.id)"
+          @click="a.children = allIn ? [] : settingStore.children.map((c) => c.id)"
         >
           {{ allIn ? 'none of them' : 'all of them' }}
         </button>
@@ -88,7 +88,7 @@ const allIn = computed(() => a.value.children.length === house.children.length)
       <div class="mt-2 flex flex-wrap items-center gap-1.5">
         <span class="text-sm text-soft">with</span>
         <Chip
-          v-for="adult in house.adults"
+          v-for="adult in settingStore.adults"
           :key="adult.id"
           :on="a.adults.includes(adult.id)"
           @click="toggle(a.adults, adult.id)"

@@ -11,12 +11,12 @@ import { type StoredSession, inputsOf } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { useShelf } from '../stores/shelf'
 import { dayText, todayText } from '../shared/dates'
 import { termInWorker } from '../workers/shelf'
 
-const house = useHouse()
+const settingStore = useSettingStore()
 const shelf = useShelf()
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 const input = reactive({
@@ -34,16 +34,16 @@ const sent = ref(0)
 const sending = ref(false)
 
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   // As it was done last: that weekday, that hour.
-  const last = [...house.sessions].sort((a, b) => (a.date < b.date ? 1 : -1))[0]
+  const last = [...settingStore.sessions].sort((a, b) => (a.date < b.date ? 1 : -1))[0]
   if (last) {
     input.weekdays = [weekdayOf(last.date)]
     input.start = last.start
   }
 })
 
-const taken = computed(() => new Set(house.sessions.map((s) => s.date)))
+const taken = computed(() => new Set(settingStore.sessions.map((s) => s.date)))
 const dates = computed(() => termDays(input.from, input.weeks, input.weekdays))
 /** Days that have a session already stay as they are; what is made on them counts. */
 const free = computed(() => dates.value.filter((d) => !taken.value.has(d)))
@@ -53,9 +53,9 @@ const session = (date: string): StoredSession => ({
   start: input.start,
   until: clockAfter(input.start, input.minutes),
   recipe: '',
-  children: house.children.map((c) => c.id),
+  children: settingStore.children.map((c) => c.id),
   guests: [],
-  adults: house.adults.map((a) => a.id),
+  adults: settingStore.adults.map((a) => a.id),
   seats: [],
   decisions: [],
   state: 'planned',
@@ -87,16 +87,16 @@ const problem = computed((): TermProblem => {
     recipes: termRecipes(
       fine.map((s) => ({ id: s.row.id, recipe: s.row.recipe, targets: s.look.figures.targets })),
     ),
-    beside: house.sessions.map((s) => ({ date: s.date, recipe: s.recipe })),
-    targets: house.setting?.rules.targets ?? [],
+    beside: settingStore.sessions.map((s) => ({ date: s.date, recipe: s.recipe })),
+    targets: settingStore.setting?.rules.targets ?? [],
   }
 })
 async function work(): Promise<void> {
   plan.value = await termInWorker(JSON.parse(JSON.stringify(problem.value)) as TermProblem)
 }
-const titleOf = (id: string): string => house.recipe(id)?.title ?? ''
+const titleOf = (id: string): string => settingStore.recipe(id)?.title ?? ''
 const pictureFor = (id: string): string => {
-  const recipe = house.recipe(id)
+  const recipe = settingStore.recipe(id)
   return recipe ? pictureOf(recipe) : 'bowl'
 }
 
@@ -123,7 +123,7 @@ async function send(): Promise<void> {
     for (const day of plan.value?.days ?? []) {
       if (!day.recipe || taken.value.has(day.date)) continue
       const inputs = inputsOf(session(day.date))
-      await house.addSession({ ...inputs, recipe: day.recipe }, swaps.get(day.recipe) ?? [])
+      await settingStore.addSession({ ...inputs, recipe: day.recipe }, swaps.get(day.recipe) ?? [])
       sent.value += 1
     }
     plan.value = null
@@ -151,8 +151,8 @@ const missing = computed(() => {
       From what your whole group can make: techniques, targets and foods come round, and nothing comes too
       soon again.
     </p>
-    <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
-    <p v-else-if="!house.loaded" role="status">Opening your lists …</p>
+    <Notice v-if="settingStore.fault" tone="fault">{{ settingStore.fault }}</Notice>
+    <p v-else-if="!settingStore.loaded" role="status">Opening your lists …</p>
     <template v-else>
       <form class="patch mb-4 flex flex-wrap items-end gap-4 p-4" @submit.prevent="layOut">
         <label class="text-sm font-semibold"
@@ -188,12 +188,12 @@ const missing = computed(() => {
         <button
           type="submit"
           class="btn btn-main"
-          :disabled="working || free.length === 0 || house.children.length === 0"
+          :disabled="working || free.length === 0 || settingStore.children.length === 0"
         >
           Lay it out
         </button>
       </form>
-      <Notice v-if="house.children.length === 0"
+      <Notice v-if="settingStore.children.length === 0"
         >Nobody is on your lists yet: begin with
         <RouterLink class="underline" to="/children">the children</RouterLink>.</Notice
       >

@@ -11,8 +11,8 @@ import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import GuestForm from '../parts/GuestForm.vue'
-import { useHouse } from '../stores/setting'
-import { useShelf, type Standing } from '../stores/shelf'
+import { useSettingStore } from '../stores/setting'
+import { useShelf, type ShelfEntry } from '../stores/shelf'
 import { startShelf } from '../workers/shelf'
 import { dayText, todayText } from '../shared/dates'
 import FitLine from './FitLine.vue'
@@ -22,7 +22,7 @@ import { usePieces } from './usePieces'
 
 const route = useRoute()
 const router = useRouter()
-const house = useHouse()
+const settingStore = useSettingStore()
 const shelf = useShelf()
 const ready = ref(false)
 const fault = ref('')
@@ -44,12 +44,12 @@ const answers = reactive({
 
 onMounted(async () => {
   startShelf()
-  await house.load()
-  answers.children = house.children.map((c) => c.id)
-  answers.adults = house.adults.map((a) => a.id)
+  await settingStore.load()
+  answers.children = settingStore.children.map((c) => c.id)
+  answers.adults = settingStore.adults.map((a) => a.id)
   // At home one cooks with what is there.
-  answers.fromCupboard = house.setting?.rules.kind === 'home'
-  if (house.setting?.rules.kind === 'library') answers.minutes = 45
+  answers.fromCupboard = settingStore.setting?.rules.kind === 'home'
+  if (settingStore.setting?.rules.kind === 'library') answers.minutes = 45
   // What was filled in here is no changed answer.
   await nextTick()
   ready.value = true
@@ -98,7 +98,7 @@ async function look(): Promise<void> {
 const soon = useDebounceFn(() => void look(), 250)
 watch(answers, () => ready.value && void soon(), { deep: true })
 
-const themes = computed(() => themesOn(house.recipes.map((r) => r.recipe)))
+const themes = computed(() => themesOn(settingStore.recipes.map((r) => r.recipe)))
 const filter = computed((): ShelfFilter => ({
   ...(answers.theme && { theme: answers.theme }),
   ...(answers.heat && { heat: answers.heat }),
@@ -106,28 +106,28 @@ const filter = computed((): ShelfFilter => ({
 const wanted = computed(() => String(route.query['recipe'] ?? ''))
 /** In the order of the shelf; a recipe that was asked for by name stands first. */
 const list = computed(() => {
-  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, house.foods, filter.value, s.look))
+  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, settingStore.foods, filter.value, s.look))
   return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
 })
 const looking = computed(() => shelf.done < shelf.of)
 const { shown, next, more } = usePieces(list)
 
-async function layOut(s: Standing, remedied: boolean): Promise<void> {
+async function layOut(s: ShelfEntry, remedied: boolean): Promise<void> {
   fault.value = ''
   saving.value = true
   const input = inputsOf(session.value)
   const start = (remedied && s.remedy?.start) || input.start
   const decisions = remedied && s.remedy?.decisions ? s.remedy.decisions : s.look.decisions
   try {
-    const made = await house.addSession({ ...input, start, recipe: s.row.id }, decisions)
-    await router.push(`/session/${made}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
+    const made = await settingStore.addSession({ ...input, start, recipe: s.row.id }, decisions)
+    await router.push(`/session/${made}/${settingStore.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
   } catch (e) {
     fault.value = inWords(e)
   } finally {
     saving.value = false
   }
 }
-const canRemedy = (s: Standing): boolean => Boolean(s.remedy?.decisions ?? s.remedy?.start)
+const canRemedy = (s: ShelfEntry): boolean => Boolean(s.remedy?.decisions ?? s.remedy?.start)
 function addGuest(guest: StoredGuest): void {
   answers.guests.push(guest)
   addingGuest.value = false
@@ -137,7 +137,7 @@ function addGuest(guest: StoredGuest): void {
 <template>
   <main id="main" class="mx-auto max-w-[88rem] px-5 py-4">
     <h1 class="mb-3 text-3xl">What shall we make?</h1>
-    <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
+    <Notice v-if="settingStore.fault" tone="fault">{{ settingStore.fault }}</Notice>
     <p v-else-if="!ready" role="status">Opening your lists …</p>
     <div v-else class="grid items-start gap-5 lg:grid-cols-[25rem_minmax(0,1fr)]">
       <FourAnswers
@@ -163,9 +163,9 @@ function addGuest(guest: StoredGuest): void {
         <Notice v-if="fault || shelf.fault" tone="fault" class="mb-2">{{ fault || shelf.fault }}</Notice>
         <Notice v-if="nobody">
           Nobody is chosen yet.
-          <RouterLink v-if="house.children.length === 0" class="underline" to="/children"
+          <RouterLink v-if="settingStore.children.length === 0" class="underline" to="/children"
             >Begin with the children</RouterLink
-          ><template v-if="house.children.length === 0">, or add a guest above.</template>
+          ><template v-if="settingStore.children.length === 0">, or add a guest above.</template>
         </Notice>
         <Notice v-else-if="!looking && list.length === 0"
           >None of your recipes is like that: take a kind back.</Notice
@@ -179,7 +179,11 @@ function addGuest(guest: StoredGuest): void {
             <Picture :name="pictureOf(s.row.recipe)" class="size-12" />
             <div class="min-w-0">
               <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
-              <RecipeFacts :recipe="s.row.recipe" :foods="house.foods" :minutes="lookMinutes(s.look)" />
+              <RecipeFacts
+                :recipe="s.row.recipe"
+                :foods="settingStore.foods"
+                :minutes="lookMinutes(s.look)"
+              />
               <FitLine :standing="s" class="mt-1" />
             </div>
             <span class="flex flex-col items-stretch gap-1.5 sm:w-44">

@@ -1,17 +1,17 @@
 /** For whom the shelf is looked at where nobody said: the next session's group, else everybody on the roster today. */
 import { computed } from 'vue'
 import type { StoredSession } from '@lea/core/setting'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText, todayText } from '../shared/dates'
 
 export function useGroup() {
-  const house = useHouse()
+  const settingStore = useSettingStore()
   const upcoming = useUpcoming()
   const next = computed(() => upcoming.ahead.find((s) => s.state === 'planned'))
   const session = computed((): StoredSession => {
     const base = next.value
-    const children = base?.children ?? house.children.map((c) => c.id)
+    const children = base?.children ?? settingStore.children.map((c) => c.id)
     return {
       id: 'shelf',
       date: base?.date ?? todayText(),
@@ -20,7 +20,7 @@ export function useGroup() {
       recipe: '',
       children,
       guests: base?.guests ?? [],
-      adults: base?.adults ?? house.adults.map((a) => a.id),
+      adults: base?.adults ?? settingStore.adults.map((a) => a.id),
       seats: base?.seats ?? children,
       decisions: [],
       state: 'planned',

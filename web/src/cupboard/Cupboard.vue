@@ -8,15 +8,15 @@ import { foodSchema, measureSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import PacketRegister from './PacketRegister.vue'
 import StockList from './StockList.vue'
 import FoodForm from './FoodForm.vue'
 import KitRoom from './KitRoom.vue'
 import KitTools from './KitTools.vue'
 
-const house = useHouse()
-onMounted(() => void house.load())
+const settingStore = useSettingStore()
+onMounted(() => void settingStore.load())
 const search = ref('')
 const fault = ref('')
 const adding = ref(false)
@@ -25,7 +25,7 @@ const UNITS = ['cup_m', 'tbsp_m', 'tsp_m', 'cup_us', 'tbsp_us', 'tsp_us', 'tbsp_
 
 const found = computed(() => {
   const words = search.value.trim().toLowerCase()
-  const all = [...house.foods.all].sort((a, b) => a.name.localeCompare(b.name))
+  const all = [...settingStore.foods.all].sort((a, b) => a.name.localeCompare(b.name))
   return words === ''
     ? all
     : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
@@ -34,24 +34,24 @@ const holds = (f: FoodFact): string => [...f.contains, ...f.extras].map(allergen
 const may = (f: FoodFact): string => f.mayContain.map(allergenName).join(', ')
 
 const keepKit = async (measures: Measure[]): Promise<void> => {
-  const kit = house.setting?.kit
+  const kit = settingStore.setting?.kit
   if (kit) await keep({ ...kit, measures })
 }
 async function keep(kit: Kit): Promise<void> {
   fault.value = ''
   try {
-    await house.saveKit(kit)
+    await settingStore.saveKit(kit)
   } catch (e) {
     fault.value = inWords(e)
   }
 }
 const setCount = (m: Measure, count: number): Promise<void> =>
-  keepKit((house.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count } : x)))
+  keepKit((settingStore.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count } : x)))
 async function addMeasure(): Promise<void> {
-  const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(house.setting?.kit.measures.length ?? 0) + 1}`
+  const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(settingStore.setting?.kit.measures.length ?? 0) + 1}`
   try {
     const checked = (await measureSchema.validate({ ...measure.value, id, count: 1 })) as Measure
-    await keepKit([...(house.setting?.kit.measures ?? []), checked])
+    await keepKit([...(settingStore.setting?.kit.measures ?? []), checked])
     measure.value = { name: '', size: '', unit: 'cup_m' }
   } catch (e) {
     fault.value = inWords(e)
@@ -60,7 +60,7 @@ async function addMeasure(): Promise<void> {
 async function addFood(food: FoodFact): Promise<void> {
   fault.value = ''
   try {
-    await house.saveFood((await foodSchema.validate(food)) as FoodFact)
+    await settingStore.saveFood((await foodSchema.validate(food)) as FoodFact)
     adding.value = false
   } catch (e) {
     fault.value = inWords(e)
@@ -72,11 +72,13 @@ async function addFood(food: FoodFact): Promise<void> {
   <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-[1fr_2fr]">
     <section aria-labelledby="box" class="min-w-0">
       <h1 class="mb-3 text-3xl">Cupboard</h1>
-      <Notice v-if="fault || house.fault" tone="fault" class="mb-3">{{ fault || house.fault }}</Notice>
+      <Notice v-if="fault || settingStore.fault" tone="fault" class="mb-3">{{
+        fault || settingStore.fault
+      }}</Notice>
       <h2 id="box" class="mb-2 text-xl">Measures in the box</h2>
       <ul>
         <li
-          v-for="m in house.setting?.kit.measures ?? []"
+          v-for="m in settingStore.setting?.kit.measures ?? []"
           :key="m.id"
           class="flex items-center gap-2 border-t border-line py-1.5"
         >
@@ -126,16 +128,16 @@ async function addFood(food: FoodFact): Promise<void> {
         <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
       </form>
       <KitRoom
-        v-if="house.setting"
+        v-if="settingStore.setting"
         class="mt-5"
-        :kit="house.setting.kit"
+        :kit="settingStore.setting.kit"
         @keep="keep"
         @fault="fault = $event"
       />
       <KitTools
-        v-if="house.setting"
+        v-if="settingStore.setting"
         class="mt-5"
-        :kit="house.setting.kit"
+        :kit="settingStore.setting.kit"
         @keep="keep"
         @fault="fault = $event"
       />

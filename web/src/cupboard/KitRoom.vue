@@ -2,11 +2,11 @@
 /** What the room has: places to cook, a scale, and the trays of the oven. */
 import type { Kit } from '@lea/core/plan'
 import { kitSchema } from '@lea/core/schema'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 
 const props = defineProps<{ kit: Kit }>()
 const emit = defineEmits<{ keep: [kit: Kit]; fault: [says: string] }>()
-const door = useDoor()
+const auth = useAuthStore()
 const THINGS = ['oven', 'hob', 'fire', 'fridge', 'freezer', 'sink', 'scale']
 const toggle = (thing: string): void => {
   const has = props.kit.equipment.includes(thing)
@@ -26,7 +26,7 @@ function setPlaces(what: 'trays' | 'sinkPlaces', text: string): void {
 </script>
 
 <template>
-  <fieldset :disabled="!door.isLeader()">
+  <fieldset :disabled="!auth.isLeader()">
     <legend class="mb-1 text-xl font-bold">In the room</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-2">
       <label v-for="t in THINGS" :key="t" class="flex items-center gap-2"

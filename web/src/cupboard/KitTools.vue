@@ -4,11 +4,11 @@ import { ref } from 'vue'
 import { TECHNIQUES } from '@lea/core/craft'
 import type { Kit } from '@lea/core/plan'
 import { kitSchema } from '@lea/core/schema'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 
 const props = defineProps<{ kit: Kit }>()
 const emit = defineEmits<{ keep: [kit: Kit]; fault: [says: string] }>()
-const door = useDoor()
+const auth = useAuthStore()
 const tool = ref('')
 const count = ref(2)
 /** The tools on the ladders of the catalogue, once each. */
@@ -30,7 +30,7 @@ function add(): void {
 </script>
 
 <template>
-  <fieldset class="mt-4" :disabled="!door.isLeader()">
+  <fieldset class="mt-4" :disabled="!auth.isLeader()">
     <legend class="mb-1 text-xl font-bold">Tools that are few</legend>
     <p class="text-sm text-soft">What is not listed is there for everyone.</p>
     <ul>

@@ -6,28 +6,28 @@ import { digest } from '@lea/core/plan'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { dayText, todayText } from '../shared/dates'
 import LabelText from '../parts/packets/LabelText.vue'
 import PacketForm from '../parts/packets/PacketForm.vue'
 import SignPair from '../parts/packets/SignPair.vue'
 
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const editing = ref<StoredPacket | 'new' | null>(null)
 const signing = ref<StoredPacket | null>(null)
 const first = ref('')
 const second = ref('')
 const fault = ref('')
 const rows = computed(() =>
-  house.packets.map((packet) => ({
+  settingStore.packets.map((packet) => ({
     packet,
     words: packetWords(packet.label),
     standing: packetStanding(packet, digest, todayText()),
   })),
 )
-const adults = computed(() => house.adults.map((a) => ({ id: a.id, name: a.name })))
+const adults = computed(() => settingStore.adults.map((a) => ({ id: a.id, name: a.name })))
 const LOOK = {
   unread: 'border-2 border-dashed border-ink font-bold',
   changed: 'border-2 border-paprika text-paprika font-bold',
@@ -36,7 +36,7 @@ const LOOK = {
 }
 function standingText({ packet, standing }: (typeof rows.value)[number]): string {
   const by = (packet.reading?.readBy ?? [])
-    .map((id) => house.names.get(id) ?? 'someone no longer here')
+    .map((id) => settingStore.names.get(id) ?? 'someone no longer here')
     .join(' and ')
   if (standing === 'unread') return 'not read yet'
   if (standing === 'changed') return 'out of date: the words have changed since it was read'
@@ -55,7 +55,7 @@ async function sign(): Promise<void> {
     return
   }
   try {
-    await house.signPacket(signing.value, [first.value, second.value])
+    await settingStore.signPacket(signing.value, [first.value, second.value])
     signing.value = null
   } catch (e) {
     fault.value = inWords(e)
@@ -63,7 +63,7 @@ async function sign(): Promise<void> {
 }
 async function remove(packet: StoredPacket): Promise<void> {
   try {
-    await house.removePacket(packet.id)
+    await settingStore.removePacket(packet.id)
   } catch (e) {
     fault.value = inWords(e)
   }
@@ -74,7 +74,7 @@ async function remove(packet: StoredPacket): Promise<void> {
   <section aria-labelledby="packets">
     <div class="mb-2 flex flex-wrap items-end gap-3">
       <h2 id="packets" class="text-xl">Packets: {{ rows.length }}</h2>
-      <button v-if="door.isLeader()" type="button" class="btn ml-auto" @click="editing = 'new'">
+      <button v-if="auth.isLeader()" type="button" class="btn ml-auto" @click="editing = 'new'">
         Add a packet
       </button>
     </div>
@@ -89,7 +89,7 @@ async function remove(packet: StoredPacket): Promise<void> {
       <li v-for="row in rows" :key="row.packet.id" class="patch p-3">
         <div class="flex flex-wrap items-center gap-2">
           <strong class="min-w-0 [overflow-wrap:anywhere]">{{ row.packet.name }}</strong>
-          <span class="text-sm text-soft">{{ house.foods.of(row.packet.food).name }}</span>
+          <span class="text-sm text-soft">{{ settingStore.foods.of(row.packet.food).name }}</span>
           <span v-if="row.packet.simulated" class="rounded-sm border border-dashed border-ink px-1 text-xs"
             >simulated</span
           >
@@ -109,7 +109,7 @@ async function remove(packet: StoredPacket): Promise<void> {
             · <strong>ask about</strong> <bdi>{{ row.words.open.join('; ') }}</bdi></template
           >
         </p>
-        <div v-if="door.isLeader()" class="mt-2 flex flex-wrap gap-2">
+        <div v-if="auth.isLeader()" class="mt-2 flex flex-wrap gap-2">
           <button
             type="button"
             class="btn"

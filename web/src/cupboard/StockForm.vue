@@ -9,13 +9,13 @@ import { cupboardSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 
 const props = defineProps<{ item: CupboardItem }>()
 const emit = defineEmits<{ close: [] }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const UNITS = ['g', 'kg', 'mL', 'L', 'item', 'oz', 'lb', 'cup_m', 'cup_us', 'tbsp_m', 'tsp_m']
-const food = ref(props.item.food === '' ? '' : house.foods.of(props.item.food).name)
+const food = ref(props.item.food === '' ? '' : settingStore.foods.of(props.item.food).name)
 const have = ref({ amount: props.item.have?.amount ?? '', unit: props.item.have?.unit ?? 'g' })
 const weighs = ref({ grams: props.item.weighs?.grams ?? '', unit: props.item.weighs?.unit ?? 'cup_m' })
 const packs = ref(
@@ -30,7 +30,7 @@ const isNew = computed(() => props.item.food === '')
 
 function foodId(): string {
   if (!isNew.value) return props.item.food
-  const id = resolveFood(food.value, house.foods)?.id
+  const id = resolveFood(food.value, settingStore.foods)?.id
   if (id) return id
   throw new ValidationError('Lea does not know this food: add it under Foods first', food.value, 'food')
 }
@@ -51,7 +51,7 @@ async function save(): Promise<void> {
       ...(weighs.value.grams.trim() !== '' && { weighs: weighs.value }),
       packs: packs.value.map((p, i) => ({ ...p, price: priceOf(p.price, i) })),
     })) as CupboardItem
-    await house.saveStock(item)
+    await settingStore.saveStock(item)
     emit('close')
   } catch (e) {
     fault.value =
@@ -60,7 +60,7 @@ async function save(): Promise<void> {
 }
 async function remove(): Promise<void> {
   try {
-    await house.removeStock(props.item.food)
+    await settingStore.removeStock(props.item.food)
     emit('close')
   } catch (e) {
     fault.value = { at: '', says: inWords(e) }
@@ -82,7 +82,7 @@ const AT_FIELD = /^(food|have\.|weighs\.|packs\[)/
           :aria-invalid="at('food') ? 'true' : undefined"
         />
         <datalist id="stock-foods">
-          <option v-for="f in house.foods.all" :key="f.id" :value="f.name" />
+          <option v-for="f in settingStore.foods.all" :key="f.id" :value="f.name" />
         </datalist>
         <span v-if="at('food')" role="alert" class="text-sm text-paprika">{{ at('food') }}</span>
       </label>

@@ -5,18 +5,18 @@ import { amountText, moneyText } from '@lea/core/amount'
 import type { CupboardItem, CupboardPack } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import StockForm from './StockForm.vue'
 
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const search = ref('')
 const editing = ref<CupboardItem | null>(null)
-const currency = computed(() => (house.setting?.rules.country === 'us' ? 'USD' : 'GBP'))
+const currency = computed(() => (settingStore.setting?.rules.country === 'us' ? 'USD' : 'GBP'))
 const all = computed(() =>
-  [...(house.setting?.cupboard ?? [])]
-    .map((item) => ({ item, name: house.foods.of(item.food).name }))
+  [...(settingStore.setting?.cupboard ?? [])]
+    .map((item) => ({ item, name: settingStore.foods.of(item.food).name }))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 const found = computed(() => {
@@ -36,7 +36,7 @@ const packText = (p: CupboardPack): string => {
       <label class="ml-auto font-semibold"
         >Find <input v-model="search" type="search" class="field !inline-block !w-40 font-normal"
       /></label>
-      <button v-if="door.isLeader()" type="button" class="btn" @click="editing = { food: '', packs: [] }">
+      <button v-if="auth.isLeader()" type="button" class="btn" @click="editing = { food: '', packs: [] }">
         Add
       </button>
     </div>
@@ -65,7 +65,7 @@ const packText = (p: CupboardPack): string => {
           }}</span>
         </span>
         <button
-          v-if="door.isLeader()"
+          v-if="auth.isLeader()"
           type="button"
           class="btn"
           :aria-label="`Change ${name}`"

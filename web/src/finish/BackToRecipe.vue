@@ -6,33 +6,33 @@ import type { Plan } from '@lea/core/plan'
 import { differences } from '@lea/core/recipe'
 import { keptInRecipe, withWords } from '@lea/core/setting'
 import { inWords } from '../shared/api'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 
 defineProps<{ plan: Plan }>()
-const door = useDoor()
-const house = useHouse()
+const auth = useAuthStore()
+const settingStore = useSettingStore()
 const session = useSession()
 const said = ref('')
-const before = computed(() => house.recipe(session.stored?.recipe ?? ''))
+const before = computed(() => settingStore.recipe(session.stored?.recipe ?? ''))
 const kept = computed(() =>
   before.value ? keptInRecipe(before.value, session.stored?.decisions ?? []) : null,
 )
 const changes = computed(() =>
-  before.value && kept.value ? differences(before.value, kept.value, house.foods) : [],
+  before.value && kept.value ? differences(before.value, kept.value, settingStore.foods) : [],
 )
 async function keep(own: boolean): Promise<void> {
   const [was, now] = [before.value, kept.value]
   if (!was || !now) return
-  const name = withWords(was, now, (f) => foodName(house.foods.of(f)))
+  const name = withWords(was, now, (f) => foodName(settingStore.foods.of(f)))
   try {
     if (own)
-      await house.saveRecipe({
+      await settingStore.saveRecipe({
         ...now,
         title: `${was.title}${name ? ` with ${name}` : ', our way'}`.slice(0, 80),
       })
-    else await house.saveRecipe(now, session.stored?.recipe)
+    else await settingStore.saveRecipe(now, session.stored?.recipe)
     said.value = own ? 'Kept as a recipe of its own.' : 'The recipe is changed.'
   } catch (fault) {
     said.value = inWords(fault)
@@ -41,7 +41,7 @@ async function keep(own: boolean): Promise<void> {
 </script>
 
 <template>
-  <section v-if="door.isLeader() && kept" class="patch p-4" aria-labelledby="back-to-recipe">
+  <section v-if="auth.isLeader() && kept" class="patch p-4" aria-labelledby="back-to-recipe">
     <h2 id="back-to-recipe" class="mb-1 text-xl">Keep the swap in the recipe?</h2>
     <ul class="mb-2 list-disc pl-5 text-sm">
       <li v-for="c in changes" :key="c">{{ c }}</li>

@@ -6,16 +6,18 @@ import { cleanUp } from '@lea/core/session'
 import { Check } from '@lucide/vue'
 import Mat from '../parts/mats/Mat.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { useTable } from '../stores/table/table'
 
 const props = defineProps<{ plan: Plan }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const session = useSession()
 const table = useTable()
 const { matOf } = useMats()
-const dry = computed(() => house.children.filter((c) => c.needs.includes('no-wet-food')).map((c) => c.id))
+const dry = computed(() =>
+  settingStore.children.filter((c) => c.needs.includes('no-wet-food')).map((c) => c.id),
+)
 const jobs = computed(() => cleanUp(props.plan, table.state, dry.value))
 </script>
 

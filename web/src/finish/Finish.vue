@@ -13,8 +13,8 @@ import Amount from '../parts/Amount.vue'
 import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { useTable } from '../stores/table/table'
 
@@ -22,8 +22,8 @@ const route = useRoute()
 const router = useRouter()
 const session = useSession()
 const table = useTable()
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const { matOf } = useMats()
 const id = computed(() => String(route.params['id']))
 const lines = ref(['', '', ''])
@@ -45,7 +45,9 @@ const plan = computed(() => session.plan)
 const cold = computed(() => (plan.value ? openProbes(plan.value, table.state) : []))
 const tokens = computed(() => (plan.value ? tally(plan.value, table.state) : []))
 const asks = computed(() => (plan.value ? voteTalk(plan.value, table.state.tastes) : []))
-const storage = computed(() => (session.stored ? (house.recipe(session.stored.recipe)?.storage ?? '') : ''))
+const storage = computed(() =>
+  session.stored ? (settingStore.recipe(session.stored.recipe)?.storage ?? '') : '',
+)
 const said = (word: string): boolean => table.state.tasteWords.some((w) => w.word === word)
 async function say(word: string): Promise<void> {
   if (!said(word)) await table.add({ kind: 'taste-word', body: { word } })
@@ -59,7 +61,7 @@ async function finish(): Promise<void> {
   if (!table.state.finished) await table.add({ kind: 'finish', body: {} })
   await table.send()
   if (table.waiting > 0) return
-  await router.push(door.isLeader() ? `/record/sessions/${id.value}` : '/diary')
+  await router.push(auth.isLeader() ? `/record/sessions/${id.value}` : '/diary')
 }
 </script>
 
@@ -166,7 +168,7 @@ async function finish(): Promise<void> {
             /></label>
             <div class="flex flex-wrap gap-2">
               <RouterLink class="btn" :to="`/session/${id}/cook`">Back to the table</RouterLink>
-              <RouterLink v-if="door.isLeader()" class="btn" :to="`/session/${id}/family`"
+              <RouterLink v-if="auth.isLeader()" class="btn" :to="`/session/${id}/family`"
                 >For the family</RouterLink
               >
               <button type="button" class="btn btn-main" @click="finish">

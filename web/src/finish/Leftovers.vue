@@ -10,20 +10,20 @@ import {
   keptPlaces,
   leftoverUntil,
 } from '@lea/core/session'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { useTable } from '../stores/table/table'
 import { dayText } from '../shared/dates'
 
 const props = defineProps<{ plan: Plan; id: string }>()
-const door = useDoor()
-const house = useHouse()
+const auth = useAuthStore()
+const settingStore = useSettingStore()
 const session = useSession()
 const table = useTable()
 const amount = ref('')
 const scraps = ref('')
-const keeps = computed(() => house.recipe(session.stored?.recipe ?? '')?.keeps ?? [])
+const keeps = computed(() => settingStore.recipe(session.stored?.recipe ?? '')?.keeps ?? [])
 const until = (place: KeptPlace): string =>
   leftoverUntil(props.plan, session.stored?.date ?? '', keeps.value, place)
 async function keep(place: KeptPlace): Promise<void> {
@@ -60,7 +60,7 @@ async function scrap(to: ScrapWay): Promise<void> {
       {{ l.amount || 'some' }} {{ KEPT_WORDS[l.place] }}, eat until <strong>{{ dayText(l.until) }}</strong>
     </li>
   </ul>
-  <p v-if="table.state.leftovers.length > 0 && door.isLeader()" class="mt-1">
+  <p v-if="table.state.leftovers.length > 0 && auth.isLeader()" class="mt-1">
     <a class="btn" :href="`/api/sessions/${id}/papers/labels.pdf`" target="_blank">Print the labels</a>
   </p>
   <h3 class="mt-3 text-lg">Scraps</h3>

@@ -6,28 +6,28 @@ import { base } from './database'
 const KEPT_MS = 24 * 3600 * 1000
 
 /** ISO time of the oldest answer on the screen that this device kept; empty while the server answers. */
-export const keptSince = ref('')
+export const cachedSince = ref('')
 
 /**
  * Asks the server; where it does not answer, what it said last.
  * @throws ApiFault where it does not answer and this device kept nothing
  */
-export async function apiKept<T>(path: string): Promise<T> {
+export async function getCached<T>(path: string): Promise<T> {
   try {
     const answer = await api<T>('GET', path)
-    keptSince.value = ''
-    void keepAnswer(path, answer)
+    cachedSince.value = ''
+    void cacheAnswer(path, answer)
     return answer
   } catch (fault) {
     if (!isOffline(fault)) throw fault
     const kept = await keptAnswer<T>(path)
     if (!kept) throw fault
-    if (!keptSince.value || kept.at < keptSince.value) keptSince.value = kept.at
+    if (!cachedSince.value || kept.at < cachedSince.value) cachedSince.value = kept.at
     return kept.answer
   }
 }
 
-export async function keepAnswer(path: string, answer: unknown): Promise<void> {
+export async function cacheAnswer(path: string, answer: unknown): Promise<void> {
   try {
     await (await base()).put('answers', { path, at: new Date().toISOString(), answer })
   } catch {
@@ -45,7 +45,7 @@ async function keptAnswer<T>(path: string): Promise<{ at: string; answer: T } | 
 }
 
 /** Answers older than a day go, whether or not anybody asks for them. */
-export async function sweepAnswers(): Promise<void> {
+export async function sweepCache(): Promise<void> {
   const db = await base().catch(() => null)
   const old = new Date(Date.now() - KEPT_MS).toISOString()
   for (const row of (await db?.getAll('answers')) ?? [])

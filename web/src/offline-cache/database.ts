@@ -6,7 +6,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Plan } from '@lea/core/plan'
 import type { TableEvent } from '@lea/core/session'
 
-export interface Start {
+export interface OfflineStart {
   session: string
   plan: Plan
   effort: 'draft' | 'refined'
@@ -18,7 +18,7 @@ interface Tables extends DBSchema {
   /** What the server has: taps of all devices of a table that is open here. */
   heard: { key: string; value: { session: string; event: TableEvent }; indexes: { session: string } }
   answers: { key: string; value: { path: string; at: string; answer: unknown } }
-  starts: { key: string; value: Start }
+  starts: { key: string; value: OfflineStart }
 }
 
 let opened: Promise<IDBPDatabase<Tables>> | null = null

@@ -2,17 +2,21 @@
 import type { Plan } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { api } from '../shared/api'
-import { keepAnswer } from './answers'
-import { base, type Start } from './database'
+import { cacheAnswer } from './answers'
+import { base, type OfflineStart } from './database'
 
 /** From now on this device works from this plan, after a reload as well. */
-export async function beginAlone(session: StoredSession, plan: Plan, effort: Start['effort']): Promise<void> {
+export async function startOffline(
+  session: StoredSession,
+  plan: Plan,
+  effort: OfflineStart['effort'],
+): Promise<void> {
   const at = new Date().toISOString()
   await (await base()).put('starts', { session: session.id, plan, effort, at })
-  await keepAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })
+  await cacheAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })
 }
 
-export const begunAlone = async (session: string): Promise<Start | undefined> =>
+export const startedOffline = async (session: string): Promise<OfflineStart | undefined> =>
   (await base().catch(() => null))?.get('starts', session)
 
 export interface Joined {
@@ -23,8 +27,8 @@ export interface Joined {
 }
 
 /** Tells the server of a session that was begun here. @returns null where there was nothing to tell */
-export async function joinAgain(session: string): Promise<Joined | null> {
-  const start = await begunAlone(session)
+export async function joinServer(session: string): Promise<Joined | null> {
+  const start = await startedOffline(session)
   if (!start) return null
   const { plan, effort, at } = start
   const answer = await api<Joined>('POST', `/sessions/${session}/begun`, { plan, effort, at })

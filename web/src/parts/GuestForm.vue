@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A guest at the door: nickname, age and allergies in under twenty seconds. */
 import { computed, ref } from 'vue'
-import { ALLERGENS, type Concern, allergenName, meantText, saysNone } from '@lea/core/food'
+import { ALLERGENS, type Concern, allergenName, parsedConcernText, isNoAllergyAnswer } from '@lea/core/food'
 import { guestSchema } from '@lea/core/schema'
 import type { StoredGuest } from '@lea/core/setting'
 import Sheet from './Sheet.vue'
@@ -27,10 +27,10 @@ const named = computed(() =>
   other.value
     .split(',')
     .map((t) => t.trim())
-    .filter((t) => !saysNone(t)),
+    .filter((t) => !isNoAllergyAnswer(t)),
 )
 /** What Lea takes them for. */
-const taken = computed(() => named.value.map(meantText).filter((t) => t !== ''))
+const taken = computed(() => named.value.map(parsedConcernText).filter((t) => t !== ''))
 
 function add(): void {
   fault.value = ''

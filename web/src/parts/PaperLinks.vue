@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The papers of a session as PDF, in the size of the paper that lies in the printer. */
 import { useLocalStorage } from '@vueuse/core'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 
 defineProps<{ id: string }>()
-const door = useDoor()
+const auth = useAuthStore()
 const size = useLocalStorage('lea-paper', 'A4')
 const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
 const PAPERS = [
@@ -20,7 +20,7 @@ const PAPERS = [
 </script>
 
 <template>
-  <section v-if="door.isLeader()" class="patch p-4" aria-labelledby="as-pdf">
+  <section v-if="auth.isLeader()" class="patch p-4" aria-labelledby="as-pdf">
     <h2 id="as-pdf" class="mb-2 text-xl">As PDF</h2>
     <fieldset class="mb-2">
       <legend class="sr-only">Paper</legend>

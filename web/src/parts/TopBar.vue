@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { LogOut } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { keptSince } from '../offline-cache/answers'
-import { useDoor } from '../stores/auth'
+import { cachedSince } from '../offline-cache/answers'
+import { useAuthStore } from '../stores/auth'
 import { useUpcoming } from '../stores/upcoming'
 import { timeText } from '../shared/dates'
 
-const door = useDoor()
+const auth = useAuthStore()
 const upcoming = useUpcoming()
 const refusal = ref('')
 async function leave(): Promise<void> {
-  refusal.value = (await door.signOut()) ?? ''
+  refusal.value = (await auth.signOut()) ?? ''
 }
 const places = computed(() => [
   { to: '/diary', name: 'Diary' },
   { to: '/recipes', name: 'Recipes' },
-  ...(door.isLeader()
+  ...(auth.isLeader()
     ? [
         { to: '/children', name: 'Children' },
         { to: '/cupboard', name: 'Cupboard' },
@@ -45,15 +45,15 @@ const places = computed(() => [
       </nav>
       <div class="min-w-0 flex-1 text-right text-xs leading-tight md:ml-auto md:flex-none">
         <p aria-live="polite">{{ upcoming.next }}</p>
-        <p class="opacity-85">{{ door.setting }} · {{ door.person?.name }}</p>
+        <p class="opacity-85">{{ auth.setting }} · {{ auth.person?.name }}</p>
       </div>
       <button type="button" class="rounded-patch p-1.5 hover:bg-white/15" title="Sign out" @click="leave">
         <LogOut class="size-5" aria-hidden="true" /><span class="sr-only">Sign out</span>
       </button>
     </div>
     <p v-if="refusal" role="alert" class="bg-white px-5 py-1 text-sm text-ink">{{ refusal }}</p>
-    <p v-if="keptSince" role="status" class="bg-white px-5 py-1 text-sm text-ink">
-      <strong>No network.</strong> What you see is what this device kept at {{ timeText(keptSince) }}. A
+    <p v-if="cachedSince" role="status" class="bg-white px-5 py-1 text-sm text-ink">
+      <strong>No network.</strong> What you see is what this device kept at {{ timeText(cachedSince) }}. A
       session can be cooked and its taps are kept; other changes wait for the network.
     </p>
   </header>

@@ -3,13 +3,13 @@
 import { ref } from 'vue'
 import type { Finding } from '@lea/core/plan'
 import Sheet from './Sheet.vue'
-import { useDoor } from '../stores/auth'
+import { useAuthStore } from '../stores/auth'
 import { useSession } from '../stores/session/session'
 
 const props = defineProps<{ finding: Finding }>()
 const emit = defineEmits<{ close: [] }>()
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const why = ref('')
 const fault = ref('')
 
@@ -23,7 +23,7 @@ async function write(): Promise<void> {
     kind: 'clear',
     finding: id,
     cause,
-    who: door.person?.id ?? '',
+    who: auth.person?.id ?? '',
     why: why.value.trim().slice(0, 400),
     at: new Date().toISOString(),
   })
@@ -36,7 +36,7 @@ async function write(): Promise<void> {
     <p class="mb-2 font-semibold">{{ session.say(finding.says) }}</p>
     <p class="mb-3 text-soft">
       The child’s own care plan, your setting’s rules and clinicians come first. This is signed by
-      {{ door.person?.name }} and stays in the record. If anything it rests on changes, the finding is back.
+      {{ auth.person?.name }} and stays in the record. If anything it rests on changes, the finding is back.
     </p>
     <label class="block font-semibold" for="why">Reason</label>
     <textarea id="why" v-model="why" rows="3" class="field" maxlength="400" />

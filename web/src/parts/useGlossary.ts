@@ -1,22 +1,22 @@
 import { computed, type ComputedRef } from 'vue'
 import { Glossary } from '@lea/core/learn'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 
 /** The words of Lea and of the setting, and the languages spoken at this table. */
 export function useGlossary(): { glossary: ComputedRef<Glossary>; languages: ComputedRef<string[]> } {
-  const house = useHouse()
+  const settingStore = useSettingStore()
   const session = useSession()
   const glossary = computed(
     () =>
       new Glossary(
-        house.setting?.words ?? [],
-        session.plan?.locale ?? (house.setting?.rules.country === 'us' ? 'en-US' : 'en-GB'),
+        settingStore.setting?.words ?? [],
+        session.plan?.locale ?? (settingStore.setting?.rules.country === 'us' ? 'en-US' : 'en-GB'),
       ),
   )
   const languages = computed(() => {
     const present = new Set(session.present)
-    const children = house.children.filter((c) => present.has(c.id))
+    const children = settingStore.children.filter((c) => present.has(c.id))
     return [...new Set([...children, ...(session.stored?.guests ?? [])].flatMap((c) => c.languages))]
   })
   return { glossary, languages }

@@ -5,13 +5,13 @@ import { useRoute } from 'vue-router'
 import { weave } from '@lea/core/plan'
 import { clearingUp, sheetRows } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText } from '../shared/dates'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
 
 const session = useOpenSession()
-const house = useHouse()
+const settingStore = useSettingStore()
 const route = useRoute()
 const plan = computed(() => session.plan)
 const bowls = computed(() =>
@@ -35,7 +35,7 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
       <h1 class="text-2xl">{{ plan.recipe.title }}</h1>
       <p class="text-sm">
         {{ dayText(session.stored?.date ?? '') }}, {{ plan.totals.startsAt }} to {{ plan.totals.endsAt }} ·
-        {{ house.setting?.name }} · {{ names(plan.adults) }}
+        {{ settingStore.setting?.name }} · {{ names(plan.adults) }}
       </p>
       <table class="mt-2 w-full border-collapse text-xs">
         <thead>

@@ -5,7 +5,7 @@ import { fewOfEach } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
-import { LEVEL_WORDS } from '../parts/level-words'
+import { SUPPORT_LEVEL_WORDS } from '../parts/level-words'
 
 const session = useOpenSession()
 const route = useRoute()
@@ -52,7 +52,7 @@ const stepOf = (id: string) => session.plan?.schedule.find((s) => s.step === id)
                 class="w-32 pr-2 text-left"
                 :class="p.level === t.start ? 'font-bold' : 'font-normal'"
               >
-                {{ LEVEL_WORDS[p.level] }}
+                {{ SUPPORT_LEVEL_WORDS[p.level] }}
               </th>
               <td>“<Amount :text="p.says" />”</td>
               <td class="w-44 pl-2"><Amount :text="p.answer" /></td>

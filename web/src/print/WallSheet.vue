@@ -6,17 +6,17 @@ import { EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName }
 import { checkRows } from '@lea/core/plan'
 import Mat from '../parts/mats/Mat.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText } from '../shared/dates'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
 
 const session = useOpenSession()
-const house = useHouse()
+const settingStore = useSettingStore()
 const route = useRoute()
 const { matOf } = useMats()
 const people = computed(() => {
-  const all = [...house.children, ...(session.stored?.guests ?? [])]
+  const all = [...settingStore.children, ...(session.stored?.guests ?? [])]
   const here = new Set([
     ...(session.stored?.children ?? []),
     ...(session.stored?.guests ?? []).map((g) => g.id),
@@ -49,7 +49,8 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
     <article v-else class="patch p-5 print:border-0 print:p-0">
       <h1 class="text-2xl">{{ session.plan.recipe.title }}: who must not have what</h1>
       <p class="text-sm">
-        {{ dayText(session.stored?.date ?? '') }}, {{ session.stored?.start }} · {{ house.setting?.name }}
+        {{ dayText(session.stored?.date ?? '') }}, {{ session.stored?.start }} ·
+        {{ settingStore.setting?.name }}
       </p>
       <p v-if="people.length === 0" class="mt-3">
         Nobody in this session has an allergy or a diet on file. Ask again at the door.
@@ -72,7 +73,7 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
                 <strong>{{ allergenName(c.allergen) }}</strong>: {{ LEVEL_WORDS[c.level] }}
               </p>
               <p v-if="p.diets.length > 0">
-                {{ p.diets.map((d) => dietName(d, house.setting?.rules.diets)).join(', ') }}
+                {{ p.diets.map((d) => dietName(d, settingStore.setting?.rules.diets)).join(', ') }}
               </p>
               <p v-if="p.carePlan" class="font-semibold">Care plan: {{ p.carePlan }}</p>
             </td>

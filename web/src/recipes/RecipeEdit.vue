@@ -8,8 +8,8 @@ import { recipeSchema } from '@lea/core/schema'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import JobsByAge from './JobsByAge.vue'
 import RecipeLines from './RecipeLines.vue'
 import RecipeMore from './RecipeMore.vue'
@@ -20,8 +20,8 @@ import { useDraft } from '../stores/recipe-draft'
 
 const route = useRoute()
 const router = useRouter()
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const id = computed(() => String(route.params['id'] ?? 'new'))
 const isNew = computed(() => id.value === 'new')
 const { draft, begin, undo, redo, done, touched, restored, canUndo, canRedo } = useDraft()
@@ -41,9 +41,12 @@ const blank = (): Recipe => ({
   steps: [],
 })
 const open = (): void =>
-  begin(id.value, isNew.value ? blank() : (house.recipes.find((r) => r.id === id.value)?.recipe ?? null))
+  begin(
+    id.value,
+    isNew.value ? blank() : (settingStore.recipes.find((r) => r.id === id.value)?.recipe ?? null),
+  )
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   open()
 })
 watch(id, open)
@@ -55,7 +58,7 @@ async function save(): Promise<void> {
   try {
     const plain = JSON.parse(JSON.stringify(draft.value)) as Recipe
     const recipe = (await recipeSchema.validate(plain, { stripUnknown: true })) as Recipe
-    const row = await house.saveRecipe(recipe, isNew.value ? undefined : id.value)
+    const row = await settingStore.saveRecipe(recipe, isNew.value ? undefined : id.value)
     done()
     saved.value = 'Saved.'
     await router.replace(`/recipes/${row}`)
@@ -89,22 +92,22 @@ const equipment = computed({
   get: () => draft.value?.equipment.join(', ') ?? '',
   set: (v) => draft.value && (draft.value.equipment = list(v)),
 })
-const system = computed(() => (house.setting?.rules.country === 'us' ? 'us' : 'uk'))
+const system = computed(() => (settingStore.setting?.rules.country === 'us' ? 'us' : 'uk'))
 const roles = [...ROLES]
 const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
 </script>
 
 <template>
   <main id="main" class="mx-auto max-w-[88rem] px-5 py-4">
-    <p v-if="!house.loaded && !house.fault" role="status">Opening the recipe …</p>
+    <p v-if="!settingStore.loaded && !settingStore.fault" role="status">Opening the recipe …</p>
     <Notice v-else-if="!draft" tone="fault">
-      {{ house.fault || 'This recipe is not there (any more).' }}
+      {{ settingStore.fault || 'This recipe is not there (any more).' }}
       <RouterLink class="underline" to="/recipes">All recipes</RouterLink>
     </Notice>
     <form v-else @submit.prevent="save">
       <div class="mb-4 flex flex-wrap items-center justify-between gap-3">
         <h1 class="text-3xl">{{ draft.title || 'New recipe' }}</h1>
-        <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+        <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
           <button type="button" class="btn" :disabled="!canUndo" @click="undo">
             <Undo2 class="size-4" aria-hidden="true" />Undo
           </button>
@@ -125,7 +128,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
       </p>
       <div class="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_24rem]">
         <div>
-          <fieldset :disabled="!door.isLeader()">
+          <fieldset :disabled="!auth.isLeader()">
             <div class="patch mb-5 grid gap-3 p-4 sm:grid-cols-6">
               <label class="font-semibold sm:col-span-4"
                 >Title<input v-model="draft.title" class="field mt-1 font-normal" maxlength="80"
@@ -154,17 +157,17 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
             <RecipeLines
               v-model="draft.lines"
               :roles="roles"
-              :foods="house.foods"
+              :foods="settingStore.foods"
               :system="system"
               class="mb-5"
             />
             <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
-            <RecipeMore v-model="draft" :foods="house.foods" class="mt-5" />
+            <RecipeMore v-model="draft" :foods="settingStore.foods" class="mt-5" />
           </fieldset>
-          <p v-if="shipped && door.isLeader()" class="mt-4">
+          <p v-if="shipped && auth.isLeader()" class="mt-4">
             <button type="button" class="btn" @click="putBack">Put Lea’s own recipe back</button>
           </p>
-          <JobsByAge :lines="draft.lines" :foods="house.foods" />
+          <JobsByAge :lines="draft.lines" :foods="settingStore.foods" />
         </div>
         <RecipePreview
           :recipe="draft"

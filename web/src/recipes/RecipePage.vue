@@ -9,24 +9,24 @@ import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import Amount from '../parts/Amount.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { saveText } from '../shared/save-text'
 import JobsByAge from './JobsByAge.vue'
 
 const route = useRoute()
-const house = useHouse()
-const door = useDoor()
-const row = computed(() => house.recipes.find((r) => r.id === route.params['id']))
+const settingStore = useSettingStore()
+const auth = useAuthStore()
+const row = computed(() => settingStore.recipes.find((r) => r.id === route.params['id']))
 const recipe = computed(() => row.value?.recipe)
 const chosen = ref(0)
 const serves = computed({
   get: () => chosen.value || (recipe.value?.serves ?? 1),
   set: (n) => (chosen.value = Math.min(200, Math.max(1, Math.round(n) || 1))),
 })
-const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, house.foods) : []))
-const changes = computed(() => (recipe.value ? changesIn(recipe.value, house.foods) : null))
-onMounted(() => void house.load())
+const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, settingStore.foods) : []))
+const changes = computed(() => (recipe.value ? changesIn(recipe.value, settingStore.foods) : null))
+onMounted(() => void settingStore.load())
 
 const ABOUT = { culture: 'Where it comes from', foods: 'Of the foods', story: 'To tell', tip: 'Tip' } as const
 const lineName = (id: string): string => lines.value.find((l) => l.id === id)?.name ?? id
@@ -39,7 +39,7 @@ function asJsonLd(): void {
     saveText(
       `${fileName.value}.jsonld`,
       'application/ld+json',
-      JSON.stringify(toJsonLd(recipe.value, house.foods), null, 2),
+      JSON.stringify(toJsonLd(recipe.value, settingStore.foods), null, 2),
     )
 }
 const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9-]+/gi, '-'))
@@ -47,9 +47,9 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
 
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
-    <p v-if="!house.loaded && !house.fault" role="status">Opening the recipe …</p>
+    <p v-if="!settingStore.loaded && !settingStore.fault" role="status">Opening the recipe …</p>
     <Notice v-else-if="!recipe || !row" tone="fault">
-      {{ house.fault || 'This recipe is not there (any more).' }}
+      {{ settingStore.fault || 'This recipe is not there (any more).' }}
       <RouterLink class="underline" to="/recipes">All recipes</RouterLink>
     </Notice>
     <article v-else>
@@ -59,17 +59,17 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <div>
             <h1 class="text-3xl">{{ recipe.title }}</h1>
             <p class="text-lg">{{ recipe.about }}</p>
-            <RecipeFacts :recipe="recipe" :foods="house.foods" />
+            <RecipeFacts :recipe="recipe" :foods="settingStore.foods" />
             <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
               {{ recipe.themes.map(themeWords).join(' · ') }}
             </p>
           </div>
         </div>
         <span class="flex flex-wrap gap-2 print:hidden">
-          <RouterLink v-if="door.isLeader()" class="btn btn-main" :to="`/diary/new?recipe=${row.id}`"
+          <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/diary/new?recipe=${row.id}`"
             >Plan a session with it</RouterLink
           >
-          <RouterLink v-if="door.isLeader()" class="btn" :to="`/recipes/${row.id}/edit`"
+          <RouterLink v-if="auth.isLeader()" class="btn" :to="`/recipes/${row.id}/edit`"
             >Change it</RouterLink
           >
         </span>
@@ -165,7 +165,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <li v-for="c in changes" :key="c">{{ c }}</li>
         </ul>
       </section>
-      <JobsByAge :lines="recipe.lines" :foods="house.foods" class="print:hidden" />
+      <JobsByAge :lines="recipe.lines" :foods="settingStore.foods" class="print:hidden" />
       <p class="mt-5 flex flex-wrap items-center gap-2 print:hidden">
         <span class="font-semibold">Take it along:</span>
         <button type="button" class="btn" @click="print">Print</button>

@@ -3,24 +3,24 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useDebounceFn } from '@vueuse/core'
 import { minutesText } from '@lea/core/amount'
-import type { Look, Remedy } from '@lea/core/choose'
+import type { Evaluation, Remedy } from '@lea/core/choose'
 import { type Plan, fillNames, openStops, planFigures } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import { assemble } from '@lea/core/setting'
 import Picture from '../parts/pictures/Picture.vue'
 import FitLine from '../choose/FitLine.vue'
 import { useGroup } from '../choose/useGroup'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { useShelf } from '../stores/shelf'
 import { compileInWorker } from '../workers/planner'
 import { looksInWorkers, remedyInWorker } from '../workers/shelf'
 
 const props = defineProps<{ recipe: Recipe }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const shelf = useShelf()
 const group = useGroup()
 const plan = shallowRef<Plan | null>(null)
-const look = shallowRef<Look | null>(null)
+const look = shallowRef<Evaluation | null>(null)
 const remedy = shallowRef<Remedy | null>()
 const fault = ref('')
 let round = 0
@@ -28,7 +28,7 @@ let round = 0
 async function work(): Promise<void> {
   const mine = ++round
   const recipe = JSON.parse(JSON.stringify(props.recipe)) as Recipe
-  const { setting, children, adults } = house
+  const { setting, children, adults } = settingStore
   const wish = shelf.wishOf(group.session.value)
   if (!setting || !wish || group.isEmpty.value) return
   const answer = await compileInWorker(assemble(group.session.value, { setting, recipe, children, adults }))
@@ -53,7 +53,7 @@ watch(() => props.recipe, soon, { deep: true, immediate: true })
 
 const figures = computed(() => (plan.value ? planFigures(plan.value) : null))
 const stops = computed(() => (plan.value ? openStops(plan.value) : []))
-const say = (text: string): string => fillNames(text, house.names, 'a guest')
+const say = (text: string): string => fillNames(text, settingStore.names, 'a guest')
 const longest = computed(() => Math.max(1, ...(plan.value?.schedule ?? []).map((s) => s.seconds)))
 </script>
 

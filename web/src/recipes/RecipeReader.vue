@@ -20,11 +20,11 @@ import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import Amount from '../parts/Amount.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import AskLine from './AskLine.vue'
 
 const KEY = 'lea-recipe-draft:read'
-const house = useHouse()
+const settingStore = useSettingStore()
 const router = useRouter()
 const text = ref('')
 /** In the order in which they were given. */
@@ -34,7 +34,7 @@ const fault = ref('')
 const saving = ref(false)
 
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   const kept = localStorage.getItem(KEY)
   if (!kept) return
   const draft = JSON.parse(kept) as { text: string; answers: { key: string; answer: string }[] }
@@ -50,12 +50,12 @@ const keep = (): void => {
 }
 watch([text, answers], keep, { deep: true })
 
-const system = computed(() => (house.setting?.rules.country === 'us' ? 'us' : 'uk'))
+const system = computed(() => (settingStore.setting?.rules.country === 'us' ? 'us' : 'uk'))
 function understand(): void {
   fault.value = ''
   try {
     const given = Object.fromEntries(answers.value.map((a) => [a.key, a.answer]))
-    read.value = readRecipeFile(text.value, system.value, house.foods, given)
+    read.value = readRecipeFile(text.value, system.value, settingStore.foods, given)
   } catch (e) {
     read.value = null
     fault.value = e instanceof Error ? `The recipe ${e.message}.` : inWords(e)
@@ -90,7 +90,7 @@ const asked = (where: (q: ReadQuestion) => boolean): ReadQuestion[] =>
   (read.value?.questions ?? []).filter(where)
 const must = computed(() => asked((q) => q.must).length)
 const lines = computed(() =>
-  read.value ? linesFor(read.value.recipe, read.value.recipe.serves, house.foods) : [],
+  read.value ? linesFor(read.value.recipe, read.value.recipe.serves, settingStore.foods) : [],
 )
 const roleOf = (id: string): string => {
   const line = read.value?.recipe.lines.find((l) => l.id === id)
@@ -108,7 +108,7 @@ const only = computed(() => (read.value?.unread ?? []).filter((u) => !u.kind && 
 const goesIn = (uses: { line: string }[]): string =>
   uses
     .map((u) => read.value?.recipe.lines.find((l) => l.id === u.line))
-    .flatMap((l) => (l ? foodName(house.foods.of(l.food)) : []))
+    .flatMap((l) => (l ? foodName(settingStore.foods.of(l.food)) : []))
     .join(', ')
 
 /** It is kept as a recipe of the setting, and opened in the editor or on its page. */
@@ -118,7 +118,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
   fault.value = ''
   try {
     const recipe: Recipe = { ...read.value.recipe, id: `own:${read.value.recipe.id}`.slice(0, 60) }
-    const row = await house.saveRecipe(recipe)
+    const row = await settingStore.saveRecipe(recipe)
     localStorage.removeItem(KEY)
     await router.push(then === 'page' ? `/recipes/${row}` : `/recipes/${row}/edit`)
   } catch (e) {

@@ -10,12 +10,12 @@ import RecipeFacts from '../choose/RecipeFacts.vue'
 import ShelfFilters from '../choose/ShelfFilters.vue'
 import { useGroup } from '../choose/useGroup'
 import { usePieces } from '../choose/usePieces'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useShelf } from '../stores/shelf'
 
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const shelf = useShelf()
 const group = useGroup()
 const filter = ref<ShelfFilter>({})
@@ -25,7 +25,7 @@ async function look(): Promise<void> {
   if (wish) await shelf.look(wish)
 }
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   await look()
 })
 watch(
@@ -37,9 +37,9 @@ const byId = computed(() => new Map(shelf.standing.map((s) => [s.row.id, s])))
 /** In the order of the shelf; those that are not looked at yet stand behind. */
 const rows = computed(() => {
   const looked = shelf.standing.map((s) => s.row)
-  const rest = house.recipes.filter((r) => !byId.value.has(r.id))
+  const rest = settingStore.recipes.filter((r) => !byId.value.has(r.id))
   return [...looked, ...rest].filter((r) =>
-    isWanted(r.recipe, house.foods, filter.value, byId.value.get(r.id)?.look),
+    isWanted(r.recipe, settingStore.foods, filter.value, byId.value.get(r.id)?.look),
   )
 })
 const { shown, next, more } = usePieces(rows)
@@ -51,25 +51,25 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
     <div class="mb-3 flex flex-wrap items-end justify-between gap-3">
       <div>
         <h1 class="text-3xl">Recipes</h1>
-        <p v-if="house.loaded && !group.isEmpty.value" class="text-soft">
+        <p v-if="settingStore.loaded && !group.isEmpty.value" class="text-soft">
           In the order in which they fit {{ group.words.value }}.
         </p>
       </div>
-      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+      <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
         <RouterLink class="btn" to="/recipes/read">Read one in</RouterLink>
         <RouterLink class="btn btn-main" to="/recipes/new">Write a new one</RouterLink>
       </span>
     </div>
-    <Notice v-if="house.fault" tone="fault">{{ house.fault }}</Notice>
-    <p v-else-if="!house.loaded" role="status">Opening the recipes …</p>
-    <Notice v-else-if="house.recipes.length === 0"
+    <Notice v-if="settingStore.fault" tone="fault">{{ settingStore.fault }}</Notice>
+    <p v-else-if="!settingStore.loaded" role="status">Opening the recipes …</p>
+    <Notice v-else-if="settingStore.recipes.length === 0"
       >No recipe yet. Write your first one, or read one in: paste its words, or open a page that you
       saved.</Notice
     >
     <template v-else>
       <ShelfFilters
         v-model="filter"
-        :recipes="house.recipes.map((r) => r.recipe)"
+        :recipes="settingStore.recipes.map((r) => r.recipe)"
         :with-group="!group.isEmpty.value"
       />
       <Notice v-if="shelf.fault" tone="fault">{{ shelf.fault }}</Notice>
@@ -77,7 +77,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
         <template v-if="looking"
           >Looked at {{ shelf.done }} of {{ shelf.of }} recipes with this group …</template
         >
-        <template v-else>{{ rows.length }} of {{ house.recipes.length }} recipes.</template>
+        <template v-else>{{ rows.length }} of {{ settingStore.recipes.length }} recipes.</template>
       </p>
       <Notice v-if="rows.length === 0">
         None is like that.
@@ -95,7 +95,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
             <p>{{ r.recipe.about }}</p>
             <RecipeFacts
               :recipe="r.recipe"
-              :foods="house.foods"
+              :foods="settingStore.foods"
               :minutes="byId.get(r.id) ? lookMinutes(byId.get(r.id)!.look) : ''"
             />
             <FitLine

@@ -12,16 +12,16 @@ import { barOptions } from '../parts/charts'
 import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText, monthText } from '../shared/dates'
 
 const route = useRoute()
-const house = useHouse()
+const settingStore = useSettingStore()
 const { matOf } = useMats()
 const record = shallowRef<(ChildRecord & { child: StoredChild }) | null>(null)
 const fault = ref('')
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   try {
     record.value = await api('GET', `/record/children/${String(route.params['id'])}`)
   } catch (e) {

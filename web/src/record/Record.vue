@@ -16,7 +16,7 @@ import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import NotCoveredYet from './NotCoveredYet.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText } from '../shared/dates'
 
 interface Answer {
@@ -26,7 +26,7 @@ interface Answer {
   overview: Overview
   next: NextRound
 }
-const house = useHouse()
+const settingStore = useSettingStore()
 const { matOf } = useMats()
 const answer = shallowRef<Answer | null>(null)
 const fault = ref('')
@@ -47,7 +47,7 @@ async function load(): Promise<void> {
   }
 }
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   await load()
   from.value = answer.value?.from ?? ''
   to.value = answer.value?.to ?? ''
@@ -55,7 +55,7 @@ onMounted(async () => {
 watch([from, to], () => {
   if (answer.value && (from.value !== answer.value.from || to.value !== answer.value.to)) void load()
 })
-const nameOf = (id: string): string => house.names.get(id) ?? 'a guest'
+const nameOf = (id: string): string => settingStore.names.get(id) ?? 'a guest'
 const sessions = computed(() =>
   (answer.value?.sessions ?? []).filter((s) =>
     s.title.toLowerCase().includes(words.value.trim().toLowerCase()),
@@ -68,7 +68,7 @@ const fair = computed(() =>
   view.value
     ? turnsInOrder(
         view.value,
-        house.children.map((c) => c.id),
+        settingStore.children.map((c) => c.id),
       )
     : [],
 )
@@ -141,7 +141,7 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
           </ul>
           <h2 class="mt-5 text-xl">By child</h2>
           <ul class="flex flex-wrap gap-2 border-t border-line pt-2">
-            <li v-for="c in house.children" :key="c.id">
+            <li v-for="c in settingStore.children" :key="c.id">
               <RouterLink class="btn !gap-2" :to="`/record/children/${c.id}`"
                 ><Mat :name="c.nickname" :mat="matOf(c.id)" />{{ c.nickname }}</RouterLink
               >

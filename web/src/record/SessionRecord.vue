@@ -9,14 +9,14 @@ import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
 import { useMats } from '../parts/mats/useMats'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useTable } from '../stores/table/table'
 import { dayText, timeText } from '../shared/dates'
 
 const route = useRoute()
-const door = useDoor()
-const house = useHouse()
+const auth = useAuthStore()
+const settingStore = useSettingStore()
 const table = useTable()
 const { matOf } = useMats()
 const record = shallowRef<SessionRecord | null>(null)
@@ -24,8 +24,10 @@ const guests = ref(new Map<string, string>())
 const fault = ref('')
 onMounted(async () => {
   const id = String(route.params['id'])
-  await house.load()
-  guests.value = new Map(house.sessions.find((s) => s.id === id)?.guests.map((g) => [g.id, g.nickname]) ?? [])
+  await settingStore.load()
+  guests.value = new Map(
+    settingStore.sessions.find((s) => s.id === id)?.guests.map((g) => [g.id, g.nickname]) ?? [],
+  )
   try {
     record.value = await api<SessionRecord>('GET', `/record/sessions/${id}`)
   } catch (e) {
@@ -37,7 +39,7 @@ async function readIncident(incident: string): Promise<void> {
   const id = String(route.params['id'])
   try {
     await table.open(id)
-    await table.add({ kind: 'incident-seen', body: { incident, by: door.person?.id ?? '' } })
+    await table.add({ kind: 'incident-seen', body: { incident, by: auth.person?.id ?? '' } })
     await table.send()
     record.value = await api<SessionRecord>('GET', `/record/sessions/${id}`)
   } catch (e) {
@@ -46,16 +48,17 @@ async function readIncident(incident: string): Promise<void> {
     table.close()
   }
 }
-const nameOf = (id: string): string => house.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
+const nameOf = (id: string): string =>
+  settingStore.names.get(id) ?? guests.value.get(id) ?? 'someone no longer here'
 const say = (text: string): string =>
-  fillNames(text, new Map([...house.names, ...guests.value]), 'someone no longer here')
+  fillNames(text, new Map([...settingStore.names, ...guests.value]), 'someone no longer here')
 const GATES = {
   hands: 'Hands washed',
   packets: 'Packets read',
   plans: 'Care plans known',
   stand: 'Adult in place',
 }
-const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
+const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
 </script>
 
 <template>
@@ -149,7 +152,7 @@ const onRoster = computed(() => new Set(house.children.map((c) => c.id)))
               <p>Done: {{ i.done }} ({{ nameOf(i.by) }})</p>
               <p v-if="i.seenBy" class="text-sm text-soft">Read by {{ nameOf(i.seenBy) }}</p>
               <button
-                v-else-if="door.isOwner()"
+                v-else-if="auth.isOwner()"
                 type="button"
                 class="btn mt-1"
                 @click="readIncident(i.event)"

@@ -3,24 +3,24 @@
 import { onMounted, ref } from 'vue'
 import { openStops } from '@lea/core/plan'
 import { assemble } from '@lea/core/setting'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { compileInWorker } from '../workers/planner'
 
 const session = useSession()
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const found = ref<{ id: string; title: string; says: string }[]>([])
 const looking = ref(true)
 
 onMounted(async () => {
   const stored = session.stored
-  if (!stored || !house.setting) return
-  for (const { id, recipe } of house.recipes.filter((r) => r.id !== stored.recipe)) {
+  if (!stored || !settingStore.setting) return
+  for (const { id, recipe } of settingStore.recipes.filter((r) => r.id !== stored.recipe)) {
     const request = assemble(
       { ...stored, recipe: id, decisions: [] },
-      { setting: house.setting, recipe, children: house.children, adults: house.adults },
+      { setting: settingStore.setting, recipe, children: settingStore.children, adults: settingStore.adults },
     )
     const answer = await compileInWorker(request)
     if (!('plan' in answer) || (answer.plan.swapSet?.stuck.length ?? 0) > 0) continue
@@ -51,7 +51,7 @@ onMounted(async () => {
       >
         <span class="font-semibold">{{ r.title }}</span><span class="text-sm text-soft">{{ r.says }}</span>
         <button
-          v-if="door.isLeader() && !session.frozen"
+          v-if="auth.isLeader() && !session.frozen"
           type="button"
           class="btn ml-auto"
           @click="session.change({ recipe: r.id })"

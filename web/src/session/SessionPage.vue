@@ -2,16 +2,16 @@
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { dayText } from '../shared/dates'
 import Settle from './weave/Settle.vue'
 
 const route = useRoute()
 const router = useRouter()
-const door = useDoor()
-const house = useHouse()
+const auth = useAuthStore()
+const settingStore = useSettingStore()
 const session = useSession()
 const refusal = ref('')
 
@@ -19,7 +19,7 @@ const id = computed(() => String(route.params['id']))
 watch(id, (next) => void session.open(next), { immediate: true })
 
 const title = computed(() =>
-  session.stored ? (house.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
+  session.stored ? (settingStore.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
 )
 const views = ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']
 const people = computed(() => {
@@ -73,7 +73,7 @@ async function cook(): Promise<void> {
             class="btn btn-main ml-2"
             :disabled="
               session.stored.state === 'planned' &&
-              (!session.plan || session.stops.length > 0 || !door.isLeader())
+              (!session.plan || session.stops.length > 0 || !auth.isLeader())
             "
             :title="session.stops.length > 0 ? `${session.stops.length} still to settle` : ''"
             @click="cook"

@@ -12,16 +12,16 @@ import SettingKeeping from './SettingKeeping.vue'
 import SettingTargets from './SettingTargets.vue'
 import SettingTechniques from './SettingTechniques.vue'
 import SettingWords from './SettingWords.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const fault = ref('')
 const said = ref('')
 const blank = { name: '', knives: false, heat: false, role: '', signIn: '', password: '' }
 const adult = ref({ ...blank })
-onMounted(() => void house.load())
+onMounted(() => void settingStore.load())
 async function attempt(work: () => Promise<void>, done: string): Promise<void> {
   fault.value = ''
   said.value = ''
@@ -33,7 +33,7 @@ async function attempt(work: () => Promise<void>, done: string): Promise<void> {
   }
 }
 const keepRules = (next: HouseRules, done = 'Kept. Plans to come use it.'): Promise<void> =>
-  attempt(async () => house.saveRules(next), done)
+  attempt(async () => settingStore.saveRules(next), done)
 const addAdult = (): Promise<void> =>
   attempt(async () => {
     const a = adult.value
@@ -44,22 +44,22 @@ const addAdult = (): Promise<void> =>
       signIn: a.signIn || undefined,
       password: a.password || undefined,
     })
-    await house.saveAdult(input)
+    await settingStore.saveAdult(input)
     adult.value = { ...blank }
   }, 'Added.')
 const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
   attempt(async () => {
-    const known = house.adults.find((a) => a.id === id)
+    const known = settingStore.adults.find((a) => a.id === id)
     if (!known) return
     const leads = known.leads.includes(lead) ? known.leads.filter((l) => l !== lead) : [...known.leads, lead]
-    await house.saveAdult({ name: known.name, leads }, id)
+    await settingStore.saveAdult({ name: known.name, leads }, id)
   }, 'Saved.')
 
 const diet = ref({ name: '', avoid: '' })
 /** A diet of the setting's own: a name, and what it avoids in words or allergen ids. */
 const addDiet = (): Promise<void> =>
   attempt(async () => {
-    const kept = house.setting?.rules
+    const kept = settingStore.setting?.rules
     if (!kept) return
     const made = await ownDietSchema.validate({
       id: `own:${diet.value.name
@@ -72,13 +72,16 @@ const addDiet = (): Promise<void> =>
         .map((t) => t.trim())
         .filter((t) => t !== ''),
     })
-    await house.saveRules({ ...kept, diets: [...(kept.diets ?? []).filter((d) => d.id !== made.id), made] })
+    await settingStore.saveRules({
+      ...kept,
+      diets: [...(kept.diets ?? []).filter((d) => d.id !== made.id), made],
+    })
     diet.value = { name: '', avoid: '' }
   }, 'Diet kept.')
 const removeDiet = (id: string): Promise<void> =>
   attempt(async () => {
-    const kept = house.setting?.rules
-    if (kept) await house.saveRules({ ...kept, diets: (kept.diets ?? []).filter((d) => d.id !== id) })
+    const kept = settingStore.setting?.rules
+    if (kept) await settingStore.saveRules({ ...kept, diets: (kept.diets ?? []).filter((d) => d.id !== id) })
   }, 'Taken out. Children who have it are asked about until it is changed with them.')
 </script>
 
@@ -86,15 +89,17 @@ const removeDiet = (id: string): Promise<void> =>
   <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-2">
     <div class="lg:col-span-2">
       <h1 class="text-3xl">Setting</h1>
-      <p class="text-soft">{{ door.setting }}</p>
-      <Notice v-if="fault || house.fault" tone="fault" class="mt-2">{{ fault || house.fault }}</Notice>
+      <p class="text-soft">{{ auth.setting }}</p>
+      <Notice v-if="fault || settingStore.fault" tone="fault" class="mt-2">{{
+        fault || settingStore.fault
+      }}</Notice>
       <p v-if="said" role="status">{{ said }}</p>
     </div>
     <section class="patch p-4" aria-labelledby="adults">
       <h2 id="adults" class="mb-2 text-xl">Adults</h2>
       <ul>
         <li
-          v-for="a in house.adults"
+          v-for="a in settingStore.adults"
           :key="a.id"
           class="flex flex-wrap items-center gap-3 border-t border-line py-2"
         >
@@ -109,13 +114,13 @@ const removeDiet = (id: string): Promise<void> =>
               type="checkbox"
               class="size-5"
               :checked="a.leads.includes(l)"
-              :disabled="!door.isOwner()"
+              :disabled="!auth.isOwner()"
               @change="toggleLead(a.id, l)"
             />leads {{ l }}</label
           >
         </li>
       </ul>
-      <form v-if="door.isOwner()" class="mt-4 grid gap-2 sm:grid-cols-2" @submit.prevent="addAdult">
+      <form v-if="auth.isOwner()" class="mt-4 grid gap-2 sm:grid-cols-2" @submit.prevent="addAdult">
         <label class="font-semibold"
           >Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60"
         /></label>
@@ -153,35 +158,35 @@ const removeDiet = (id: string): Promise<void> =>
       </form>
     </section>
     <SettingRules
-      v-if="house.setting"
-      :rules="house.setting.rules"
-      :disabled="!door.isOwner()"
+      v-if="settingStore.setting"
+      :rules="settingStore.setting.rules"
+      :disabled="!auth.isOwner()"
       @save="keepRules($event, 'House rules saved.')"
     />
     <SettingTechniques
-      v-if="house.setting"
-      :rules="house.setting.rules"
-      :disabled="!door.isOwner()"
+      v-if="settingStore.setting"
+      :rules="settingStore.setting.rules"
+      :disabled="!auth.isOwner()"
       @save="keepRules"
     />
     <SettingRatios
-      v-if="house.setting"
-      :rules="house.setting.rules"
-      :disabled="!door.isOwner()"
+      v-if="settingStore.setting"
+      :rules="settingStore.setting.rules"
+      :disabled="!auth.isOwner()"
       @save="keepRules"
     />
     <SettingTargets
-      v-if="house.setting"
-      :rules="house.setting.rules"
-      :disabled="!door.isOwner()"
+      v-if="settingStore.setting"
+      :rules="settingStore.setting.rules"
+      :disabled="!auth.isOwner()"
       @save="keepRules"
     />
-    <SettingWords v-if="house.setting && door.isLeader()" />
+    <SettingWords v-if="settingStore.setting && auth.isLeader()" />
     <p class="mt-4">
       <RouterLink class="underline" to="/setting/devices">Devices: scale, probe, scanner, outbox</RouterLink>
     </p>
-    <SettingArchive v-if="house.setting && door.isOwner()" />
-    <SettingKeeping v-if="house.setting && door.isOwner()" />
+    <SettingArchive v-if="settingStore.setting && auth.isOwner()" />
+    <SettingKeeping v-if="settingStore.setting && auth.isOwner()" />
     <section class="patch p-4" aria-labelledby="diets">
       <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
       <p class="mb-2 text-sm text-soft">
@@ -190,7 +195,7 @@ const removeDiet = (id: string): Promise<void> =>
       </p>
       <ul>
         <li
-          v-for="d in house.setting?.rules.diets ?? []"
+          v-for="d in settingStore.setting?.rules.diets ?? []"
           :key="d.id"
           class="flex flex-wrap items-center gap-3 border-t border-line py-1.5"
         >
@@ -198,7 +203,7 @@ const removeDiet = (id: string): Promise<void> =>
             >avoids {{ d.avoid.join(', ') }}</span
           >
           <button
-            v-if="door.isOwner()"
+            v-if="auth.isOwner()"
             type="button"
             class="btn ml-auto"
             :aria-label="`Remove ${d.name}`"
@@ -209,7 +214,7 @@ const removeDiet = (id: string): Promise<void> =>
         </li>
       </ul>
       <form
-        v-if="door.isOwner()"
+        v-if="auth.isOwner()"
         class="mt-2 grid items-end gap-2 sm:grid-cols-[1fr_2fr_auto]"
         @submit.prevent="addDiet"
       >

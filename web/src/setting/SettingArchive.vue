@@ -3,9 +3,9 @@
 import { ref } from 'vue'
 import { apiBytes, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 
-const house = useHouse()
+const settingStore = useSettingStore()
 const fault = ref('')
 const done = ref('')
 const working = ref(false)
@@ -20,7 +20,7 @@ async function open(event: Event): Promise<void> {
   try {
     const read = await apiBytes<{ children: number; recipes: number; sessions: number }>('/archive', file)
     done.value = `${read.children} children, ${read.recipes} recipes and ${read.sessions} sessions were read.`
-    await house.load()
+    await settingStore.load()
   } catch (e) {
     fault.value = inWords(e)
   } finally {

@@ -2,7 +2,7 @@
 /** How long records are kept, and the log of who read or changed what. For the owner. */
 import { onMounted, ref, shallowRef } from 'vue'
 import { api, inWords } from '../shared/api'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 import { dayText, timeText } from '../shared/dates'
 
 interface Line {
@@ -11,7 +11,7 @@ interface Line {
   did: string
   subject: string
 }
-const house = useHouse()
+const settingStore = useSettingStore()
 const months = ref(36)
 const said = ref('')
 const lines = shallowRef<Line[]>([])
@@ -51,7 +51,7 @@ const sweep = () =>
     const { erased } = await api<{ erased: number }>('POST', '/keeping/sweep', {})
     return erased === 0 ? 'Nothing is older than that.' : `${erased} sessions were erased.`
   })
-const about = (id: string): string => house.names.get(id) ?? ''
+const about = (id: string): string => settingStore.names.get(id) ?? ''
 </script>
 
 <template>

@@ -5,10 +5,10 @@ import { GLOSSARY_ROWS, Glossary, type OwnWord, languageName, runsRightToLeft } 
 import { ownWordSchema } from '@lea/core/schema'
 import { ApiFault, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
-import { useHouse } from '../stores/setting'
+import { useSettingStore } from '../stores/setting'
 
-const house = useHouse()
-const own = computed(() => house.setting?.words ?? [])
+const settingStore = useSettingStore()
+const own = computed(() => settingStore.setting?.words ?? [])
 const glossary = computed(() => new Glossary(own.value))
 const choices = computed(() =>
   [...new Set([...GLOSSARY_ROWS.map((r) => r.id), ...own.value.map((w) => w.id)])]
@@ -57,13 +57,13 @@ const keep = (): Promise<void> =>
         },
       ],
     })
-    await house.saveWord(word as OwnWord)
+    await settingStore.saveWord(word as OwnWord)
     draft.value = { ...blank, language: d.language }
     return 'Kept. Word cards and the table use it.'
   })
 const remove = (id: string): Promise<void> =>
   attempt(async () => {
-    await house.removeWord(id)
+    await settingStore.removeWord(id)
     return 'Taken out: Lea’s own word stands again.'
   })
 const readFile = (event: Event): Promise<void> =>
@@ -73,7 +73,7 @@ const readFile = (event: Event): Promise<void> =>
     if (!file) return ''
     const text = await file.text()
     input.value = ''
-    const n = await house.readWords(text)
+    const n = await settingStore.readWords(text)
     return `${n} words read from ${file.name}.`
   })
 </script>

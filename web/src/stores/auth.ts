@@ -3,23 +3,23 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { PersonRole } from '@lea/core/schema'
 import { api, ApiFault, isOffline } from '../shared/api'
-import { apiKept, keepAnswer } from '../offline-cache/answers'
+import { getCached, cacheAnswer } from '../offline-cache/answers'
 import { forgetAll, forgetLists } from '../offline-cache/database'
 import { unsent } from '../offline-cache/outbox'
 
-export interface Person {
+export interface SignedInPerson {
   id: string
   name: string
   role: PersonRole
 }
 interface Entered {
-  person: Person
+  person: SignedInPerson
   setting: { name: string }
 }
 
 /** Who is signed in, and to which setting. */
-export const useDoor = defineStore('door', () => {
-  const person = ref<Person | null>(null)
+export const useAuthStore = defineStore('auth', () => {
+  const person = ref<SignedInPerson | null>(null)
   const setting = ref('')
   const firstVisit = ref(false)
   /** The server does not answer, and this device does not know who is there. */
@@ -32,14 +32,14 @@ export const useDoor = defineStore('door', () => {
     firstVisit.value = false
     looked = true
     away.value = false
-    void keepAnswer('/me', { person: answer.person, setting: answer.setting })
+    void cacheAnswer('/me', { person: answer.person, setting: answer.setting })
   }
 
   /** Asks once who is signed in. */
   async function look(): Promise<void> {
     if (looked && person.value) return
     try {
-      enter(await apiKept<Entered>('/me'))
+      enter(await getCached<Entered>('/me'))
     } catch (fault) {
       away.value = isOffline(fault)
       if (!(fault instanceof ApiFault) || fault.status !== 401) return

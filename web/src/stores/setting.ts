@@ -7,7 +7,7 @@ import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } f
 import type { Recipe } from '@lea/core/recipe'
 import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
 import { api, inWords } from '../shared/api'
-import { apiKept } from '../offline-cache/answers'
+import { getCached } from '../offline-cache/answers'
 
 export interface RecipeRow {
   id: string
@@ -21,7 +21,7 @@ export interface AdultRow extends StoredAdult {
 type SettingAnswer = StoredSetting & { adults: AdultRow[] }
 
 /** What a setting keeps: rules, kit, foods, adults, children, recipes and sessions. */
-export const useHouse = defineStore('house', () => {
+export const useSettingStore = defineStore('setting', () => {
   const setting = shallowRef<SettingAnswer | null>(null)
   const children = shallowRef<StoredChild[]>([])
   const recipes = shallowRef<RecipeRow[]>([])
@@ -34,11 +34,11 @@ export const useHouse = defineStore('house', () => {
     fault.value = ''
     try {
       const [s, c, r, d, p] = await Promise.all([
-        apiKept<SettingAnswer>('/setting'),
-        apiKept<StoredChild[]>('/children'),
-        apiKept<RecipeRow[]>('/recipes'),
-        apiKept<StoredSession[]>('/sessions'),
-        apiKept<StoredPacket[]>('/packets'),
+        getCached<SettingAnswer>('/setting'),
+        getCached<StoredChild[]>('/children'),
+        getCached<RecipeRow[]>('/recipes'),
+        getCached<StoredSession[]>('/sessions'),
+        getCached<StoredPacket[]>('/packets'),
       ])
       setting.value = s
       children.value = c
@@ -53,7 +53,7 @@ export const useHouse = defineStore('house', () => {
 
   /** The cards as they are now: one may have changed while the table is at work. */
   async function loadChildren(): Promise<void> {
-    children.value = await apiKept<StoredChild[]>('/children')
+    children.value = await getCached<StoredChild[]>('/children')
   }
 
   const adults = computed(() => setting.value?.adults ?? [])

@@ -1,36 +1,43 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { useThrottleFn } from '@vueuse/core'
-import { type Look, type Remedy, type ShelfRow, type Wish, ranked, wishFor } from '@lea/core/choose'
+import {
+  type Evaluation,
+  type Remedy,
+  type ShelfRow,
+  type SelectionCriteria,
+  ranked,
+  criteriaFor,
+} from '@lea/core/choose'
 import type { StoredSession } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import { looksInWorkers, remedyInWorker, startShelf } from '../workers/shelf'
-import { useHouse, type RecipeRow } from './setting'
+import { useSettingStore, type RecipeRow } from './setting'
 
 /** Milliseconds between two drawings of the shelf while it is looked through. */
 const EVERY = 250
 
-export interface Standing {
+export interface ShelfEntry {
   row: RecipeRow
-  look: Look
+  look: Evaluation
   /** Undefined while it is looked for; null where none was found. */
   remedy: Remedy | null | undefined
 }
 
 /** The shelf ranked for one group: looks as they come, then what would help those with something against them. */
 export const useShelf = defineStore('shelf', () => {
-  const house = useHouse()
-  const looks = shallowRef<ReadonlyMap<string, Look>>(new Map())
+  const settingStore = useSettingStore()
+  const looks = shallowRef<ReadonlyMap<string, Evaluation>>(new Map())
   const remedies = shallowRef<ReadonlyMap<string, Remedy | null>>(new Map())
   const of = ref(0)
   const fault = ref('')
   let round = 0
 
   const done = computed(() => looks.value.size)
-  const rowOf = computed(() => new Map(house.recipes.map((r) => [r.id, r])))
+  const rowOf = computed(() => new Map(settingStore.recipes.map((r) => [r.id, r])))
   const order = computed(() => ranked([...looks.value.values()]))
-  const standing = computed((): Standing[] =>
-    order.value.flatMap((look): Standing[] => {
+  const standing = computed((): ShelfEntry[] =>
+    order.value.flatMap((look): ShelfEntry[] => {
       const row = rowOf.value.get(look.recipe)
       return row
         ? [{ row, look, remedy: look.against.length > 0 ? remedies.value.get(look.recipe) : null }]
@@ -39,12 +46,15 @@ export const useShelf = defineStore('shelf', () => {
   )
 
   /** The wish of a session that is only thought of. */
-  function wishOf(session: StoredSession, more: Omit<Wish, 'base'> = {}): Wish | null {
-    if (!house.setting) return null
-    const { setting, children, adults } = house
+  function wishOf(
+    session: StoredSession,
+    more: Omit<SelectionCriteria, 'base'> = {},
+  ): SelectionCriteria | null {
+    if (!settingStore.setting) return null
+    const { setting, children, adults } = settingStore
     // Plain all through: it goes to a worker.
     const plain = JSON.parse(JSON.stringify(session)) as StoredSession
-    return wishFor(plain, { setting, children, adults }, more)
+    return criteriaFor(plain, { setting, children, adults }, more)
   }
 
   /** Before anybody asks: the workers get ready with a few of the shelf. */
@@ -54,9 +64,9 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   const rowsOf = (): ShelfRow[] =>
-    house.recipes.map((r): ShelfRow => ({ id: r.id, recipe: r.recipe, made: r.made }))
+    settingStore.recipes.map((r): ShelfRow => ({ id: r.id, recipe: r.recipe, made: r.made }))
 
-  async function look(wish: Wish): Promise<void> {
+  async function look(wish: SelectionCriteria): Promise<void> {
     round += 1
     const mine = round
     const wanted = (): boolean => mine === round
@@ -65,7 +75,7 @@ export const useShelf = defineStore('shelf', () => {
     remedies.value = new Map()
     of.value = rows.length
     fault.value = ''
-    const got = new Map<string, Look>()
+    const got = new Map<string, Evaluation>()
     const show = (): void => {
       if (wanted()) looks.value = new Map(got)
     }
@@ -90,7 +100,11 @@ export const useShelf = defineStore('shelf', () => {
     void help(rows, wish, wanted)
   }
 
-  async function help(rows: readonly ShelfRow[], wish: Wish, wanted: () => boolean): Promise<void> {
+  async function help(
+    rows: readonly ShelfRow[],
+    wish: SelectionCriteria,
+    wanted: () => boolean,
+  ): Promise<void> {
     const found = new Map<string, Remedy | null>()
     const show = (): void => {
       if (wanted()) remedies.value = new Map(found)

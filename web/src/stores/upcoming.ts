@@ -4,9 +4,9 @@ import type { Plan } from '@lea/core/plan'
 import { type StoredSession, assemble } from '@lea/core/setting'
 import { compileInWorker } from '../workers/planner'
 import { dayText, todayText } from '../shared/dates'
-import { useHouse } from './setting'
+import { useSettingStore } from './setting'
 
-export interface Standing {
+export interface UpcomingEntry {
   stops: number
   adults: number
   fault: string
@@ -14,12 +14,12 @@ export interface Standing {
 
 /** What each session to come still has to settle, compiled in the worker one after another. */
 export const useUpcoming = defineStore('upcoming', () => {
-  const house = useHouse()
-  const standing = shallowRef<Record<string, Standing>>({})
+  const settingStore = useSettingStore()
+  const standing = shallowRef<Record<string, UpcomingEntry>>({})
   let round = 0
 
   const ahead = computed(() =>
-    house.sessions
+    settingStore.sessions
       .filter((s) => s.state !== 'finished' && s.date >= todayText())
       .sort((a, b) => order(a).localeCompare(order(b))),
   )
@@ -29,10 +29,15 @@ export const useUpcoming = defineStore('upcoming', () => {
     round += 1
     const mine = round
     for (const session of ahead.value) {
-      const recipe = house.recipe(session.recipe)
-      if (session.state !== 'planned' || !recipe || !house.setting) continue
+      const recipe = settingStore.recipe(session.recipe)
+      if (session.state !== 'planned' || !recipe || !settingStore.setting) continue
       const answer = await compileInWorker(
-        assemble(session, { setting: house.setting, recipe, children: house.children, adults: house.adults }),
+        assemble(session, {
+          setting: settingStore.setting,
+          recipe,
+          children: settingStore.children,
+          adults: settingStore.adults,
+        }),
       )
       if (mine !== round) return
       standing.value = {
@@ -49,7 +54,7 @@ export const useUpcoming = defineStore('upcoming', () => {
     const session = ahead.value[0]
     if (!session) return ''
     const left = standing.value[session.id]
-    const title = house.recipe(session.recipe)?.title ?? ''
+    const title = settingStore.recipe(session.recipe)?.title ?? ''
     const settle =
       left === undefined
         ? ''
@@ -62,7 +67,7 @@ export const useUpcoming = defineStore('upcoming', () => {
   return { standing, ahead, look, next }
 })
 
-const standingOf = (plan: Plan | null, fault: string): Standing => ({
+const standingOf = (plan: Plan | null, fault: string): UpcomingEntry => ({
   stops: plan?.findings.filter((f) => f.grade === 'stop').length ?? 0,
   adults: plan?.findings.filter((f) => f.grade === 'adult').length ?? 0,
   fault,

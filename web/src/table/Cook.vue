@@ -89,8 +89,8 @@ const pace = computed(() => {
   return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
 })
 const sending = computed(() =>
-  session.alone
-    ? `begun without a network at ${timeText(session.alone)}: ${table.kept} kept here`
+  session.startedOffline
+    ? `begun without a network at ${timeText(session.startedOffline)}: ${table.kept} kept here`
     : table.waiting === 0
       ? table.fault
         ? 'no network, nothing waits'

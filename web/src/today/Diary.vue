@@ -5,18 +5,18 @@ import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { StoredSession } from '@lea/core/setting'
 import Notice from '../parts/Notice.vue'
-import { useDoor } from '../stores/auth'
-import { useHouse } from '../stores/setting'
+import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 import { useShelf } from '../stores/shelf'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../shared/dates'
 import CopySession from '../choose/CopySession.vue'
 import { useGroup } from '../choose/useGroup'
 
-const door = useDoor()
+const auth = useAuthStore()
 const shelf = useShelf()
 const group = useGroup()
-const house = useHouse()
+const settingStore = useSettingStore()
 const upcoming = useUpcoming()
 const router = useRouter()
 const copying = ref<StoredSession | null>(null)
@@ -24,9 +24,9 @@ const copying = ref<StoredSession | null>(null)
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 onMounted(async () => {
-  await house.load()
+  await settingStore.load()
   // From here one goes on to the shelf: its workers read their code while nobody waits.
-  if (door.isLeader() && !group.isEmpty.value) requestIdleCallback(() => shelf.ready(group.session.value))
+  if (auth.isLeader() && !group.isEmpty.value) requestIdleCallback(() => shelf.ready(group.session.value))
 })
 
 const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
@@ -37,10 +37,10 @@ const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
 const ahead = computed(() => days(upcoming.ahead))
 const behind = computed(() => {
   const here = new Set(upcoming.ahead.map((s) => s.id))
-  const list = house.sessions.filter((s) => !here.has(s.id))
+  const list = settingStore.sessions.filter((s) => !here.has(s.id))
   return days([...list].sort((a, b) => (a.date < b.date ? 1 : -1)).slice(0, 12))
 })
-const titleOf = (s: StoredSession): string => house.recipe(s.recipe)?.title ?? 'a recipe that is gone'
+const titleOf = (s: StoredSession): string => settingStore.recipe(s.recipe)?.title ?? 'a recipe that is gone'
 const count = (s: StoredSession): string => {
   const n = s.children.length + s.guests.length
   return `${n} ${n === 1 ? 'child' : 'children'}, ${s.adults.length} ${s.adults.length === 1 ? 'adult' : 'adults'}`
@@ -59,7 +59,7 @@ const left = (s: StoredSession): string => {
 
 async function made(id: string): Promise<void> {
   copying.value = null
-  await router.push(`/session/${id}/${house.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
+  await router.push(`/session/${id}/${settingStore.setting?.rules.kind === 'library' ? 'who' : 'weave'}`)
 }
 </script>
 
@@ -67,7 +67,7 @@ async function made(id: string): Promise<void> {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
       <h1 class="text-3xl">Diary</h1>
-      <span v-if="door.isLeader()" class="flex flex-wrap gap-2">
+      <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
         <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
           >For your calendar</a
         >
@@ -75,16 +75,17 @@ async function made(id: string): Promise<void> {
         <RouterLink class="btn btn-main" to="/diary/new">New session</RouterLink>
       </span>
     </div>
-    <Notice v-if="house.fault" tone="fault">
-      {{ house.fault }} <button type="button" class="underline" @click="house.load()">Try again</button>
+    <Notice v-if="settingStore.fault" tone="fault">
+      {{ settingStore.fault }}
+      <button type="button" class="underline" @click="settingStore.load()">Try again</button>
     </Notice>
-    <p v-else-if="!house.loaded" role="status">Opening the diary …</p>
+    <p v-else-if="!settingStore.loaded" role="status">Opening the diary …</p>
     <template v-else>
       <section aria-labelledby="ahead" class="mb-8">
         <h2 id="ahead" class="mb-2 text-xl">To come</h2>
         <Notice v-if="ahead.length === 0">
           No session ahead. A new one needs a day, who comes and a recipe: under a minute.
-          <template v-if="house.children.length === 0 && door.isLeader()">
+          <template v-if="settingStore.children.length === 0 && auth.isLeader()">
             Begin with <RouterLink class="underline" to="/children">the children</RouterLink>.</template
           >
         </Notice>
@@ -115,7 +116,7 @@ async function made(id: string): Promise<void> {
                   >
                 </RouterLink>
                 <button
-                  v-if="door.isLeader()"
+                  v-if="auth.isLeader()"
                   type="button"
                   class="btn"
                   :aria-label="`Copy ${titleOf(s)}, ${dayText(s.date)}`"
@@ -150,7 +151,7 @@ async function made(id: string): Promise<void> {
                   }}</span>
                 </RouterLink>
                 <button
-                  v-if="door.isLeader()"
+                  v-if="auth.isLeader()"
                   type="button"
                   class="text-sm text-soft underline"
                   :aria-label="`Make ${titleOf(s)} of ${dayText(s.date)} again`"

@@ -1,6 +1,6 @@
 /** A few workers that look at the shelf side by side; each takes the next few recipes as soon as it is free. */
 import { wrap, type Remote } from 'comlink'
-import type { Look, Remedy, ShelfRow, TermPlan, TermProblem, Wish } from '@lea/core/choose'
+import type { Evaluation, Remedy, ShelfRow, TermPlan, TermProblem, SelectionCriteria } from '@lea/core/choose'
 import type { ShelfWorker } from './shelf.worker'
 
 /** Recipes that a worker takes at a time: few, so that first answers stand soon. */
@@ -17,11 +17,11 @@ const poolSize = (): number => Math.max(1, Math.min(MOST_WORKERS, navigator.hard
 
 /** Starts the workers, so that they have read their code, and run it a little, by the time something is asked. */
 let warm = false
-export function startShelf(rows: readonly ShelfRow[] = [], wish?: Wish): void {
+export function startShelf(rows: readonly ShelfRow[] = [], wish?: SelectionCriteria): void {
   if (warm) return
   warm = wish !== undefined
   const few = wish ? rows.slice(0, 6 * FEW) : []
-  for (let n = 0; n < poolSize(); n++) void worker(n).looks([...few], wish ?? ({} as Wish))
+  for (let n = 0; n < poolSize(); n++) void worker(n).looks([...few], wish ?? ({} as SelectionCriteria))
 }
 
 /**
@@ -30,8 +30,8 @@ export function startShelf(rows: readonly ShelfRow[] = [], wish?: Wish): void {
  */
 export async function looksInWorkers(
   rows: readonly ShelfRow[],
-  wish: Wish,
-  tell: (looks: Look[]) => void,
+  wish: SelectionCriteria,
+  tell: (looks: Evaluation[]) => void,
   wanted: () => boolean,
 ): Promise<void> {
   const queue = [...rows]
@@ -46,7 +46,10 @@ export async function looksInWorkers(
   )
 }
 
-export const remedyInWorker = (look: Look, row: ShelfRow, wish: Wish): Promise<Remedy | null> =>
-  worker(0).remedy(look, row, wish)
+export const remedyInWorker = (
+  look: Evaluation,
+  row: ShelfRow,
+  wish: SelectionCriteria,
+): Promise<Remedy | null> => worker(0).remedy(look, row, wish)
 
 export const termInWorker = (problem: TermProblem): Promise<TermPlan> => worker(0).term(problem)

@@ -7,7 +7,7 @@ import type { Hit } from './hit'
 import { isPlainGap } from './scope'
 import type { Read } from './spelling'
 
-export interface Ask {
+export interface VagueWord {
   /** The words as they stand. */
   words: string
   start: number
@@ -25,9 +25,9 @@ export function askHits(
   words: readonly Read[],
   hits: readonly Hit[],
   idsOf: (hits: readonly Hit[]) => string[],
-): { asks: Ask[]; suppressed: Set<Hit> } {
+): { asks: VagueWord[]; suppressed: Set<Hit> } {
   const suppressed = new Set<Hit>()
-  const asks: Ask[] = []
+  const asks: VagueWord[] = []
   const ask = (from: number, to: number, why: string, closing = false): void => {
     const start = words[from]?.start ?? 0
     let end = words[to - 1]?.end ?? 0
@@ -174,7 +174,7 @@ function isProteinFigure(hit: Hit, text: string, words: readonly Read[]): boolea
   return /^proteins?$/.test(word?.text ?? '') && /^[\s:]*[<~]?\d/.test(text.slice(word?.end ?? 0))
 }
 
-function dropInner(asks: readonly Ask[]): Ask[] {
+function dropInner(asks: readonly VagueWord[]): VagueWord[] {
   const sorted = [...asks].sort((a, b) => a.start - b.start || b.end - a.end)
   return sorted.filter((a, i) => !sorted.slice(0, i).some((b) => b.start <= a.start && a.end <= b.end))
 }

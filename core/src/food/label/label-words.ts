@@ -4,7 +4,7 @@
  */
 import data from '../../../data/label-words.json'
 import foods from '../../../data/foods.json'
-import { plainText } from './text'
+import { normaliseLabel } from './text'
 
 type Kind = 'allergen' | 'extra' | 'friend' | 'ask'
 interface Row {
@@ -48,7 +48,7 @@ const node = (): Node => ({ next: new Map(), stems: [] })
 const plainPhrase = (phrase: string): string[] =>
   phrase
     .split(' ')
-    .flatMap((w) => (w.endsWith('*') ? [`${plainText(w.slice(0, -1))}*`] : plainText(w).split(' ')))
+    .flatMap((w) => (w.endsWith('*') ? [`${normaliseLabel(w.slice(0, -1))}*`] : normaliseLabel(w).split(' ')))
 
 function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void {
   let at = root
@@ -83,7 +83,7 @@ function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void 
 function build(): Lexicon {
   const words: Lexicon = { root: node(), known: new Set(), stems: [], allergenWords: [] }
   const know = (text: string): void => {
-    for (const w of plainText(text).split(' ')) words.known.add(w)
+    for (const w of normaliseLabel(text).split(' ')) words.known.add(w)
   }
   for (const row of data.rows as Row[]) {
     for (const phrase of row.words) {
@@ -105,7 +105,7 @@ let built: Lexicon | undefined
 const lexicon = (): Lexicon => (built ??= build())
 
 /** Single words that mean an allergen: what a misspelt word is compared with. */
-export const allergenWords = (): readonly string[] => lexicon().allergenWords
+export const lexiconWords = (): readonly string[] => lexicon().allergenWords
 
 /** Arabic words with the article or a joined particle in front are looked up without it too. */
 function variants(word: string): string[] {
@@ -141,7 +141,7 @@ export function phraseAt(
   return best
 }
 
-const phrases = (text: string): string[][] => text.split('|').map((p) => plainText(p).split(' '))
+const phrases = (text: string): string[][] => text.split('|').map((p) => normaliseLabel(p).split(' '))
 const T = data.triggers
 /** Phrases that open a part of a label: its list, its summary, its warning, its claims. */
 export const TRIGGERS = {

@@ -3,7 +3,7 @@
  * reader does not know is changed; an allergen is preferred where two readings are as near (a false alarm costs less).
  */
 import type { Word } from './text'
-import { allergenWords, isKnown } from './label-words'
+import { lexiconWords, isKnown } from './label-words'
 
 export interface Read extends Word {
   /** What stands on the packet, where it was read as something else. */
@@ -65,7 +65,7 @@ function nearest(word: string): string | null {
   if (word.length < 4 || word.length > 24) return null
   const most = word.length >= 9 ? 2 : 1
   let best: { word: string; steps: number } | null = null
-  for (const candidate of allergenWords()) {
+  for (const candidate of lexiconWords()) {
     if (candidate.length < 4 || (word.length < 6 && candidate[0] !== word[0])) continue
     const steps = distance(word, candidate, most)
     if (steps <= most && (best === null || steps < best.steps)) best = { word: candidate, steps }

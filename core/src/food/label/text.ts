@@ -44,7 +44,7 @@ function plainChar(char: string): string {
 }
 
 /** Words and phrases in the form in which they are matched. */
-export const plainText = (text: string): string =>
+export const normaliseLabel = (text: string): string =>
   wordsOfText(text)
     .map((w) => w.text)
     .join(' ')

@@ -6,11 +6,11 @@ import { ratio } from '../../amount/ratio'
 import type { SupportLevel } from '../levels'
 import { suits, targetOf } from '../targets'
 import { derive } from './derive'
-import { FactError, isFactKind, listOf, type Derived, type FactKind, type PlainFact } from './fields'
+import { FactError, isFactKind, fieldList, type Derived, type FactKind, type PlainFact } from './fields'
 import { fill, type Locale, type Saying, type ValuesOf } from './saying'
-import { aloud, count, layer, share, tin } from './values-count'
-import { jug, scale, scoop } from './values-amount'
-import { compare, cut, order, price, shape, temp, timer, vote, weigh } from './values-world'
+import { aloud, countValues, layer, share, tin } from './values-count'
+import { jug, scaleValues, scoopValues } from './values-amount'
+import { compare, cut, order, priceValues, shapeValues, temp, timer, vote, weigh } from './values-world'
 import { improper } from './phrases'
 
 export interface FactPrompt {
@@ -47,7 +47,7 @@ const size = (n: string): number => Math.ceil(Number(ratio(improper(n)).valueOf(
 function kindFrom(fact: PlainFact, saying: Saying): number {
   if (saying.level === 'model') return 0
   if (fact.kind === 'layer' && fact['core'] !== undefined) {
-    const { length } = listOf(fact, 'core')
+    const { length } = fieldList(fact, 'core')
     return length <= 2 ? 30 : length === 3 ? 48 : 84
   }
   if (fact.kind === 'scale' && saying.targets[0] === 'scale-double-halve' && saying.parts.length > 0)
@@ -64,8 +64,8 @@ function doubleFrom(asked: string): number {
 }
 
 const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
-  ...{ aloud, compare, count, cut, jug, layer, order, price },
-  ...{ scale, scoop, shape, share, temp, timer, tin, vote, weigh },
+  ...{ aloud, compare, count: countValues, cut, jug, layer, order, price: priceValues },
+  ...{ scale: scaleValues, scoop: scoopValues, shape: shapeValues, share, temp, timer, tin, vote, weigh },
 }
 
 /**

@@ -11,7 +11,7 @@ import {
   FactError,
   has,
   isFactKind,
-  listOf,
+  fieldList,
   sideOf,
   wholeOf,
   wordOf,
@@ -187,7 +187,7 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     }
   },
   order: (f) => {
-    const steps = listOf(f, 'steps')
+    const steps = fieldList(f, 'steps')
     const i = wholeOf(f, 'i', '1')
     if (i < 1 || i > steps.length) throw new FactError('i', `must lie between 1 and ${steps.length}`)
     return { step: steps[i - 1], before: steps[i - 2] ?? null, after: steps[i] ?? null }
@@ -206,14 +206,14 @@ const SHAPES: Record<string, [string, string]> = {
 
 function deriveLayer(f: PlainFact): Derived {
   if (has(f, 'growing')) {
-    const rows = listOf(f, 'growing').map((r) => parseRatio(r))
+    const rows = fieldList(f, 'growing').map((r) => parseRatio(r))
     const [before, last] = [rows.at(-2), rows.at(-1)]
     if (!last || !before) throw new FactError('growing', 'must hold at least two rows')
     const step = last.sub(before)
     const out: Derived = { next: toMixed(last.add(step)), by: toMixed(step) }
     return has(f, 'i') && rows[0] ? { ...out, row: toMixed(rows[0].add(step.mul(wholeOf(f, 'i') - 1))) } : out
   }
-  const core = listOf(f, 'core')
+  const core = fieldList(f, 'core')
   if (core.length === 0) throw new FactError('core', 'must hold at least one item')
   const repeats = wholeOf(f, 'repeats', '1')
   const counts: Record<string, string> = {}
@@ -221,7 +221,7 @@ function deriveLayer(f: PlainFact): Derived {
   const out: Derived = { total: String(core.length * repeats), counts }
   if (has(f, 'i')) out['item'] = core[(wholeOf(f, 'i') - 1) % core.length]
   if (has(f, 'sequence')) {
-    const given = listOf(f, 'sequence')
+    const given = fieldList(f, 'sequence')
     const at = given.findIndex((item, i) => item !== core[i % core.length])
     out['error'] = at < 0 ? null : { at: String(at + 1), belongs: core[at % core.length] }
   }

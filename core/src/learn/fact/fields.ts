@@ -61,7 +61,7 @@ export const wholeOf = (fact: PlainFact, field: string, fallback?: string): numb
 }
 export const wordOf = (fact: PlainFact, field: string, fallback: string): string =>
   typeof fact[field] === 'string' ? (fact[field] as string) : fallback
-export const listOf = (fact: PlainFact, field: string): string[] => {
+export const fieldList = (fact: PlainFact, field: string): string[] => {
   const value = fact[field]
   if (typeof value === 'string') return value.split('/').map((s) => s.trim())
   if (Array.isArray(value) && value.every((v) => typeof v === 'string' || typeof v === 'number'))

@@ -8,7 +8,7 @@ import {
   amountOf,
   FactError,
   has,
-  listOf,
+  fieldList,
   wholeOf,
   wordOf,
   type Derived,
@@ -44,7 +44,7 @@ export function deriveScoop(f: PlainFact): Derived {
   const running = measure.mul(k)
   const near = n.add('1/2').floor()
   const shown = k.compare(0) > 0 ? running : target
-  const sizes = (has(f, 'measures') ? listOf(f, 'measures') : CUPS).map((size) => ({
+  const sizes = (has(f, 'measures') ? fieldList(f, 'measures') : CUPS).map((size) => ({
     id: size,
     size: parseRatio(size),
   }))

@@ -1,7 +1,7 @@
 /** What may be said of scoops, jugs and a recipe made larger. Formulas: learning.md B0, B1, B3. */
 import type Fraction from 'fraction.js'
 import { parseRatio, ratio, toMixed } from '../../amount/ratio'
-import { amountOf, has, listOf, wholeOf, wordOf, type PlainFact } from './fields'
+import { amountOf, has, fieldList, wholeOf, wordOf, type PlainFact } from './fields'
 import { measureOf, unitText, withUnit } from './measured'
 import type { Values, ValuesOf } from './saying'
 import { counted, improper, known, partWord, text, when, yes } from './phrases'
@@ -15,7 +15,7 @@ const withUnitText = (mixed: string, unit: string): string =>
   `${mixed} ${unitText(unit, ratio(improper(mixed)))}`.trim()
 
 /** Counting scoops is asked where the count is whole and 12 at most; else only what is honest. */
-export const scoop: ValuesOf = (f, d): Values => {
+export const scoopValues: ValuesOf = (f, d): Values => {
   const unit = wordOf(f, 'unit', 'cup')
   const measure = scoopText(f, unit)
   const target = toMixed(amountOf(f, 'target'))
@@ -50,7 +50,7 @@ export const scoop: ValuesOf = (f, d): Values => {
 /** The smallest and the largest measure of the unit that are in the box. */
 function sizes(f: PlainFact, unit: string): Values {
   if (!has(f, 'measures')) return {}
-  const all = listOf(f, 'measures')
+  const all = fieldList(f, 'measures')
     .map((m) => parseRatio(m))
     .sort((a, b) => a.compare(b))
   const [small, large] = [all[0], all.at(-1)]
@@ -91,7 +91,7 @@ function names(
   const otherWay = equal.find((e) => e.includes(' + '))
   const shown = k > 0 ? text(d as Record<string, unknown>, 'running') : target
   const isMeasure =
-    has(f, 'measures') && listOf(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))
+    has(f, 'measures') && fieldList(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))
   return {
     otherWay,
     otherName: k > 0 ? equal.find((e) => !e.includes(' + ')) : undefined,
@@ -144,7 +144,7 @@ export const jug: ValuesOf = (f, d, locale): Values => {
 }
 
 /** More or fewer people: the showing and the choice follow the factor, so that they are true. */
-export const scale: ValuesOf = (f, d): Values => {
+export const scaleValues: ValuesOf = (f, d): Values => {
   const factor = text(d, 'factor')
   if (has(f, 'ratio'))
     return { parts: String(f['ratio']).replace(':', ' parts of one, '), amount: text(d, 'amount') }

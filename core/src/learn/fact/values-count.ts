@@ -1,12 +1,12 @@
 /** What may be said of things counted, shared, laid in a pattern or set in rows. Formulas: learning.md B0 and B1. */
-import { listOf, wordOf } from './fields'
+import { fieldList, wordOf } from './fields'
 import type { Values, ValuesOf } from './saying'
 import { improper, known, partWord, text, things, when, yes } from './phrases'
 
 const steps = (n: number, by: number): string =>
   Array.from({ length: n / by }, (_, i) => String((i + 1) * by)).join(', ')
 
-export const count: ValuesOf = (f, d): Values => {
+export const countValues: ValuesOf = (f, d): Values => {
   const whole = /^\d+$/.test(text(d, 'n'))
   const n = Number(text(d, 'n'))
   const food = wordOf(f, 'food', 'things')
@@ -80,7 +80,7 @@ export const share: ValuesOf = (f, d, locale): Values => {
 /** A row of two kinds from 30 months, of three from 48, of four from 84: the last is `longRow` (learning.md B0). */
 export const layer: ValuesOf = (f, d): Values => {
   if (d['next'] !== undefined) return { nextRow: text(d, 'next'), by: text(d, 'by') }
-  const core = listOf(f, 'core')
+  const core = fieldList(f, 'core')
   const [a = '', b = a] = core
   const counts = d['counts'] as Record<string, string>
   const wrong = d['error'] as { at: string; belongs: string } | null | undefined

@@ -87,7 +87,7 @@ export const compare: ValuesOf = (f, d): Values => {
   }
 }
 
-export const price: ValuesOf = (f, d, locale): Values => {
+export const priceValues: ValuesOf = (f, d, locale): Values => {
   const cost = ratio(improper(text(d, 'cost')))
   const than = (limit: number): string =>
     cost.compare(limit) > 0 ? 'more' : cost.compare(limit) < 0 ? 'less' : 'just as much'
@@ -123,7 +123,7 @@ export const temp: ValuesOf = (f, d): Values => {
   }
 }
 
-export const shape: ValuesOf = (f, d): Values => {
+export const shapeValues: ValuesOf = (f, d): Values => {
   const name = wordOf(f, 'shape', 'shape')
   const an = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
   return {

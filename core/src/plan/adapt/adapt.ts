@@ -12,18 +12,18 @@ import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concerns'
 import type { RecipeLine } from '../../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Decision } from '../model/decision'
-import type { Adapted, AdaptedLine, Pass, Start } from '../model/draft'
+import type { Adapted, AdaptedLine, Pass, PlanStart } from '../model/draft'
 import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
-import { contactOf, gradedOf, hardOf, isHard, meetingsOf, type Met } from './exposure'
+import { contactOf, gradedOf, hardOf, isHard, exposuresOf, type Exposure } from './exposure'
 import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import { clearSwaps, smallestSet } from './swap-set'
 
-export const adapt: Pass<Start, Adapted> = (start, request) => {
+export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   const bowls = bowlsFor(start.people, request)
   const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions, bowls))
-  const meetings = meetingsOf(start)
+  const meetings = exposuresOf(start)
   const apart = new Set(bowls.find((b) => b.id === APART)?.children)
   const around: Around = { start, request, meetings, apart: new Map() }
   const checks: Check[] = []
@@ -54,7 +54,7 @@ const decisionOn = <K extends Decision['kind']>(list: readonly Decision[], kind:
 /** A line as it goes into the bowls: as written, swapped for everyone, or both where an own bowl is apart. */
 function decidedLines(
   line: RecipeLine,
-  start: Start,
+  start: PlanStart,
   decisions: readonly Decision[],
   bowls: Adapted['bowls'],
 ): AdaptedLine[] {
@@ -71,7 +71,7 @@ function decidedLines(
 function lineWith(
   line: RecipeLine,
   swapId: string | undefined,
-  { foods }: Start,
+  { foods }: PlanStart,
   decisions: readonly Decision[],
 ): AdaptedLine[] {
   const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
@@ -101,14 +101,14 @@ const aboutName = (about: string): string =>
   about.startsWith('diet:') ? dietName(about.slice(5)) : allergenName(about)
 
 interface Around {
-  start: Start
+  start: PlanStart
   request: PlanRequest
-  meetings: (food: string) => Met[]
+  meetings: (food: string) => Exposure[]
   /** Swaps of an own bowl, by its children, worked out once. */
   apart: Map<string, { line: string; swap: string }[] | null>
 }
 
-function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around): Finding | null {
+function concernFinding(line: AdaptedLine, met: readonly Exposure[], around: Around): Finding | null {
   const touching = met.filter((m) => m.grade !== null)
   if (touching.length === 0) return null
   const { foods, packets } = around.start
@@ -137,7 +137,7 @@ function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around):
           : (food.note ?? 'The typical recipe of this food. The packet in hand comes first.'),
     source: isUnknown(food) ? 'not known' : `${food.source}, from memory`,
     fixes: fixesFor(line, touching, around),
-    restsOn: [
+    dependsOn: [
       touching.map((t) => [t.child, t.about, t.level, t.meeting, t.contact].join('|')),
       line.food,
       line.only,
@@ -151,7 +151,7 @@ function concernFinding(line: AdaptedLine, met: readonly Met[], around: Around):
 }
 
 /** "Buttermilk lists milk. Zuri: milk (anaphylaxis risk, own care plan)." */
-function sentence(name: string, touching: readonly Met[]): string {
+function sentence(name: string, touching: readonly Exposure[]): string {
   const byMeeting = (['lists', 'may', 'ask'] as const).flatMap((meeting) => {
     const ones = touching.filter((t) => t.meeting === meeting)
     if (ones.length === 0) return []
@@ -175,7 +175,7 @@ function sentence(name: string, touching: readonly Met[]): string {
   return `${name[0]?.toUpperCase() ?? ''}${name.slice(1)} ${byMeeting.join('; ')}. ${who.join('. ')}.`
 }
 
-function fixesFor(line: AdaptedLine, touching: readonly Met[], around: Around): Fix[] {
+function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Around): Fix[] {
   const fixes: Fix[] = []
   const original = around.start.recipe.lines.find((l) => l.id === line.line)
   const swaps = original ? swapFixes(original, line, around) : []
@@ -235,7 +235,7 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix
  * An own bowl, apart, for the children whom this line stops: with a swap for every line that stops one of them. Not offered
  * where a care plan wants the food off the whole table, nor for everybody (that is one pot for all).
  */
-function apartFixes(touching: readonly Met[], around: Around): Fix[] {
+function apartFixes(touching: readonly Exposure[], around: Around): Fix[] {
   const { start, request } = around
   const hard = touching.filter(isHard)
   const before = apartDecision(request.decisions)?.children ?? []
@@ -276,7 +276,12 @@ function apartSwaps(
   return swaps
 }
 
-function swapFix(swap: Swap, original: RecipeLine, open: readonly Met[], { start, request }: Around): Fix {
+function swapFix(
+  swap: Swap,
+  original: RecipeLine,
+  open: readonly Exposure[],
+  { start, request }: Around,
+): Fix {
   const { foods, recipe, people } = start
   const all = scale(original.amount, factorBetween(recipe.serves, people.length)).amount
   const parts = applySwap(swap, all, original.unit)

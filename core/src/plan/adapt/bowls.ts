@@ -1,6 +1,6 @@
 /** Who shares which bowl: one for all, one for each group, and one apart where an allergy asks for it. */
 import type { Decision } from '../model/decision'
-import type { Adapted, Person } from '../model/draft'
+import type { Adapted, DraftChild } from '../model/draft'
 import type { PlanRequest } from '../model/request'
 import type { PlanLine } from '../model/line'
 
@@ -12,7 +12,7 @@ export const apartDecision = (
 ): Extract<Decision, { kind: 'apart' }> | undefined => decisions.find((d) => d.kind === 'apart')
 
 /** Own bowls where the house wants them; else near-equal groups of at most the house's size, neighbours in the list together. */
-export function bowlsFor(people: readonly Person[], { rules, decisions }: PlanRequest): Adapted['bowls'] {
+export function bowlsFor(people: readonly DraftChild[], { rules, decisions }: PlanRequest): Adapted['bowls'] {
   const wanted = new Set(apartDecision(decisions)?.children ?? [])
   const apart = people.filter((p) => wanted.has(p.id)).map((p) => p.id)
   const sharing = people.filter((p) => !wanted.has(p.id))

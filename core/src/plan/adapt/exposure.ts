@@ -1,21 +1,21 @@
 /** How a food meets every concern and diet of the children present: those who eat of it, and those who only sit near. */
-import { gradeOf, meet, type Concern, type Grade, type Meeting } from '../../food/concerns'
+import { gradeOf, meet, type Concern, type Grade, type ExposureKind } from '../../food/concerns'
 import { dietKey, meetDiet } from '../../food/diets'
-import type { Person, Start } from '../model/draft'
-import type { Touches } from '../model/finding'
+import type { DraftChild, PlanStart } from '../model/draft'
+import type { FindingSubject } from '../model/finding'
 
-export interface Met extends Touches {
+export interface Exposure extends FindingSubject {
   grade: Grade | null
-  meeting: Meeting
+  meeting: ExposureKind
   /** The child does not eat of it: only contact counts. */
   contact?: true
 }
 
-type Table = Pick<Start, 'people' | 'foods' | 'packets' | 'diets'>
+type Table = Pick<PlanStart, 'people' | 'foods' | 'packets' | 'diets'>
 
 /** Meetings of one food with the children who eat of it, remembered for each food while a plan is made. */
-export function meetingsOf(table: Table): (food: string) => Met[] {
-  const known = new Map<string, Met[]>()
+export function exposuresOf(table: Table): (food: string) => Exposure[] {
+  const known = new Map<string, Exposure[]>()
   return (id) => {
     let met = known.get(id)
     if (!met) known.set(id, (met = table.people.flatMap((child) => meetingsWith(child, id, table))))
@@ -23,15 +23,15 @@ export function meetingsOf(table: Table): (food: string) => Met[] {
   }
 }
 
-function meetingsWith(child: Person, id: string, { foods, packets, diets }: Table): Met[] {
+function meetingsWith(child: DraftChild, id: string, { foods, packets, diets }: Table): Exposure[] {
   const food = foods.of(id)
   const packet = packets.get(id)
   return [
-    ...child.concerns.map((c): Met => {
+    ...child.concerns.map((c): Exposure => {
       const meeting = meet(c.allergen, food, packet)
       return { child: child.id, about: c.allergen, level: c.level, meeting, grade: gradeOf(meeting, c) }
     }),
-    ...child.diets.map((diet): Met => {
+    ...child.diets.map((diet): Exposure => {
       const meeting = meetDiet(diet, food, packet, diets)
       return { child: child.id, about: dietKey(diet), meeting, grade: meeting === 'nothing' ? null : 'stop' }
     }),
@@ -43,15 +43,15 @@ const WHOLE_TABLE: readonly string[] = ['anaphylaxis-risk', 'not-in-room'] satis
 const NO_CONTACT_RULE: readonly string[] = ['intolerance', 'preference'] satisfies Concern['level'][]
 
 /** The same for a child who eats from another bowl: cross-contact, or the whole table where the level asks for it. */
-export function contactOf(met: Met): Met {
+export function contactOf(met: Exposure): Exposure {
   const keeps = met.level === undefined || NO_CONTACT_RULE.includes(met.level) || met.meeting !== 'lists'
   const grade = keeps ? null : WHOLE_TABLE.includes(met.level ?? '') ? 'stop' : 'adult'
   return { ...met, grade, contact: true }
 }
 
 /** A part of a food's meetings, worked out once for each list. */
-function part(keep: (m: Met) => boolean): (met: readonly Met[]) => Met[] {
-  const known = new WeakMap<readonly Met[], Met[]>()
+function part(keep: (m: Exposure) => boolean): (met: readonly Exposure[]) => Exposure[] {
+  const known = new WeakMap<readonly Exposure[], Exposure[]>()
   return (met) => {
     const found = known.get(met) ?? met.filter(keep)
     known.set(met, found)
@@ -60,7 +60,7 @@ function part(keep: (m: Met) => boolean): (met: readonly Met[]) => Met[] {
 }
 
 /** Clearable by a change only: it lists what somebody who eats it, or sits near it, must not have. */
-export const isHard = (m: Met): boolean => m.grade === 'stop' && m.meeting === 'lists'
+export const isHard = (m: Exposure): boolean => m.grade === 'stop' && m.meeting === 'lists'
 
 /** Of a food's meetings those that only a change clears, and those that are worth a word at all. */
 export const hardOf = part(isHard)

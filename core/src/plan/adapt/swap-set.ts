@@ -7,8 +7,8 @@ import { foodName } from '../../food/foods'
 import { swapOf, swapsFor, type Swap } from '../../food/swaps'
 import type { Recipe, RecipeLine } from '../../recipe/recipe'
 import type { Decision } from '../model/decision'
-import type { Start } from '../model/draft'
-import { hardOf, type Met } from './exposure'
+import type { PlanStart } from '../model/draft'
+import { hardOf, type Exposure } from './exposure'
 import type { SwapSet } from '../model/plan'
 
 interface Option {
@@ -22,9 +22,9 @@ interface Option {
 
 /** @param meetings how a food meets the children present */
 export function smallestSet(
-  start: Start,
+  start: PlanStart,
   decisions: readonly Decision[],
-  meetings: (food: string) => Met[],
+  meetings: (food: string) => Exposure[],
 ): SwapSet | null {
   const settled = new Set(
     decisions.flatMap((d) => (d.kind === 'swap' || d.kind === 'leave-out' ? [d.line] : [])),
@@ -52,7 +52,7 @@ const inWords = (decision: Decision, name: (food: string) => string): string =>
     ? (swapOf(decision.swap)?.parts ?? []).map((p) => name(p.food)).join(' and ')
     : 'left out'
 
-const toRead = (foods: readonly string[], meetings: (food: string) => Met[]): string[] =>
+const toRead = (foods: readonly string[], meetings: (food: string) => Exposure[]): string[] =>
   foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))
 
 /** The swaps of a line that list nothing for anyone who must not have it. */
@@ -66,7 +66,7 @@ function fitting(swaps: readonly Swap[], recipe: Recipe): readonly Swap[] {
   return fit.length > 0 ? fit : swaps
 }
 
-function optionsFor(line: RecipeLine, recipe: Recipe, meetings: (food: string) => Met[]): Option[] {
+function optionsFor(line: RecipeLine, recipe: Recipe, meetings: (food: string) => Exposure[]): Option[] {
   const clear = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0)
   const swaps = fitting(clear, recipe).map((swap): Option => ({
     decision: { kind: 'swap', line: line.id, swap: swap.id },

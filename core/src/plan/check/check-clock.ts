@@ -2,7 +2,7 @@
  * The clock's part of the independent checker: adults, sink and tools never at two things at once, jobs for waiting only where a
  * child waits, stations with nobody at two. Asked of the finished plan's own times, not of the search.
  */
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { staysAt } from '../model/task-kinds'
@@ -52,7 +52,7 @@ function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): s
   for (const { id, leads } of request.adults) {
     const own = tasks.filter((t) => t.adult === id)
     for (const task of own) {
-      const lead = leadFor(techniqueIn(task.technique) ?? {})
+      const lead = leadFor(techniqueFor(task.technique) ?? {})
       const needed =
         lead !== null && (task.mode !== 'WAIT' || staysAt(task)) && (task.mode === 'ADULT' || task.n > 0)
       if (needed && !leads.includes(lead)) out.push(`${task.id}: ${id} does not lead ${lead}`)
@@ -105,7 +105,7 @@ function waitRules(plan: Plan, tasks: readonly Task[], sitting: number): string[
   const ids = new Set(tasks.map((t) => t.id))
   const turnsOf = new Map<string, Plan['turns']>(plan.children.map((c) => [c.id, []]))
   for (const t of plan.turns) if (ids.has(t.task)) turnsOf.get(t.child)?.push(t)
-  return (plan.fill ?? [])
+  return (plan.waitingJobs ?? [])
     .filter((f) => f.sitting === sitting)
     .flatMap((f) => {
       const turn = turnsOf.get(f.child)?.find((t) => t.start < f.end && f.start < t.end)

@@ -4,7 +4,7 @@
  */
 import { foodBook } from '../../food/foods'
 import { barsHandling, meet } from '../../food/concerns'
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import { formFor } from '../../craft/techniques'
 import { monthsOn } from '../../craft/ages'
 import { ratio } from '../../amount/ratio'
@@ -36,7 +36,7 @@ function handsRules(plan: Plan, request: PlanRequest): string[] {
   return plan.turns.flatMap((turn) => {
     const task = tasks.get(turn.task)
     const child = request.children.find((c) => c.id === turn.child)
-    const technique = task && techniqueIn(task.technique, request.rules.techniques)
+    const technique = task && techniqueFor(task.technique, request.rules.techniques)
     if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
     const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
     const out: string[] = []

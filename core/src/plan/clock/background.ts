@@ -19,7 +19,7 @@ const KNOWN: readonly { what: RegExp; says: string; minutes: number; seconds: nu
 ]
 
 /** Everything ahead of a recipe: what it says itself, and what its oven, fire and sticks need. */
-export function aheadOf(recipe: Recipe): Ahead[] {
+export function preparationsOf(recipe: Recipe): Ahead[] {
   const own = recipe.ahead ?? []
   const oven = recipe.steps.find((s) => s.tasks.some((t) => t.place === 'oven'))
   const hot = recipe.steps.find((s) => s.tasks.some((t) => isHot(t.place)))
@@ -46,7 +46,7 @@ export function background(
   adults: readonly PlanAdult[],
   startsAt: string,
 ): Background[] {
-  return aheadOf(recipe)
+  return preparationsOf(recipe)
     .flatMap((ahead): Background[] => {
       const step = schedule.find((s) => s.step === ahead.step)
       if (!step) return []

@@ -9,7 +9,7 @@ import { clockAfter, minutesBetween, minutesText, minutes } from '../../amount/c
 type Draft = Pick<Clocked, 'people' | 'recipe' | 'bowls' | 'fill'>
 
 export function clockFindings(draft: Draft, totals: Plan['totals'], request: PlanRequest): Finding[] {
-  return [...late(totals, request), ...waits(draft, totals), ...stands(draft, totals)]
+  return [...late(totals, request), ...waits(draft, totals), ...standingFindings(draft, totals)]
 }
 
 function late(totals: Plan['totals'], request: PlanRequest): Finding[] {
@@ -39,7 +39,7 @@ function late(totals: Plan['totals'], request: PlanRequest): Finding[] {
         because: 'A tenth of the time at the table goes to what is slower than planned.',
         source: 'common practice, from memory',
         fixes: [sooner(short)],
-        restsOn: [until, totals.endsAt, needed],
+        dependsOn: [until, totals.endsAt, needed],
       }),
     ]
   return [
@@ -53,7 +53,7 @@ function late(totals: Plan['totals'], request: PlanRequest): Finding[] {
       because: `${Math.round(totals.seconds / 60)} minutes of steps from ${start}.`,
       source: 'computed',
       fixes: [sooner(by)],
-      restsOn: [until, totals.endsAt],
+      dependsOn: [until, totals.endsAt],
     }),
   ]
 }
@@ -86,12 +86,12 @@ function waits(draft: Draft, totals: Plan['totals']): Finding[] {
       because: 'Longer than children of that age usually wait.',
       source: 'common practice (attention by age), from memory',
       fixes: [],
-      restsOn: waiting,
+      dependsOn: waiting,
     }),
   ]
 }
 
-function stands({ recipe, bowls }: Draft, { standing }: Plan['totals']): Finding[] {
+function standingFindings({ recipe, bowls }: Draft, { standing }: Plan['totals']): Finding[] {
   return [...new Set((standing ?? []).map((s) => s.step))].map((id) => {
     const own = (standing ?? []).filter((s) => s.step === id)
     const worst = own.reduce((a, b) => (b.seconds > a.seconds ? b : a))
@@ -110,7 +110,7 @@ function stands({ recipe, bowls }: Draft, { standing }: Plan['totals']): Finding
       because: step?.soon?.why ?? '',
       source: 'the recipe',
       fixes: [],
-      restsOn: own,
+      dependsOn: own,
     })
   })
 }

@@ -121,25 +121,25 @@ function op(
   children: readonly string[],
   request: PlanRequest,
 ): ClockOp {
-  const req: Record<string, number> = {}
+  const demand: Record<string, number> = {}
   const watch = watched(task, children, request.adults.length)
-  if (watch.whole && task.adult) req[`adult:${task.adult}`] = 1
-  if (watch.share > 0) req['watching'] = watch.share
-  if (task.place === 'oven') req['oven'] = 1
-  if (task.place === 'sink') req['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
-  for (const [tool, n] of toolsHeld(task, children, request)) req[`tool:${tool}`] = n
+  if (watch.whole && task.adult) demand[`adult:${task.adult}`] = 1
+  if (watch.share > 0) demand['watching'] = watch.share
+  if (task.place === 'oven') demand['oven'] = 1
+  if (task.place === 'sink') demand['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
+  for (const [tool, n] of toolsHeld(task, children, request)) demand[`tool:${tool}`] = n
   return {
     id: waveId(task, wave),
     task: task.id,
     step: task.step,
     bowl: task.bowl,
     mode: 'ADULT',
-    p: units(seconds),
+    duration: units(seconds),
     dur: 0,
     raw: false,
-    q: 0,
+    crew: 0,
     slots: 0,
-    req,
+    demand,
     eligible: [],
     preds: [],
   }

@@ -2,8 +2,8 @@ import type { RecipeStep } from '../../recipe/recipe'
 import { background } from './background'
 import { clockFindings } from './clock-findings'
 import { UNIT_SECONDS, waveId } from './clock-ops'
-import type { Clocked, Dealt, Pass } from '../model/draft'
-import { fillJobs } from './waiting-jobs'
+import type { Clocked, WithTurns, Pass } from '../model/draft'
+import { waitingJobs } from './waiting-jobs'
 import { idleTimes } from './waiting-times'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
@@ -13,10 +13,10 @@ import { wavesOf } from '../split/waves'
 import { clockAfter, minutesBetween } from '../../amount/clock-time'
 import type { StepTime, Task, Turn } from '../model/task'
 
-export const clock: Pass<Dealt, Clocked> = (draft, request) => {
+export const clock: Pass<WithTurns, Clocked> = (draft, request) => {
   const set = setClock({ ...draft, steps: draft.recipe.steps }, request)
   const timed = { ...draft, ...set }
-  const { fill, clearUp } = fillJobs(timed, request)
+  const { fill, clearUp } = waitingJobs(timed, request)
   const totals: Plan['totals'] = {
     ...set.totals,
     ...(clearUp && { clearUp }),

@@ -6,7 +6,7 @@ import type { RecipeStep } from '../../recipe/recipe'
 import { UNIT_SECONDS, type ClockOp } from './clock-ops'
 import type { Network } from './schedule/instance'
 
-export interface Standing {
+export interface TooLongStand {
   step: string
   bowl: string
   /** So long it stands, and so long it may. */
@@ -15,14 +15,14 @@ export interface Standing {
 }
 
 /** @returns the starts with less standing, and what stands longer than it may */
-export function standLess(
+export function keepMaxLags(
   steps: readonly RecipeStep[],
   ops: readonly ClockOp[],
   net: Network,
   starts: Int32Array,
-): { starts: Int32Array; standing: Standing[] } {
+): { starts: Int32Array; standing: TooLongStand[] } {
   const now = Int32Array.from(starts)
-  const standing: Standing[] = []
+  const standing: TooLongStand[] = []
   steps.forEach((step, i) => {
     const before = steps[i - 1]
     const since = steps.find((s) => s.id === step.soon?.since) ?? before
@@ -33,7 +33,7 @@ export function standLess(
     for (const k of moving) now[k] = latest(k, now, net)
     for (const bowl of new Set(ops.flatMap((o) => (o.step === since.id && o.bowl ? [o.bowl] : [])))) {
       const ends = ops.flatMap((o, k) =>
-        o.step === since.id && o.bowl === bowl ? [(now[k] as number) + o.p] : [],
+        o.step === since.id && o.bowl === bowl ? [(now[k] as number) + o.duration] : [],
       )
       const begins = ops.flatMap((o, k) =>
         o.step === step.id && (o.bowl === bowl || o.bowl === null) ? [now[k] as number] : [],

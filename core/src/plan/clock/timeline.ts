@@ -9,7 +9,7 @@ import { networkOf, type Instance } from './schedule/instance'
 import { seeded } from './schedule/random'
 import { bestOfRules, improve } from './schedule/search'
 import type { PlanRequest } from '../model/request'
-import { standLess, type Standing } from './max-lag'
+import { keepMaxLags, type TooLongStand } from './max-lag'
 import { ADULT_SHARES, SINK_PLACES, toolCount } from '../split/waves'
 import type { Task } from '../model/task'
 
@@ -27,7 +27,7 @@ export interface Timeline {
   seconds: number
   bound: number
   boundCause: string
-  standing: Standing[]
+  standing: TooLongStand[]
 }
 
 /** Orders tried: a draft at once, more when there is time. */
@@ -38,7 +38,9 @@ const SKETCH_RULES = 2
 
 export function timeline(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Timeline {
   const ops = opsOf(steps, draft, request)
-  const counted = new Set(ops.flatMap((o) => Object.keys(o.req).filter((name) => name.startsWith('tool:'))))
+  const counted = new Set(
+    ops.flatMap((o) => Object.keys(o.demand).filter((name) => name.startsWith('tool:'))),
+  )
   const instance: Instance = {
     children: draft.people.length,
     ops,
@@ -66,7 +68,7 @@ export function timeline(steps: readonly RecipeStep[], draft: Timed, request: Pl
     instance.iterations,
     seeded(instance.seed),
   )
-  const { starts, standing } = standLess(steps, ops, net, best.starts)
+  const { starts, standing } = keepMaxLags(steps, ops, net, best.starts)
   return {
     starts: new Map(ops.map((o, i) => [o.id, (starts[i] as number) * UNIT_SECONDS])),
     seconds: best.length * UNIT_SECONDS,

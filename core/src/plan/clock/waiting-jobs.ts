@@ -4,16 +4,16 @@
  * everyone waits for the oven; where there is no such wait it follows at the end.
  */
 import { attention, longestWait } from '../../craft/ages'
-import { FILLER_JOBS, type Filler } from '../../craft/side-jobs'
+import { FILLER_JOBS, type SideJob } from '../../craft/side-jobs'
 import { choicesAt } from '../../craft/choices'
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import { formFor } from '../../craft/techniques'
-import type { Clocked, Person } from '../model/draft'
+import type { Clocked, DraftChild } from '../model/draft'
 import { forbiddenTouch } from '../split/eligibility'
 import type { PlanRequest } from '../model/request'
 import { SINK_PLACES } from '../split/waves'
 import { staysAt } from '../model/task-kinds'
-import type { FillJob, StepTime } from '../model/task'
+import type { WaitingJob, StepTime } from '../model/task'
 
 /** A wait for the oven from so many seconds on is used to clear up. */
 const CLEARING_WAIT = 300
@@ -26,20 +26,20 @@ interface Span {
   end: number
 }
 interface Gap extends Span {
-  child: Person
+  child: DraftChild
   step: string
   /** The table is free: everyone waits, or it is over. */
   free: boolean
 }
 
 export interface Filled {
-  fill: FillJob[]
+  fill: WaitingJob[]
   /** Clearing up after the end; none where a wait was used for it. */
   clearUp: Span | null
 }
 
-export function fillJobs(draft: Draft, request: PlanRequest): Filled {
-  const fill: FillJob[] = []
+export function waitingJobs(draft: Draft, request: PlanRequest): Filled {
+  const fill: WaitingJob[] = []
   let clearUp: Span | null = null
   for (const sitting of new Set(draft.schedule.map((s) => s.sitting))) {
     const steps = draft.schedule.filter((s) => s.sitting === sitting && !isNight(s))
@@ -64,7 +64,7 @@ const isNight = (s: StepTime): boolean => s.passive && s.seconds >= 3 * 3600
 
 /** Every stretch of a child without a job, cut to what its age stays with. */
 function gapsOf(
-  child: Person,
+  child: DraftChild,
   draft: Draft,
   steps: readonly StepTime[],
   ids: ReadonlySet<string>,
@@ -103,7 +103,7 @@ function cutAt(gap: Span, steps: readonly StepTime[]): (Span & { free: boolean; 
   return pieces.filter((p) => p.end - p.start >= 30)
 }
 
-function shortened(piece: Span & { free: boolean; step: string }, most: number, child: Person): Gap[] {
+function shortened(piece: Span & { free: boolean; step: string }, most: number, child: DraftChild): Gap[] {
   const parts = Math.max(1, Math.ceil((piece.end - piece.start) / most))
   const long = (piece.end - piece.start) / parts
   return Array.from({ length: parts }, (_, i) => ({
@@ -116,9 +116,9 @@ function shortened(piece: Span & { free: boolean; step: string }, most: number, 
 
 /** What was dealt so far, ready to be asked. */
 interface Ledger {
-  fill: FillJob[]
-  byJob: Map<string, FillJob[]>
-  byAdult: Map<string, FillJob[]>
+  fill: WaitingJob[]
+  byJob: Map<string, WaitingJob[]>
+  byAdult: Map<string, WaitingJob[]>
   times: Map<string, number>
   /** When each child has washed its hands; nothing where nobody washes. */
   washed: Map<string, number>
@@ -131,7 +131,7 @@ interface Ledger {
   busy: Map<string, Span[]>
 }
 
-function ledgerOf(sitting: number, draft: Draft, fill: FillJob[]): Ledger {
+function ledgerOf(sitting: number, draft: Draft, fill: WaitingJob[]): Ledger {
   const steps = new Set(draft.schedule.filter((s) => s.sitting === sitting).map((s) => s.step))
   const own = draft.tasks.filter((t) => steps.has(t.step))
   const sinks = new Set(own.filter((t) => t.place === 'sink').map((t) => t.id))
@@ -169,7 +169,7 @@ const groupBy = <T>(list: readonly T[], key: (t: T) => string): Map<string, T[]>
 }
 
 /** In the order of time; of those who wait at once first who has cleared up least. */
-function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, fill: FillJob[]): void {
+function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, fill: WaitingJob[]): void {
   const ledger = ledgerOf(sitting, draft, fill)
   const had = (child: string, job: string): number => ledger.times.get(`${child} ${job}`) ?? 0
   const count = (child: string, job: string): void => {
@@ -188,7 +188,7 @@ function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, 
       if (!first) continue
       const beside = formOf(first, gap.child, request, ledger) === 'beside'
       const adult = beside ? freeAdult(gap, request, ledger) : null
-      const row: FillJob = {
+      const row: WaitingJob = {
         child: id,
         step: gap.step,
         sitting,
@@ -214,7 +214,7 @@ function deal(gaps: Gap[], sitting: number, draft: Draft, request: PlanRequest, 
 
 const overlaps = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end
 
-function may(job: Filler, gap: Gap, draft: Draft, request: PlanRequest, ledger: Ledger): boolean {
+function may(job: SideJob, gap: Gap, draft: Draft, request: PlanRequest, ledger: Ledger): boolean {
   const long = gap.end - gap.start
   if (long < job.least || ((job.freeTable || job.clears) && !gap.free)) return false
   const form = formOf(job, gap.child, request, ledger)
@@ -245,8 +245,8 @@ function washedAt({ tasks, turns }: Draft): Map<string, number> {
 
 /** Not at this age or by the child's own plan; overseen from where the adults are; or with one beside. */
 function formOf(
-  job: Filler,
-  child: Person,
+  job: SideJob,
+  child: DraftChild,
   request: PlanRequest,
   ledger: Ledger,
 ): 'no' | 'overseen' | 'beside' {
@@ -258,9 +258,9 @@ function formOf(
   return form
 }
 
-function newForm(job: Filler, child: Person, request: PlanRequest): 'no' | 'overseen' | 'beside' {
+function newForm(job: SideJob, child: DraftChild, request: PlanRequest): 'no' | 'overseen' | 'beside' {
   if (job.technique === undefined) return child.age >= (job.fromMonths ?? 0) ? 'overseen' : 'no'
-  const technique = techniqueIn(job.technique, request.rules.techniques)
+  const technique = techniqueFor(job.technique, request.rules.techniques)
   if (!technique || child.limits?.includes(technique.id)) return 'no'
   const form = formFor(technique, child.age, request.rules.knives)
   return form.kind !== 'do' ? 'no' : form.code === 'B' ? 'beside' : 'overseen'

@@ -1,7 +1,7 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
 import type { Clocked } from '../model/draft'
 import type { Plan } from '../model/plan'
-import type { FillJob, Turn } from '../model/task'
+import type { WaitingJob, Turn } from '../model/task'
 
 interface Span {
   start: number
@@ -36,9 +36,9 @@ export function idleTimes(
 
 /** Those jobs for waiting whose child is still free then, after turns have changed. */
 export function stillFree(
-  fill: readonly FillJob[],
+  fill: readonly WaitingJob[],
   { tasks, turns, schedule }: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
-): FillJob[] {
+): WaitingJob[] {
   const sittings = new Map(schedule.map((s) => [s.step, s.sitting]))
   const sittingOf = new Map(tasks.map((t) => [t.id, sittings.get(t.step)]))
   const turnsOf = new Map<string, Turn[]>()
@@ -47,7 +47,7 @@ export function stillFree(
     if (own) own.push(t)
     else turnsOf.set(t.child, [t])
   }
-  const taken = (f: FillJob): boolean =>
+  const taken = (f: WaitingJob): boolean =>
     turnsOf
       .get(f.child)
       ?.some((t) => t.start < f.end && f.start < t.end && sittingOf.get(t.task) === f.sitting) ?? false

@@ -85,7 +85,7 @@ function missingEquipment(draft: Clocked, { kit }: PlanRequest): Finding[] {
         fixes: [
           { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
         ],
-        restsOn: [place, kit.equipment],
+        dependsOn: [place, kit.equipment],
       }),
     ]
   })

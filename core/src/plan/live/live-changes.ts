@@ -7,11 +7,11 @@ import { isByChildren, isOnce } from '../../recipe/recipe'
 import { background } from '../clock/background'
 import { setClock } from '../clock/clock'
 import { packetsOf } from '../model/decision'
-import { fillJobs } from '../clock/waiting-jobs'
+import { waitingJobs } from '../clock/waiting-jobs'
 import { nameToken } from '../model/finding'
 import { stillFree } from '../clock/waiting-times'
 import type { Plan } from '../model/plan'
-import { evener } from './redeal'
+import { rebalance } from './redeal'
 import type { PlanRequest } from '../model/request'
 import { withDigest } from '../model/digest'
 import { withSittings } from '../model/sittings'
@@ -23,7 +23,7 @@ export interface Mended {
   /** One line for each child or adult whom it touches. Names as tokens. */
   says: string[]
 }
-export type Mend = Mended | { refused: string }
+export type LiveChange = Mended | { refused: string }
 
 /**
  * A child leaves: the turns it has not done go to the others of its task, to whom has least; jobs that each does are gone with it.
@@ -36,7 +36,7 @@ export function childLeaves(
   done: ReadonlySet<string>,
   child: string,
   ahead: ReadonlyMap<string, number> = new Map(),
-): Mend {
+): LiveChange {
   if (!plan.children.some((c) => c.id === child)) return { refused: 'This child is not in the plan.' }
   if (plan.children.length === 1) return { refused: 'The last child leaves: finish the session instead.' }
   const tasks = plan.tasks.map((t) => without(t, child))
@@ -61,7 +61,7 @@ export function childLeaves(
     return [{ ...turn, child: heir }]
   })
   const rest = plan.children.map((c) => c.id).filter((c) => c !== child)
-  const dealt = evener(plan, tasks, turns, rest, done, gained, ahead)
+  const dealt = rebalance(plan, tasks, turns, rest, done, gained, ahead)
   const mended = tasks.map((t) => ({
     ...t,
     ...(orphans.has(t.id) && { mode: 'ADULT' as const }),
@@ -73,9 +73,9 @@ export function childLeaves(
     bowls: plan.bowls.map((b) => ({ ...b, children: b.children.filter((c) => c !== child) })),
     tasks: mended,
     turns: dealt.turns,
-    ...(plan.fill && {
-      fill: stillFree(
-        plan.fill.filter((f) => f.child !== child),
+    ...(plan.waitingJobs && {
+      waitingJobs: stillFree(
+        plan.waitingJobs.filter((f) => f.child !== child),
         { ...plan, turns: dealt.turns },
       ),
     }),
@@ -134,7 +134,7 @@ const HAZARD_LEAD = { heat: 'heat', blade: 'knives' } as const
  * set anew with those who are left.
  * @param request of this session; its adults are those who were there
  */
-export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowStep: string): Mend {
+export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowStep: string): LiveChange {
   const left = request.adults.filter((a) => a.id !== adult)
   if (!plan.adults.includes(adult)) return { refused: 'This adult is not in the plan.' }
   if (left.length === 0) return { refused: 'Nobody would be left: pause until an adult is back.' }
@@ -197,7 +197,7 @@ function waitingAnew(
   plan: Plan,
   set: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
   request: PlanRequest,
-): Pick<Plan, 'fill' | 'background'> {
+): Pick<Plan, 'waitingJobs' | 'background'> {
   const people = plan.children.flatMap((c) => {
     const child = request.children.find((x) => x.id === c.id)
     return child ? [{ ...child, age: c.months }] : []
@@ -206,13 +206,13 @@ function waitingAnew(
   const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
   const recipe = withSittings(request.recipe, request.decisions)
   return {
-    fill: fillJobs(draft, request).fill,
+    waitingJobs: waitingJobs(draft, request).fill,
     background: background(recipe, set.schedule, set.tasks, request.adults, request.session.start),
   }
 }
 
 /** It runs late: the step at hand takes so many minutes more, and what follows moves. */
-export function runsLate(plan: Plan, step: string, minutes: number): Mend {
+export function runsLate(plan: Plan, step: string, minutes: number): LiveChange {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const now = plan.schedule[at]
   if (!now) return { refused: 'This step is not in the plan.' }
@@ -239,8 +239,8 @@ export function runsLate(plan: Plan, step: string, minutes: number): Mend {
           ? { ...t, start: t.start + seconds, end: t.end + seconds }
           : t,
       ),
-      ...(plan.fill && {
-        fill: plan.fill.map((f) =>
+      ...(plan.waitingJobs && {
+        waitingJobs: plan.waitingJobs.map((f) =>
           later.has(f.step) ? { ...f, start: f.start + seconds, end: f.end + seconds } : f,
         ),
       }),

@@ -9,7 +9,7 @@ import { toBase, unitOf } from '../../amount/units'
 import type { Measure } from '../../amount/scoops'
 import { countLimit } from '../../craft/ages'
 import { withDigest } from '../model/digest'
-import { runsLate, type Mend } from './live-changes'
+import { runsLate, type LiveChange } from './live-changes'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { scoopsOf } from '../model/scoop-sequence'
@@ -25,7 +25,7 @@ export function measureBreaks(
   request: PlanRequest,
   measure: string,
   done: ReadonlySet<string>,
-): Mend {
+): LiveChange {
   const broken = request.kit.measures.find((m) => m.id === measure)
   if (!broken) return { refused: 'This measure is not in the box.' }
   if (broken.count > 1) return { refused: `There is another ${broken.name} in the box.` }

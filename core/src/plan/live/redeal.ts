@@ -3,7 +3,7 @@
  * who has it; where one must move, to who had least in earlier weeks. The same exact flow as in planning, with one place for each turn.
  */
 import { nameToken } from '../model/finding'
-import { deal } from '../turns/turn-flow'
+import { assignTurns } from '../turns/turn-flow'
 import type { Plan } from '../model/plan'
 import type { Task, Turn } from '../model/task'
 
@@ -34,7 +34,7 @@ export function redeal(
   const rankOf = (c: string): number => order.indexOf(ahead.get(c) ?? 0)
   // One that moves weighs more than all that could be had by moving to others.
   const moved = open.length * order.length + 1
-  const answer = deal({
+  const answer = assignTurns({
     base,
     tasks: open.map(({ turn, able }) => ({
       n: 1,
@@ -69,7 +69,7 @@ export function evenness(turns: readonly Turn[], children: readonly string[]): n
  * The first rung: the leaver's turns to those with least. Where that is less even than it could be, the second: all turns still to
  * come dealt anew, each staying with its child if that is as even.
  */
-export function evener(
+export function rebalance(
   plan: Plan,
   tasks: readonly Task[],
   first: readonly Turn[],

@@ -18,7 +18,7 @@ export interface RestOffer {
   endsAt: string
 }
 
-export interface Now {
+export interface TableProgress {
   /** The step at hand. */
   step: string
   /** Turns that have happened. */
@@ -29,10 +29,10 @@ export interface Now {
 const WORTH_SECONDS = 180
 
 /** @returns what is worth offering, the greatest saving first */
-export function restOffers(plan: Plan, request: PlanRequest, now: Now): RestOffer[] {
+export function restOffers(plan: Plan, request: PlanRequest, now: TableProgress): RestOffer[] {
   return changesFor(plan, now)
     .flatMap(({ change, says }): RestOffer[] => {
-      const next = planRest(plan, request, now, change)
+      const next = replanRemaining(plan, request, now, change)
       if ('refused' in next) return []
       const saved = plan.totals.seconds - next.totals.seconds
       const back = (plan.totals.spareMinutes ?? 0) < 0 && (next.totals.spareMinutes ?? -1) >= 0
@@ -51,7 +51,7 @@ export function restOffers(plan: Plan, request: PlanRequest, now: Now): RestOffe
     .sort((a, b) => b.minutesSaved - a.minutesSaved)
 }
 
-function changesFor(plan: Plan, now: Now): { change: RestChange; says: string }[] {
+function changesFor(plan: Plan, now: TableProgress): { change: RestChange; says: string }[] {
   const coming = new Set(stepsAfter(plan, now))
   const jobs = new Map<string, Task>()
   for (const t of plan.tasks)
@@ -66,7 +66,7 @@ function changesFor(plan: Plan, now: Now): { change: RestChange; says: string }[
 }
 
 /** Steps of this sitting after the one at hand, from the first on of which nothing is done. */
-function stepsAfter(plan: Plan, { step, done }: Now): string[] {
+function stepsAfter(plan: Plan, { step, done }: TableProgress): string[] {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const begun = new Set(
     plan.turns.flatMap((t) => (done.has(t.id) ? [plan.tasks.find((k) => k.id === t.task)?.step ?? ''] : [])),
@@ -77,10 +77,10 @@ function stepsAfter(plan: Plan, { step, done }: Now): string[] {
 }
 
 /** The plan with the rest as it would be after one change. Amounts stay what they are: what is in the bowl is in the bowl. */
-export function planRest(
+export function replanRemaining(
   plan: Plan,
   request: PlanRequest,
-  now: Now,
+  now: TableProgress,
   change: RestChange,
 ): Plan | { refused: string } {
   const coming = stepsAfter(plan, now)
@@ -142,10 +142,10 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
     ],
     fill: [
       ...stillFree(
-        (plan.fill ?? []).filter((f) => !coming.has(f.step)),
+        (plan.waitingJobs ?? []).filter((f) => !coming.has(f.step)),
         { tasks, turns, schedule },
       ),
-      ...(fresh.fill ?? []).filter((f) => coming.has(f.step)).map(later),
+      ...(fresh.waitingJobs ?? []).filter((f) => coming.has(f.step)).map(later),
     ],
     totals: {
       ...plan.totals,

@@ -7,7 +7,7 @@ import { digest } from './digest'
  * A short digest of what a card says of foods, of a care plan, of needs and limits. The order of its lists does not matter; name, age,
  * hand, languages and what was seen of techniques are no part of it.
  */
-export function cardOf({ concerns, diets, carePlan, needs, limits }: PlanChild): string {
+export function childSafetyDigest({ concerns, diets, carePlan, needs, limits }: PlanChild): string {
   const sorted = (list: readonly unknown[]): string[] => list.map((x) => digest(x)).sort()
   return digest({
     concerns: sorted(concerns.map(({ allergen, level }) => ({ allergen: allergenOfWords(allergen), level }))),

@@ -8,17 +8,17 @@ import type { Check, HygieneNote, Plan, SwapSet, WatchNote } from './plan'
 import type { PlanChild, PlanRequest } from './request'
 import type { Making } from './making'
 import type { Bowl, PlanLine } from './line'
-import type { Background, FillJob, StepTime, Task, Turn } from './task'
+import type { Background, WaitingJob, StepTime, Task, Turn } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 
-export interface Person extends PlanChild {
+export interface DraftChild extends PlanChild {
   age: number
 }
 
 /** What stands before the first pass: the people with their ages, and what is known of foods. */
-export interface Start {
+export interface PlanStart {
   recipe: Recipe
-  people: Person[]
+  people: DraftChild[]
   youngest: number
   foods: FoodBook
   packets: ReadonlyMap<string, Packet>
@@ -27,7 +27,7 @@ export interface Start {
 }
 /** A line as decided, not yet scaled. */
 export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also'>
-export interface Adapted extends Start {
+export interface Adapted extends PlanStart {
   bowls: { id: string; name: string; children: string[] }[]
   lines: AdaptedLine[]
   checks: Check[]
@@ -45,12 +45,12 @@ export interface Split extends Portioned {
   tasks: Task[]
 }
 export type Scooped = Split
-export interface Dealt extends Scooped {
+export interface WithTurns extends Scooped {
   turns: Turn[]
 }
-export interface Clocked extends Dealt {
+export interface Clocked extends WithTurns {
   schedule: StepTime[]
-  fill: FillJob[]
+  fill: WaitingJob[]
   background: Background[]
   totals: Plan['totals']
 }

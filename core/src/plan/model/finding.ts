@@ -1,5 +1,5 @@
 /** What stands in the way of a plan, or is worth knowing: one finding for each cause, with the fixes that clear it. */
-import type { Grade, Meeting } from '../../food/concerns'
+import type { Grade, ExposureKind } from '../../food/concerns'
 import type { Decision } from './decision'
 import { digest } from './digest'
 
@@ -20,12 +20,12 @@ export interface Fix {
 }
 
 /** One child's concern in a finding. */
-export interface Touches {
+export interface FindingSubject {
   child: string
   /** Allergen id, diet or rule. */
   about: string
   level?: string
-  meeting?: Meeting
+  meeting?: ExposureKind
 }
 
 export interface Finding {
@@ -35,7 +35,7 @@ export interface Finding {
   pass: string
   rule: string
   subject: { line?: string; step?: string; task?: string; tool?: string; food?: string }
-  touches: Touches[]
+  touches: FindingSubject[]
   /** Text for a person; `{{id}}` stands for the name of a child or adult. */
   says: string
   because: string
@@ -57,11 +57,11 @@ export const worst = (grades: readonly Grade[]): Grade =>
   grades.reduce((a, b) => (ORDER[b] < ORDER[a] ? b : a), 'know' as Grade)
 
 /** Builds a finding; `id` is the rule and its subject, `cause` digests all that the judgement rests on. */
-export function finding(parts: Omit<Finding, 'id' | 'cause'> & { restsOn: unknown }): Finding {
-  const { restsOn, ...rest } = parts
+export function finding(parts: Omit<Finding, 'id' | 'cause'> & { dependsOn: unknown }): Finding {
+  const { dependsOn, ...rest } = parts
   const s = rest.subject
   const subject = [s.line, s.step, s.task, s.tool, s.food].filter((x) => x !== undefined).join('/')
-  return { id: `${rest.rule}:${subject}`, cause: digest(restsOn), ...rest }
+  return { id: `${rest.rule}:${subject}`, cause: digest(dependsOn), ...rest }
 }
 
 /** The name that a text gives to a child or adult until it is shown. */

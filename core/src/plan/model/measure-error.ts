@@ -1,5 +1,5 @@
 /** "3.5 % more": how far off, for a person. @param errPct signed, in per cent */
-export function errorText(errPct: string): string {
+export function measureErrorText(errPct: string): string {
   const size = errPct
     .replace('-', '')
     .replace(/(\.\d)\d*$/, '$1')

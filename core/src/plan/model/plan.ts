@@ -1,6 +1,6 @@
 /** The plan: plain JSON, derived from a request, frozen when cooking starts. */
 import type { Probe } from '../../food/core-temperature'
-import type { Meeting } from '../../food/concerns'
+import type { ExposureKind } from '../../food/concerns'
 import type { TalkRule } from '../../learn/levels'
 import type { Locale } from '../../learn/fact/saying'
 import type { Decision, Measuring } from './decision'
@@ -8,7 +8,7 @@ import type { Cleared, Finding } from './finding'
 import type { Cost, ShoppingRow } from './shopping-list'
 import type { Making } from './making'
 import type { Bowl } from './line'
-import type { Task, Turn, FillJob, Background, StepTime } from './task'
+import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
@@ -27,7 +27,7 @@ export interface Check {
   line: string
   child: string
   about: string
-  meeting: Meeting
+  meeting: ExposureKind
   /** The child does not eat from a bowl with this line: only contact counts. */
   contact?: true
 }
@@ -70,7 +70,7 @@ export interface Plan {
   turns: Turn[]
   schedule: StepTime[]
   /** Jobs for those who would wait. Not there in plans of an earlier version; nor is what an adult gets ready. */
-  fill?: FillJob[]
+  waitingJobs?: WaitingJob[]
   background?: Background[]
   talk: StepTalk[]
   /** Not there in plans of an earlier version. */
@@ -106,7 +106,7 @@ export interface Plan {
       turns: number
       jobs: number
       longestWait: number
-      idle?: number
+      ineffective?: number
       idleFilled?: number
     }[]
     /** Seconds for things that go slower than planned: shown, not hidden in the times. */

@@ -33,9 +33,9 @@ export interface PlanChild {
   /** How each technique was last seen, from the record; nothing where it never was. */
   skills?: Skills
   /** The day on which each technique was last done, `YYYY-MM-DD`; nothing where it never was. */
-  lately?: Record<string, string>
+  lastDone?: Record<string, string>
   /** Jobs that it had more than an even share in its last sessions, a whole number; below 0 where fewer. */
-  ahead?: number
+  turnsOverShare?: number
   /** Techniques that the child's own plan leaves out. It only ever takes away. */
   limits?: string[]
   /** What was noted of its talk, and how many questions it had in each of its last sessions. */

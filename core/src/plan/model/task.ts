@@ -59,7 +59,7 @@ export interface Turn {
 }
 
 /** A job for a child that would wait. Seconds from the start of its sitting. */
-export interface FillJob {
+export interface WaitingJob {
   child: string
   step: string
   sitting: number

@@ -86,7 +86,7 @@ function refused({ refused: says, make }: Making): Finding[] {
       because: 'Chosen under Amounts.',
       source: 'computed',
       fixes: [],
-      restsOn: make,
+      dependsOn: make,
     }),
   ]
 }
@@ -135,7 +135,7 @@ function eggFindings(draft: Shaped, bowls: readonly Bowl[], made: Making, reques
       because: `An egg of size ${box.size} is ${box.grams} g beaten. Within 10 % a whole egg is near enough; otherwise beat and weigh.`,
       source: 'USDA egg grades; EU/UK marketing standard; 10 % is common practice; from memory',
       fixes: isWhole(all) ? [] : batchFixes(made, eggsIn(draft.recipe)),
-      restsOn: [shares.map(toText), box],
+      dependsOn: [shares.map(toText), box],
     }),
   ]
 }
@@ -175,7 +175,7 @@ function tinFinding(line: AdaptedLine, bowls: readonly Bowl[]): Finding[] {
       because: 'Within 15 % a whole tin is near enough in soups, salads and dips.',
       source: 'common practice, from memory',
       fixes: [],
-      restsOn: toText(all),
+      dependsOn: toText(all),
     }),
   ]
 }
@@ -204,7 +204,7 @@ function scalingFindings(draft: Shaped, bowls: readonly Bowl[]): Finding[] {
       because,
       source: 'common practice, from memory',
       fixes: [],
-      restsOn: [toText(most), toText(least)],
+      dependsOn: [toText(most), toText(least)],
     })
   return [
     ...[...notes].map(([says, lines]) =>

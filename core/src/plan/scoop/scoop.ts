@@ -12,7 +12,7 @@ import type { Pass, Scooped, Split } from '../model/draft'
 import { scoopBowl, type BowlTask } from './fair-bowl'
 import { finding, type Finding } from '../model/finding'
 import { demandOf, measuringOf, type Demand } from './measuring'
-import { errorText } from '../model/measure-error'
+import { measureErrorText } from '../model/measure-error'
 import type { PlanRequest } from '../model/request'
 import { scoopsText } from '../model/scoop-sequence'
 import type { Bowl, Measured, PlanLine } from '../model/line'
@@ -130,7 +130,7 @@ function nearFindings(line: PlanLine, measured: Measured): Finding[] {
   const says =
     measured.by === 'weight'
       ? `${line.name}: ${line.text}, weighed as ${measured.text}: ${measured.why}.`
-      : `${line.name}: ${scoopsText(measured)} is ${errorText(measured.errPct)} than ${line.text}.`
+      : `${line.name}: ${scoopsText(measured)} is ${measureErrorText(measured.errPct)} than ${line.text}.`
   const tolerance = toMixed(ratio(TOLERANCE[line.role]).mul(100))
   return [
     finding({
@@ -148,7 +148,7 @@ function nearFindings(line: PlanLine, measured: Measured): Finding[] {
               .join(' '),
       source: 'common practice',
       fixes: [],
-      restsOn: measured,
+      dependsOn: measured,
     }),
   ]
 }

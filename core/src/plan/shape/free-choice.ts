@@ -2,7 +2,7 @@
 import { ageText } from '../../craft/ages'
 import { choicesAt } from '../../craft/choices'
 import type { RecipeStep, StepVariant } from '../../recipe/recipe'
-import type { Adapted, Person } from '../model/draft'
+import type { Adapted, DraftChild } from '../model/draft'
 import { nameToken } from '../model/finding'
 import type { WatchNote } from '../model/plan'
 
@@ -42,7 +42,7 @@ export function choiceNotes({ recipe, lines, people }: Adapted): WatchNote[] {
 const listed = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 
-const isOf = (v: StepVariant, p: Person): boolean =>
+const isOf = (v: StepVariant, p: DraftChild): boolean =>
   (v.from == null || p.age >= v.from) && (v.below == null || p.age < v.below)
 
 /** Only for ages that are at the table. */

@@ -74,7 +74,7 @@ function shapeFindings(draft: Adapted): Finding[] {
           : `The recipe does not say how it is prepared; under ${ageText(limit)} it matters.`,
         source: row.source,
         fixes,
-        restsOn: [line.food, line.shape, limit, under.map((p) => p.id)],
+        dependsOn: [line.food, line.shape, limit, under.map((p) => p.id)],
       }),
     ]
   })
@@ -154,7 +154,7 @@ function objectFindings(draft: Adapted): Finding[] {
         fixes: [
           { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
         ],
-        restsOn: [thing, advice.result, under.map((p) => p.id)],
+        dependsOn: [thing, advice.result, under.map((p) => p.id)],
       }),
     ]
   })
@@ -179,7 +179,7 @@ function sugarFindings(draft: Adapted): Finding[] {
       because: 'Taste is learned early; a portion without it can be set aside before it goes in.',
       source: 'NHS; US Dietary Guidelines 2020-2025; from memory',
       fixes: [],
-      restsOn: [sweet.map((l) => l.food), under.map((p) => p.id)],
+      dependsOn: [sweet.map((l) => l.food), under.map((p) => p.id)],
     }),
   ]
 }
@@ -217,7 +217,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
         { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
         { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
       ],
-      restsOn: [have, needed, draft.people.map((p) => p.id)],
+      dependsOn: [have, needed, draft.people.map((p) => p.id)],
     }),
   ]
 }

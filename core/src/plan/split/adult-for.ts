@@ -4,7 +4,7 @@ import type { PlanAdult, PlanRequest } from '../model/request'
 import { leadFor, mayLead } from '../model/lead'
 
 /** Why an adult cannot stand at a job, or null where they can. `{{id}}` stands for the name. */
-export function whyNotStand(
+export function cannotSupervise(
   technique: Pick<Technique, 'name' | 'hazard'>,
   adult: PlanAdult | undefined,
 ): string | null {
@@ -14,12 +14,12 @@ export function whyNotStand(
 }
 
 /** Those who take the jobs that hold an adult. */
-export const holding = (request: PlanRequest): PlanAdult[] =>
+export const adultsOnTasks = (request: PlanRequest): PlanAdult[] =>
   request.adults.slice(0, request.holding ?? request.adults.length)
 
 /** The adult of a bowl, by turns; heat and blades go to one who leads them. */
 export function adultFor(technique: Technique, bowlIndex: number, request: PlanRequest): string | undefined {
-  const adults = holding(request)
+  const adults = adultsOnTasks(request)
   const lead = leadFor(technique)
   const own = adults[bowlIndex % Math.max(1, adults.length)]
   if (own && mayLead(own, lead)) return own.id

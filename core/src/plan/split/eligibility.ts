@@ -1,11 +1,11 @@
 /** Who takes part in a task, in which form; who does not, and why; and what they do instead. */
-import { besideJob } from '../../craft/side-jobs'
+import { sideJob } from '../../craft/side-jobs'
 import { helpsFor } from '../../craft/helps'
 import { gentleJob } from '../../craft/jobs-by-age'
 import { formFor, type Technique } from '../../craft/techniques'
 import { allergenName } from '../../food/allergens'
 import { barsHandling, meet } from '../../food/concerns'
-import type { Person, Portioned } from '../model/draft'
+import type { DraftChild, Portioned } from '../model/draft'
 import type { PlanRequest } from '../model/request'
 import type { Task, TaskForm } from '../model/task'
 
@@ -20,7 +20,7 @@ type Foods = Pick<Portioned, 'foods' | 'packets'>
 
 /** Each child's form, or the reason why it takes no part. Age, plan and allergy are hard filters, never preferences. */
 export function partake(
-  crew: readonly Person[],
+  crew: readonly DraftChild[],
   technique: Technique,
   handles: readonly string[],
   /** The foods that come in at this step: what a neighbour job is about. */
@@ -44,7 +44,7 @@ export function partake(
       out.barred.push({ child: child.id, why: why ?? technique.name })
       // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
       const gentle = touch === null && form.kind === 'not-yet' ? gentleJob(fresh, child.age) : null
-      const job = gentle ?? besideJob(technique, child.age, touch === null)?.job
+      const job = gentle ?? sideJob(technique, child.age, touch === null)?.job
       if (job !== undefined) out.instead.push({ child: child.id, job })
       continue
     }
@@ -68,7 +68,7 @@ export function partake(
 
 /** The food with its allergen that a child must not handle, or null. */
 export function forbiddenTouch(
-  child: Pick<Person, 'concerns'>,
+  child: Pick<DraftChild, 'concerns'>,
   handles: readonly string[],
   { foods, packets }: Foods,
 ): string | null {

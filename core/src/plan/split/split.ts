@@ -4,10 +4,10 @@
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
 import { ratio } from '../../amount/ratio'
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../../recipe/recipe'
-import { adultFor, whyNotStand } from './adult-for'
+import { adultFor, cannotSupervise } from './adult-for'
 import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
@@ -46,7 +46,7 @@ function stepTasks(
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
   return [...washing, ...step.tasks].flatMap((task) => {
-    const technique = techniqueIn(task.technique, request.rules.techniques)
+    const technique = techniqueFor(task.technique, request.rules.techniques)
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
     return lines.map((line) =>
@@ -151,7 +151,7 @@ function chosenAdult(task: string, technique: Technique, request: PlanRequest): 
   const chosen = request.decisions.find((d) => d.kind === 'stands' && d.task === task)
   if (chosen?.kind !== 'stands') return undefined
   const adult = request.adults.find((a) => a.id === chosen.adult)
-  return whyNotStand(technique, adult) === null ? adult?.id : undefined
+  return cannotSupervise(technique, adult) === null ? adult?.id : undefined
 }
 
 /** An adult alone does a shared job in about half of the children's time. Source: common practice. */
@@ -261,7 +261,7 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
                   action: { do: 'reason' },
                 },
               ],
-          restsOn: [adults, covered, ones.map((t) => t.id)],
+          dependsOn: [adults, covered, ones.map((t) => t.id)],
         }),
       ]
     }),

@@ -3,10 +3,10 @@
  * that everybody comes to every station once and nobody is at two. Every station that needs an adult has one of its own; where
  * there are not so many, the stations become jobs one after another, and it is said.
  */
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import type { RecipeStep } from '../../recipe/recipe'
-import { adultsApart, holding } from './adult-for'
-import type { Person } from '../model/draft'
+import { adultsApart, adultsOnTasks } from './adult-for'
+import type { DraftChild } from '../model/draft'
 import { finding, type Finding } from '../model/finding'
 import type { PlanRequest } from '../model/request'
 import { reach } from './waves'
@@ -23,15 +23,15 @@ export function setStations(
   step: RecipeStep,
   tasks: readonly Task[],
   bowl: Bowl,
-  people: readonly Person[],
+  people: readonly DraftChild[],
   request: PlanRequest,
 ): Stations {
   const stations = tasks.filter((t) => t.mode === 'STATION' && t.n > 0)
   if (stations.length === 0) return { tasks: [...tasks], findings: [] }
   const guarded = stations.filter((t) => t.hazard !== undefined || t.forms.some((f) => f.supervision === 'B'))
   const adults = adultsApart(
-    guarded.map((t) => leadFor(techniqueIn(t.technique) ?? {})),
-    holding(request),
+    guarded.map((t) => leadFor(techniqueFor(t.technique) ?? {})),
+    adultsOnTasks(request),
   )
   if (stations.length < 2 || adults === null)
     return {
@@ -58,7 +58,7 @@ export function setStations(
 function groupsFor(
   stations: readonly Task[],
   bowl: Bowl,
-  people: readonly Person[],
+  people: readonly DraftChild[],
   request: PlanRequest,
 ): string[][] {
   const crew = people.filter((p) => bowl.children.includes(p.id)).sort((a, b) => b.age - a.age)
@@ -84,5 +84,5 @@ const tooFewAdults = (step: RecipeStep, needed: number, request: PlanRequest): F
     because: `${request.adults.length} ${request.adults.length === 1 ? 'adult is' : 'adults are'} here, and blades or heat want one who leads them.`,
     source: 'common practice (supervision by technique), from memory',
     fixes: [{ label: 'Choose another adult', cost: 'one more', action: { do: 'add-adult' } }],
-    restsOn: [needed, request.adults],
+    dependsOn: [needed, request.adults],
   })

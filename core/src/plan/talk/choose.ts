@@ -22,7 +22,7 @@
 import { insertEach } from './insert'
 import { lift, moveEach, put } from './places'
 import type { StepChoice, TalkProblem } from './problem'
-import { less, Tally, type Dealt, type Opt, type Score, type Step } from './tally'
+import { less, Tally, type DealtStep, type Opt, type Score, type Step } from './tally'
 
 /** @returns for each step its idea and its questions, in the order of the steps */
 export function chooseTalk(problem: TalkProblem): StepChoice[] {
@@ -30,7 +30,7 @@ export function chooseTalk(problem: TalkProblem): StepChoice[] {
   const sizes = problem.steps.map((s) => s.ideas.reduce((n, i) => n + i.options.length, s.tell.length))
   // Those with the least to offer first: the others can still give way. Then other orders, while there is time for it.
   const scarce = [...sizes.keys()].sort((a, b) => (sizes[a] ?? 0) - (sizes[b] ?? 0) || a - b)
-  let best: Dealt[] = []
+  let best: DealtStep[] = []
   let bestScore: Score = [Infinity, Infinity]
   for (const order of [scarce, [...scarce].reverse(), [...sizes.keys()], [...sizes.keys()].reverse()]) {
     const choice = improved(tally, order)
@@ -46,8 +46,8 @@ export function chooseTalk(problem: TalkProblem): StepChoice[] {
 }
 
 /** Deals step by step in this order, then improves until nothing gets better. */
-function improved(tally: Tally, order: readonly number[]): Dealt[] {
-  const choice: Dealt[] = order.map(() => ({ idea: -1, asks: [] }))
+function improved(tally: Tally, order: readonly number[]): DealtStep[] {
+  const choice: DealtStep[] = order.map(() => ({ idea: -1, asks: [] }))
   const sweep = (groups: readonly (readonly number[])[]): boolean =>
     groups.reduce((better, group) => dealBest(tally, choice, group) || better, false)
   const singles = order.map((i) => [i])
@@ -64,14 +64,14 @@ function improved(tally: Tally, order: readonly number[]): Dealt[] {
 const ROUNDS = 12
 
 /** Takes these steps out, deals them anew in the best way that is found, and says whether that is better than it was. */
-function dealBest(tally: Tally, choice: Dealt[], group: readonly number[]): boolean {
+function dealBest(tally: Tally, choice: DealtStep[], group: readonly number[]): boolean {
   const before = group.flatMap((i) => choice[i] ?? [])
   let best = before
   // A step that has ideas has one of them, also where nobody is asked.
   const bare = group.some((i, k) => (tally.steps[i]?.ideas.length ?? 0) > 0 && before[k]?.idea === -1)
   let bestScore: Score = bare ? [Infinity, Infinity] : tally.score()
   group.forEach((i, k) => lift(tally, i, before[k]))
-  const tryFrom = (k: number, made: Dealt[]): void => {
+  const tryFrom = (k: number, made: DealtStep[]): void => {
     const i = group[k]
     const step = i === undefined ? undefined : tally.steps[i]
     if (i === undefined || !step) {
@@ -98,7 +98,7 @@ function dealBest(tally: Tally, choice: Dealt[], group: readonly number[]): bool
 }
 
 /** The questions of one step with one idea: those who must be asked, then always the one that gains most. */
-function deal(step: Step, idea: number, tally: Tally): Dealt {
+function deal(step: Step, idea: number, tally: Tally): DealtStep {
   const chosen = step.ideas[idea]
   tally.take(chosen, 1)
   const asks: Opt[] = []

@@ -2,11 +2,11 @@
  * Puts in questions that are worth much and have no place: what stands against one gives way, and the room is filled anew. Kept where
  * the whole is better for it.
  */
-import { bestPlace, lift, moveEach, put, type Place } from './places'
-import { less, type Dealt, type Opt, type Tally } from './tally'
+import { bestPlace, lift, moveEach, put, type AskSlot } from './places'
+import { less, type DealtStep, type Opt, type Tally } from './tally'
 
 /** @returns whether anything got better */
-export function insertEach(tally: Tally, choice: Dealt[]): boolean {
+export function insertEach(tally: Tally, choice: DealtStep[]): boolean {
   let better = false
   const attempt = (i: number, idea: number, o: Opt): void => {
     if (tally.spent || !tally.isWanted(o)) return
@@ -20,7 +20,7 @@ export function insertEach(tally: Tally, choice: Dealt[]): boolean {
   return better
 }
 
-function insert(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt): boolean {
+function insert(tally: Tally, choice: DealtStep[], i: number, idea: number, o: Opt): boolean {
   const was = tally.score()
   const before = choice.map((c) => ({ idea: c.idea, asks: [...c.asks] }))
   if (place(tally, choice, i, idea, o)) {
@@ -36,7 +36,7 @@ function insert(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt):
   return false
 }
 
-function refill(tally: Tally, choice: readonly Dealt[]): void {
+function refill(tally: Tally, choice: readonly DealtStep[]): void {
   for (let next = bestPlace(tally, choice, null); next; next = bestPlace(tally, choice, null)) {
     const asks = choice[next.step]?.asks ?? []
     tally.add(next.option, asks.length)
@@ -45,7 +45,7 @@ function refill(tally: Tally, choice: readonly Dealt[]): void {
 }
 
 /** Clears the way for one question and asks it. @returns false where a question that a person pinned stands in the way */
-function place(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt): boolean {
+function place(tally: Tally, choice: DealtStep[], i: number, idea: number, o: Opt): boolean {
   const step = tally.steps[i]
   let here = choice[i]
   if (!step || !here) return false
@@ -68,7 +68,7 @@ function place(tally: Tally, choice: Dealt[], i: number, idea: number, o: Opt): 
   return true
 }
 
-function remove(tally: Tally, choice: readonly Dealt[], i: number, o: Opt): boolean {
+function remove(tally: Tally, choice: readonly DealtStep[], i: number, o: Opt): boolean {
   const asks = choice[i]?.asks
   if (!asks || tally.steps[i]?.must.includes(o.o.child)) return false
   tally.drop(o, asks.length - 1)
@@ -77,8 +77,8 @@ function remove(tally: Tally, choice: readonly Dealt[], i: number, o: Opt): bool
 }
 
 /** Takes out the question that is missed least. */
-function removeWeakest(tally: Tally, choice: readonly Dealt[], steps: readonly number[]): boolean {
-  const weakest: Place[] = []
+function removeWeakest(tally: Tally, choice: readonly DealtStep[], steps: readonly number[]): boolean {
+  const weakest: AskSlot[] = []
   let [gain, price] = [-Infinity, -Infinity]
   for (const step of steps) {
     const asks = choice[step]?.asks ?? []

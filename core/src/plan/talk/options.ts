@@ -10,7 +10,7 @@ import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from '../../learn/le
 import { levelFrom, RESTING, targetState, type TalkMark, type TargetState } from '../../learn/marks'
 import { largestNumber, sayingsOf } from '../../learn/prompts'
 import { suits, TARGETS, type Target } from '../../learn/targets'
-import type { Person } from '../model/draft'
+import type { DraftChild } from '../model/draft'
 import type { TalkOption } from './problem'
 import type { AskReason } from '../model/step-talk'
 
@@ -46,7 +46,7 @@ export function edgeOf(target: Target, months: number, state: TargetState): Edge
 }
 
 /** A saying with its targets and the number of its level. */
-export interface Said {
+export interface FactSayings {
   prompt: FactPrompt
   /** By number in the list of targets. */
   targets: readonly number[]
@@ -55,7 +55,7 @@ export interface Said {
 
 /** All that is said of a fact, and the largest number in it. */
 export interface FactSaid {
-  all: readonly Said[]
+  all: readonly FactSayings[]
   largest: number
 }
 
@@ -87,7 +87,7 @@ export class Sayings {
     return said
   }
 }
-const saidOf = (prompt: FactPrompt): Said => ({
+const saidOf = (prompt: FactPrompt): FactSayings => ({
   prompt,
   targets: [prompt.target, ...(prompt.also ?? [])].flatMap((id) => NUMBER.get(id) ?? []),
   level: rank(prompt.level),
@@ -98,13 +98,13 @@ const NUMBER = new Map(TARGETS.map((t, i) => [t.id, i]))
 type Stand = (Edge & { start: number }) | null
 
 /** What is known of a child's talk, by target. */
-export class Heard {
+export class TalkHistory {
   private readonly marks = new Map<string, TalkMark[]>()
   private readonly stands: (Stand | undefined)[] = []
   private readonly months: number
   private readonly today: string
   private readonly rule: TalkRule | undefined
-  constructor(person: Person, today: string, rule?: TalkRule) {
+  constructor(person: DraftChild, today: string, rule?: TalkRule) {
     this.months = person.age
     this.today = today
     this.rule = rule
@@ -145,13 +145,13 @@ const OPTIONS_KEPT = 3
  * @param most no question above this level: where the numbers are out of the child's reach
  */
 export function candidates(
-  said: readonly Said[],
-  child: { index: number; months: number; heard: Heard },
+  said: readonly FactSayings[],
+  child: { index: number; months: number; heard: TalkHistory },
   most: SupportLevel,
   week: readonly string[],
 ): Candidate[] {
   const { index, months, heard } = child
-  const best: { n: number; cost: number; said: Said; stand: NonNullable<Stand> }[] = []
+  const best: { n: number; cost: number; said: FactSayings; stand: NonNullable<Stand> }[] = []
   const highest = rank(most)
   for (const one of said) {
     if (months < one.prompt.fromMonths || months > one.prompt.toMonths) continue

@@ -1,7 +1,7 @@
 /** Where a question would be best, and taking a step's questions out and in again. */
-import type { Dealt, Opt, Tally } from './tally'
+import type { DealtStep, Opt, Tally } from './tally'
 
-export interface Place {
+export interface AskSlot {
   step: number
   option: Opt
 }
@@ -13,10 +13,10 @@ export interface Place {
  */
 export function bestPlace(
   tally: Tally,
-  choice: readonly Dealt[],
-  old: Place | null,
+  choice: readonly DealtStep[],
+  old: AskSlot | null,
   stays = false,
-): Place | null {
+): AskSlot | null {
   let best = old
   let gain = old ? tally.gain(old.option) : Infinity
   let price = old ? tally.price(old.option, choice[old.step]?.asks.length ?? 0) : Infinity
@@ -40,7 +40,7 @@ export function bestPlace(
   return best
 }
 
-export function lift(tally: Tally, i: number, old: Dealt | undefined): void {
+export function lift(tally: Tally, i: number, old: DealtStep | undefined): void {
   if (!old) return
   for (let n = old.asks.length - 1; n >= 0; n--) {
     const o = old.asks[n]
@@ -49,13 +49,13 @@ export function lift(tally: Tally, i: number, old: Dealt | undefined): void {
   tally.take(tally.steps[i]?.ideas[old.idea], -1)
 }
 
-export function put(tally: Tally, i: number, back: Dealt): void {
+export function put(tally: Tally, i: number, back: DealtStep): void {
   tally.take(tally.steps[i]?.ideas[back.idea], 1)
   back.asks.forEach((o, n) => tally.add(o, n))
 }
 
 /** Moves questions one by one to where another would be better, in the same step or in one with room. */
-export function moveEach(tally: Tally, choice: readonly Dealt[]): boolean {
+export function moveEach(tally: Tally, choice: readonly DealtStep[]): boolean {
   let better = false
   choice.forEach((from, i) => {
     for (const old of [...from.asks]) {

@@ -9,7 +9,7 @@ import { unitOf } from '../../amount/units'
 import { topicOf } from '../../learn/topics'
 import type { Fact } from '../../learn/facts'
 import { isByChildren, type RecipeStep } from '../../recipe/recipe'
-import type { Gathered, Person } from '../model/draft'
+import type { Gathered, DraftChild } from '../model/draft'
 import { onlySize } from '../model/scoop-sequence'
 import type { Bowl } from '../model/line'
 import type { Task } from '../model/task'
@@ -29,7 +29,7 @@ export interface TalkedStep {
   /** Of the first bowl. */
   facts: StepFact[]
   byBowl: Map<string, StepFact[]>
-  here: Person[]
+  here: DraftChild[]
   own: Ask[]
 }
 

@@ -12,10 +12,10 @@ import { beginAt, largestNumber, suited } from '../../learn/prompts'
 import { Glossary } from '../../learn/glossary'
 import { chooseWords } from '../../learn/step-words'
 import type { RecipeStep } from '../../recipe/recipe'
-import type { Gathered, Pass, Person, Talked } from '../model/draft'
+import type { Gathered, Pass, DraftChild, Talked } from '../model/draft'
 import type { PlanRequest } from '../model/request'
 import { chooseTalk } from './choose'
-import { candidates, FIRST_MONTHS, Heard, Sayings, type Candidate } from './options'
+import { candidates, FIRST_MONTHS, TalkHistory, Sayings, type Candidate } from './options'
 import type { StepChoice, TalkProblem, TalkStep } from './problem'
 import { factsOf, type StepFact, type TalkedStep } from './step-facts'
 import { uncoveredOf } from './uncovered'
@@ -29,7 +29,7 @@ export const talk: Pass<Gathered, Talked> = (draft, request) => {
   const sayings = new Sayings(locale)
   const steps = draft.recipe.steps.map((step) => stepOf(step, draft, request))
   const heard = new Map(
-    draft.people.map((p) => [p.id, new Heard(p, request.session.date, request.rules.talk)]),
+    draft.people.map((p) => [p.id, new TalkHistory(p, request.session.date, request.rules.talk)]),
   )
   const problem = problemOf(steps, draft, request, sayings, heard)
   const choice = chooseTalk(problem)
@@ -82,14 +82,14 @@ function problemOf(
   draft: Gathered,
   request: PlanRequest,
   sayings: Sayings,
-  heard: ReadonlyMap<string, Heard>,
+  heard: ReadonlyMap<string, TalkHistory>,
 ): TalkProblem {
   const { decisions, rules } = request
   const week = rules.targets ?? []
   const asked = draft.people.filter((p) => steps.some((s) => s.here.includes(p)))
   const most = mostAsks(steps, asked.length, rules.talk)
   const a = Math.max(1, Math.ceil(most / Math.max(1, steps.filter((s) => s.here.length > 0).length)))
-  const options = (here: readonly Person[], factFor: (p: Person) => Fact | undefined): Candidate[] =>
+  const options = (here: readonly DraftChild[], factFor: (p: DraftChild) => Fact | undefined): Candidate[] =>
     here.flatMap((p) => {
       const fact = factFor(p)
       const known = heard.get(p.id)
@@ -99,7 +99,7 @@ function problemOf(
       const child = { index: draft.people.indexOf(p), months: p.age, heard: known }
       return candidates(said.all, child, top, week)
     })
-  const bowlOf = (p: Person): string =>
+  const bowlOf = (p: DraftChild): string =>
     draft.bowls.find((b) => b.children.includes(p.id))?.id ?? draft.bowls[0]?.id ?? ''
   const list = steps.map((s): TalkStep => {
     const pinned = decisions.flatMap((d) => (d.kind === 'idea' && d.step === s.step.id ? [d.idea] : []))[0]
@@ -111,7 +111,7 @@ function problemOf(
     })
     const facts = s.facts.filter((f) => f.fact.kind !== 'tell')
     const open = facts.some((f) => f.id === pinned) ? facts.filter((f) => f.id === pinned) : facts
-    const factIn = (id: string) => (p: Person) => s.byBowl.get(bowlOf(p))?.find((f) => f.id === id)?.fact
+    const factIn = (id: string) => (p: DraftChild) => s.byBowl.get(bowlOf(p))?.find((f) => f.id === id)?.fact
     return {
       ideas:
         pinned === 'tell'
@@ -148,7 +148,7 @@ const meanOf = (heard: readonly number[]): number =>
 function stepTalk(
   s: TalkedStep,
   choice: StepChoice | undefined,
-  people: readonly Person[],
+  people: readonly DraftChild[],
   sayings: Sayings,
   request: PlanRequest,
 ): StepTalk {
@@ -191,7 +191,7 @@ function ideaOf(choice: StepChoice, s: TalkedStep, request: PlanRequest): StepFa
   return held ?? (pinned ? undefined : facts[Math.max(0, choice.idea)])
 }
 
-const askOf = ({ prompt, target, child, why, touches }: Candidate, people: readonly Person[]): Ask => ({
+const askOf = ({ prompt, target, child, why, touches }: Candidate, people: readonly DraftChild[]): Ask => ({
   child: people[child]?.id ?? null,
   target,
   ...(touches.length > 1 && { also: touches.filter((t) => t !== target) }),

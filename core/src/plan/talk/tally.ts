@@ -31,7 +31,7 @@ export interface Step {
   most: number
   must: readonly number[]
 }
-export interface Dealt {
+export interface DealtStep {
   idea: number
   asks: Opt[]
 }

@@ -1,10 +1,10 @@
 /** What the talk of a session could not cover, and why: children, targets of the week, targets that were to come back. */
 import { suits, targetOf } from '../../learn/targets'
-import type { Person } from '../model/draft'
+import type { DraftChild } from '../model/draft'
 import { targetOfWord } from '../../learn/step-words'
 import { glossaryRow } from '../../learn/glossary'
 import type { TalkProblem } from './problem'
-import { FIRST_MONTHS, type Heard } from './options'
+import { FIRST_MONTHS, type TalkHistory } from './options'
 import type { TalkedStep } from './step-facts'
 import type { StepTalk, Uncovered } from '../model/step-talk'
 
@@ -12,8 +12,8 @@ export function uncoveredOf(
   steps: readonly TalkedStep[],
   problem: TalkProblem,
   talk: readonly StepTalk[],
-  people: readonly Person[],
-  heard: ReadonlyMap<string, Heard>,
+  people: readonly DraftChild[],
+  heard: ReadonlyMap<string, TalkHistory>,
 ): Uncovered[] {
   const offered = problem.steps.flatMap((s) => [...s.tell, ...s.ideas.flatMap((i) => i.options)])
   const asks = talk.flatMap((t) => t.asks ?? [])

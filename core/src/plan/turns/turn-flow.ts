@@ -30,7 +30,7 @@ export interface DealProblem {
   ahead?: readonly number[]
   tasks: readonly DealTask[]
 }
-export type Dealt =
+export type Assignment =
   | { places: number[][]; sumsq: number; spread: number; owed: number; cost: number }
   | { infeasible: { task: number; says: string } }
 
@@ -43,7 +43,7 @@ interface Arc {
 }
 
 /** @returns the optimum; where one task cannot give all its places out, which and why */
-export function deal(problem: DealProblem): Dealt {
+export function assignTurns(problem: DealProblem): Assignment {
   const { base, ahead, tasks } = problem
   const short = tasks.findIndex((t) => t.n > t.cap * t.el.length)
   if (short >= 0) return { infeasible: { task: short, says: tooMany(tasks[short] as DealTask) } }
@@ -99,7 +99,7 @@ const tooMany = (t: DealTask): string =>
 export function summed(
   { base, ahead, tasks }: DealProblem,
   places: number[][],
-): Extract<Dealt, { places: unknown }> {
+): Extract<Assignment, { places: unknown }> {
   const loads = [...base]
   const easy = base.map(() => 0)
   let cost = 0

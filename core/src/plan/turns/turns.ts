@@ -5,16 +5,16 @@
  * the table.
  */
 import { fitOf, turnCost } from '../../craft/skills'
-import { techniqueIn } from '../../craft/setting-techniques'
-import type { Dealt, Pass, Scooped } from '../model/draft'
+import { techniqueFor } from '../../craft/setting-techniques'
+import type { WithTurns, Pass, Scooped } from '../model/draft'
 import { isOnce } from '../../recipe/recipe'
 import { finding, nameToken, type Finding } from '../model/finding'
-import { deal, type DealTask } from './turn-flow'
+import { assignTurns, type DealTask } from './turn-flow'
 import type { PlanRequest } from '../model/request'
 import { scoopsOf } from '../model/scoop-sequence'
 import type { Task, Turn } from '../model/task'
 
-export const turns: Pass<Scooped, Dealt> = (draft, request) => {
+export const turns: Pass<Scooped, WithTurns> = (draft, request) => {
   const children = draft.people.map((p) => p.id)
   const shared = draft.tasks.filter((t) => t.mode === 'TURNS' && able(t).length > 0)
   const counts = dealt(shared, children, draft, request)
@@ -70,15 +70,15 @@ function dealt(
   const at = new Map(children.map((id, i) => [id, i]))
   const people = new Map(draft.people.map((p) => [p.id, p]))
   const once = onceCounts(draft.tasks)
-  const ahead = children.map((id) => people.get(id)?.ahead ?? 0)
+  const ahead = children.map((id) => people.get(id)?.turnsOverShare ?? 0)
   const base = children.map((id) => once.get(id) ?? 0)
   const tasks = shared.map((task): DealTask => {
     const list = able(task)
     const pins = pinned(task, request)
     for (const pin of pins) base[at.get(pin) ?? 0] = (base[at.get(pin) ?? 0] ?? 0) + 1
     const overseen =
-      techniqueIn(task.technique, request.rules.techniques)?.supervision.find((s) => s.code === 'B')?.below ??
-      0
+      techniqueFor(task.technique, request.rules.techniques)?.supervision.find((s) => s.code === 'B')
+        ?.below ?? 0
     const fits = list.map((id) => {
       const person = people.get(id)
       const beside = task.forms.some((f) => f.supervision === 'B' && f.children.includes(id))
@@ -89,14 +89,14 @@ function dealt(
       el: list.map((id) => at.get(id) ?? 0),
       cap: Math.ceil(task.n / list.length),
       cost: fits.map((f, j) => {
-        const last = people.get(list[j] ?? '')?.lately?.[task.technique]
+        const last = people.get(list[j] ?? '')?.lastDone?.[task.technique]
         const ofWeek = request.rules.week?.includes(task.technique) ?? false
         return turnCost(f, last, request.session.date, ofWeek)
       }),
       easy: fits.map((f) => f.easy),
     }
   })
-  const answer = deal({ base, ahead, tasks })
+  const answer = assignTurns({ base, ahead, tasks })
   return new Map(
     shared.map((task, t) => {
       const mine = new Map<string, number>(able(task).map((id) => [id, 0]))
@@ -181,7 +181,7 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
   const least = Math.min(...counts)
   const most = Math.max(...counts)
   if (counts.length < 2) return []
-  const before = new Set(draft.people.map((p) => p.ahead ?? 0))
+  const before = new Set(draft.people.map((p) => p.turnsOverShare ?? 0))
   const overWeeks =
     before.size > 1 && Math.max(...all) > Math.min(...all)
       ? ' Where it does not come out even, the one more goes to who had fewer in the last sessions, as far as the jobs allow.'
@@ -211,7 +211,7 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
         'Turns are dealt by an exact flow, with what each child does alone counted in: no other dealing is more equal.',
       source: 'computed',
       fixes: [],
-      restsOn: [...total, ...(overWeeks ? draft.people.map((p) => [p.id, p.ahead ?? 0]) : [])],
+      dependsOn: [...total, ...(overWeeks ? draft.people.map((p) => [p.id, p.turnsOverShare ?? 0]) : [])],
     }),
   ]
 }

@@ -2,7 +2,7 @@
 import { numberText } from '../../amount/show'
 import { ratio, toMixed } from '../../amount/ratio'
 import { TOLERANCE } from '../../recipe/recipe'
-import { errorText } from '../model/measure-error'
+import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import { stripMarks, stripShares } from '../model/scoop-sequence'
 import { howText } from './weave'
@@ -53,7 +53,7 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     how: m ? howText(m) : '',
     off:
       scoops && scoops.errPct !== '0'
-        ? `${errorText(scoops.errPct)}; up to ${tolerance} % does not matter here`
+        ? `${measureErrorText(scoops.errPct)}; up to ${tolerance} % does not matter here`
         : '',
     because: (m?.by === 'scoop' || m?.by === 'weight' ? m.because : '') ?? '',
     strip: scoops ? plan.turns.filter((t) => t.task === task?.id).map((t) => t.child) : [],

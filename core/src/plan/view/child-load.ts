@@ -1,6 +1,6 @@
 /** How the jobs of a plan fit each child: what stretches it, what is easy for it, what it had lately, what it does instead. */
 import { fitOf } from '../../craft/skills'
-import { techniqueIn } from '../../craft/setting-techniques'
+import { techniqueFor } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 
@@ -29,9 +29,9 @@ const beforeText = (over: number): string => {
   return `in the last sessions ${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${over > 0 ? 'more' : 'fewer'} than the middle of the group`
 }
 
-export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFit[] {
+export function childLoads(plan: Plan, { children, rules }: PlanRequest): ChildFit[] {
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
-  const all = children.map((c) => c.ahead ?? 0).sort((a, b) => a - b)
+  const all = children.map((c) => c.turnsOverShare ?? 0).sort((a, b) => a - b)
   const middle = all[Math.floor((all.length - 1) / 2)] ?? 0
   return plan.totals.perChild.map((p): ChildFit => {
     const child = children.find((c) => c.id === p.child)
@@ -42,14 +42,14 @@ export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFi
     const first = new Set<string>()
     for (const id of own) {
       const task = tasks.get(id)
-      const technique = task && techniqueIn(task.technique, rules.techniques)
+      const technique = task && techniqueFor(task.technique, rules.techniques)
       if (!task || !technique) continue
       const overseen = technique.supervision.find((s) => s.code === 'B')?.below ?? 0
       const beside = task.forms.some((f) => f.supervision === 'B' && f.children.includes(p.child))
       const fit = fitOf(child?.skills?.[technique.id], beside, months - overseen)
       if (fit.cost === 0) stretch += 1
       if (fit.easy === 1) easy += 1
-      if (child?.lately && child.lately[technique.id] === undefined) first.add(technique.name)
+      if (child?.lastDone && child.lastDone[technique.id] === undefined) first.add(technique.name)
     }
     const instead = plan.tasks.flatMap((t) => t.instead?.filter((i) => i.child === p.child) ?? [])
     return {
@@ -59,7 +59,7 @@ export function childFits(plan: Plan, { children, rules }: PlanRequest): ChildFi
       stretch,
       easy,
       first: [...first],
-      before: beforeText((child?.ahead ?? 0) - middle),
+      before: beforeText((child?.turnsOverShare ?? 0) - middle),
       instead: [...new Set(instead.map((i) => i.job))],
       wait: Math.round(p.longestWait / 30) / 2,
       idle: Math.round((p.idleFilled ?? p.longestWait) / 30) / 2,

@@ -51,7 +51,7 @@ export function jobCards(plan: Plan): JobCard[] {
             .filter((i) => i.child === child)
             .map((i) => i.job),
         ),
-        waiting: unique((plan.fill ?? []).filter((f) => f.child === child).map((f) => f.says)),
+        waiting: unique((plan.waitingJobs ?? []).filter((f) => f.child === child).map((f) => f.says)),
       }
     }),
   )

@@ -99,7 +99,7 @@ const meanwhile = (
   share: (s: number) => number,
   clock: (s: number) => string,
 ): LaneBlock[] =>
-  (plan.fill ?? [])
+  (plan.waitingJobs ?? [])
     .filter((f) => f.child === child && f.sitting === 1 && f.start < plan.totals.seconds)
     .map((f) => ({
       id: `${f.job}/${f.child}/${f.start}`,

@@ -1,7 +1,7 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
 import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'
-import { errorText } from '../model/measure-error'
+import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import { scoopsOf, scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
 import type { Measured, PlanLine } from '../model/line'
@@ -147,7 +147,7 @@ function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): Measur
       strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
       marks: stripMarks(m),
       shares: stripShares(m),
-      near: m.by === 'scoop' && m.errPct !== '0' ? errorText(m.errPct) : null,
+      near: m.by === 'scoop' && m.errPct !== '0' ? measureErrorText(m.errPct) : null,
     },
   ]
 }

@@ -9,7 +9,7 @@ import { countLimit } from '../../craft/ages'
 import { TOLERANCE } from '../../recipe/recipe'
 import { usable, waysOf } from '../scoop/fair-bowl'
 import { demandOf, type Demand } from '../scoop/measuring'
-import { errorText } from '../model/measure-error'
+import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
@@ -67,7 +67,7 @@ export function alternatives(plan: Plan, request: PlanRequest, taskId: string): 
       ways,
       text: scoopsText(measured),
       n: measured.n,
-      off: errPct === '0' ? '' : errorText(errPct),
+      off: errPct === '0' ? '' : measureErrorText(errPct),
       turns: turnsText(counts, children),
       chosen: sameWays(ways, now),
       marks: stripMarks(measured),

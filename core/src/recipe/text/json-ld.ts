@@ -84,7 +84,7 @@ const ENTITIES: Record<string, string> = {
   ...{ ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘', eacute: 'é', egrave: 'è', times: '×' },
 }
 /** Plain words: tags out, entities as what they stand for. */
-export const plainText = (html: string): string =>
+export const textOfHtml = (html: string): string =>
   html
     .replace(/<(?:br|\/p|\/li|\/div)\b[^>]*>/gi, '\n')
     .replace(/<[^>]*>/g, '')
@@ -97,7 +97,7 @@ export const plainText = (html: string): string =>
     .trim()
 
 const words = (value: Json | undefined): string =>
-  typeof value === 'string' ? plainText(value) : typeof value === 'number' ? String(value) : ''
+  typeof value === 'string' ? textOfHtml(value) : typeof value === 'number' ? String(value) : ''
 const list = (value: Json | undefined): Json[] =>
   Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]
 
@@ -106,7 +106,7 @@ function instructions(value: Json | undefined, depth = 0): string[] {
   if (depth > DEEPEST) throw new AmountError('is nested too deep')
   return list(value).flatMap((v): string[] => {
     if (typeof v === 'string')
-      return plainText(v)
+      return textOfHtml(v)
         .split(/\n+/)
         .map((s) => s.replace(/^\s*\d{1,2}[.)]\s+/, '').trim())
         .filter((s) => s !== '')

@@ -7,7 +7,7 @@ import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import type { Recipe } from '../../../src/recipe/recipe'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
-import { aheadOf } from '../../../src/plan/clock/background'
+import { preparationsOf } from '../../../src/plan/clock/background'
 import { choicesAt } from '../../../src/craft/choices'
 import { child, recipeOf, request } from '../../group'
 import { timesTurned } from '../../../src/plan/model/task-kinds'
@@ -26,7 +26,7 @@ describe('jobs for waiting', () => {
         fc.integer({ min: 1, max: 14 }),
         (id, n) => {
           const plan = compile(groups(n, { recipe: recipeOf(id) }))
-          const fill = plan.fill ?? []
+          const fill = plan.waitingJobs ?? []
           for (const [i, f] of fill.entries()) {
             expect(f.end).toBeGreaterThan(f.start)
             for (const g of fill.slice(i + 1))
@@ -36,7 +36,7 @@ describe('jobs for waiting', () => {
             expect(f.or.length).toBeLessThan(choicesAt(months).most)
           }
           for (const p of plan.totals.perChild)
-            expect(p.idleFilled ?? 0).toBeLessThanOrEqual(p.idle ?? Infinity)
+            expect(p.idleFilled ?? 0).toBeLessThanOrEqual(p.ineffective ?? Infinity)
         },
       ),
       { numRuns: 60 },
@@ -44,7 +44,7 @@ describe('jobs for waiting', () => {
   })
   it('clearing up is done while all wait for the oven, by everyone in turn', () => {
     const plan = compile(groups(8))
-    const clears = (plan.fill ?? []).filter((f) => f.clears)
+    const clears = (plan.waitingJobs ?? []).filter((f) => f.clears)
     const bake = plan.schedule.find((s) => s.step === 'bake')
     expect(clears.length).toBeGreaterThan(4)
     for (const f of clears) {
@@ -56,24 +56,26 @@ describe('jobs for waiting', () => {
   it('where nothing is waited for it follows at the end, and is shown apart from the end of the steps', () => {
     const plan = compile(request(kids(4), { recipe: recipeOf('beetroot-bean-dip') }))
     expect(plan.totals.clearUp?.start).toBe(plan.totals.seconds)
-    expect((plan.fill ?? []).some((f) => f.clears && f.start === plan.totals.seconds)).toBe(true)
+    expect((plan.waitingJobs ?? []).some((f) => f.clears && f.start === plan.totals.seconds)).toBe(true)
   })
   it('a child who must not touch a food does not sort its scraps', () => {
     const allergic = child('milk', 60, { concerns: [{ allergen: 'milk', level: 'allergy-strict' }] })
     const plan = compile(request([allergic, ...kids(3)], { recipe: recipeOf('cucumber-mint-raita') }))
-    expect((plan.fill ?? []).filter((f) => f.child === 'milk').map((f) => f.job)).not.toContain('scraps')
+    expect((plan.waitingJobs ?? []).filter((f) => f.child === 'milk').map((f) => f.job)).not.toContain(
+      'scraps',
+    )
   })
   it('nobody lays the table before the own hands are washed', () => {
     const plan = compile(groups(12))
     const washing = new Set(plan.tasks.filter((t) => t.technique === 'wash-hands').map((t) => t.id))
-    for (const f of (plan.fill ?? []).filter((x) => x.job === 'lay' || x.job === 'count'))
+    for (const f of (plan.waitingJobs ?? []).filter((x) => x.job === 'lay' || x.job === 'count'))
       expect(plan.turns.some((t) => t.child === f.child && washing.has(t.task) && t.end <= f.start)).toBe(
         true,
       )
   })
   it('a baby in arms has none', () => {
     const plan = compile(request([...kids(3), child('baby', 11)], { recipe: recipeOf('beetroot-bean-dip') }))
-    expect((plan.fill ?? []).filter((f) => f.child === 'baby')).toEqual([])
+    expect((plan.waitingJobs ?? []).filter((f) => f.child === 'baby')).toEqual([])
   })
 })
 
@@ -84,10 +86,12 @@ describe('ready in time', () => {
     ...more,
   })
   it('charcoal wants up to an hour, wooden sticks soak, an oven heats up (common practice)', () => {
-    const ahead = aheadOf(named(['charcoal', 'wooden sticks']))
+    const ahead = preparationsOf(named(['charcoal', 'wooden sticks']))
     expect(ahead.find((a) => a.says === 'Charcoal lit')?.minutes).toBe(60)
     expect(ahead.find((a) => a.says.includes('sticks'))?.minutes).toBe(30)
-    expect(aheadOf(recipeOf('herb-soda-bread')).map((a) => [a.says, a.minutes])).toEqual([['Oven on', 15]])
+    expect(preparationsOf(recipeOf('herb-soda-bread')).map((a) => [a.says, a.minutes])).toEqual([
+      ['Oven on', 15],
+    ])
   })
   it('is back-timed from its step, and before the session where it takes longer than there is', () => {
     const base = request(kids(4), { recipe: recipeOf('embers-hot-pot') })
@@ -124,7 +128,7 @@ describe('ready in time', () => {
     const wait = plan.tasks.find((t) => t.mode === 'WAIT' && t.place === 'fire')
     expect(wait?.adult).toBe('petra')
     // Nobody has to be beside whom that adult would stand with.
-    for (const f of plan.fill ?? [])
+    for (const f of plan.waitingJobs ?? [])
       if (f.adult === 'petra') expect(f.start < (wait?.end ?? 0) && (wait?.start ?? 0) < f.end).toBe(false)
   })
   it('food from embers cools some minutes before a child opens it (common practice)', () => {

@@ -2,7 +2,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
-import { type Mend, type Mended, adultAway, childLeaves, runsLate } from '../../../src/plan/live/live-changes'
+import {
+  type LiveChange,
+  type Mended,
+  adultAway,
+  childLeaves,
+  runsLate,
+} from '../../../src/plan/live/live-changes'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { breaches } from '../../../src/plan/check/check'
@@ -13,7 +19,7 @@ const groups = (n: number, recipe = 'herb-soda-bread'): PlanRequest => {
   const base = request(kids(n), { recipe: recipeOf(recipe) })
   return { ...base, rules: { ...base.rules, grouping: 'groups' } }
 }
-const mended = (m: Mend): Mended => {
+const mended = (m: LiveChange): Mended => {
   if ('refused' in m) throw new Error(m.refused)
   return m
 }

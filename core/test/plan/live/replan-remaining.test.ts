@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
 import { type Mended, childLeaves } from '../../../src/plan/live/live-changes'
 import { measureBreaks } from '../../../src/plan/live/lost-measure'
-import { planRest, restOffers } from '../../../src/plan/live/replan-remaining'
+import { replanRemaining, restOffers } from '../../../src/plan/live/replan-remaining'
 import { decide } from '../../../src/plan/model/decision'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
@@ -125,7 +125,7 @@ describe('the rest planned anew', () => {
     const offers = restOffers(plan, late, { step: 'wash', done })
     expect(offers.length).toBeGreaterThan(0)
     for (const offer of offers) {
-      const next = planRest(plan, late, { step: 'wash', done }, offer.change)
+      const next = replanRemaining(plan, late, { step: 'wash', done }, offer.change)
       if ('refused' in next) throw new Error(next.refused)
       expect(next.totals.endsAt).toBe(offer.endsAt)
       expect(plan.totals.seconds - next.totals.seconds >= 180 || (next.totals.spareMinutes ?? -1) >= 0).toBe(

@@ -3,11 +3,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS } from '../../../src/food/allergens'
 import { compile, openStops } from '../../../src/plan/compile'
-import { cardOf } from '../../../src/plan/model/child-safety-digest'
+import { childSafetyDigest } from '../../../src/plan/model/child-safety-digest'
 import type { PlanChild } from '../../../src/plan/model/request'
 import { whatChanged } from '../../../src/plan/view/changed'
 import { replay } from '../../../src/session/replay'
-import { openGates, unseen } from '../../../src/session/table'
+import { openGates, childrenNotCoveredByPlan } from '../../../src/session/table'
 import { type StoredChild, atTable } from '../../../src/setting/assemble'
 import { child, four, request } from '../../group'
 
@@ -26,7 +26,7 @@ describe('a card', () => {
       languages: ['cy'],
       skills: {},
     })
-    expect(cardOf(one)).toBe(cardOf(other))
+    expect(childSafetyDigest(one)).toBe(childSafetyDigest(other))
   })
   it('is another with any one thing more', () => {
     const plain = child('a', 50)
@@ -38,7 +38,7 @@ describe('a card', () => {
       { limits: ['grate'] },
       { carePlan: true },
     ]
-    const cards = [plain, ...more.map((m) => child('a', 50, m))].map(cardOf)
+    const cards = [plain, ...more.map((m) => child('a', 50, m))].map(childSafetyDigest)
     expect(new Set(cards).size).toBe(cards.length)
   })
 })
@@ -47,16 +47,16 @@ describe('a plan in force', () => {
   it('knows everybody whom it was made for, as they are kept', () => {
     const group = four()
     const plan = compile(request(group))
-    expect(unseen(plan, atTable(sessionOf(group), group.map(stored)))).toEqual([])
+    expect(childrenNotCoveredByPlan(plan, atTable(sessionOf(group), group.map(stored)))).toEqual([])
     // Where a card is not known any more, or the plan is of an earlier version, there is nothing to compare.
     expect(
-      unseen(
+      childrenNotCoveredByPlan(
         plan,
         sessionOf(group).children.map((id) => ({ id })),
       ),
     ).toEqual([])
     const old = { ...plan, children: plan.children.map(({ card: _, ...c }) => c) }
-    expect(unseen(old, atTable(sessionOf(group), group.map(stored)))).toEqual([])
+    expect(childrenNotCoveredByPlan(old, atTable(sessionOf(group), group.map(stored)))).toEqual([])
   })
 
   it('stops at every change of any card, and no plan made after it does', () => {
@@ -75,7 +75,7 @@ describe('a plan in force', () => {
           const [was, is] = takenAway ? [having, without] : [without, having]
           const plan = compile(request(was))
           const now = atTable(sessionOf(is), is.map(stored))
-          expect(unseen(plan, now)).toEqual([id])
+          expect(childrenNotCoveredByPlan(plan, now)).toEqual([id])
           const gate = openGates(plan, replay([]), plan.schedule[0]?.step ?? '', now)[0]
           expect(gate).toEqual({
             gate: 'arrival',
@@ -83,7 +83,7 @@ describe('a plan in force', () => {
             children: [id],
           })
           const next = compile(request(is))
-          expect(unseen(next, now)).toEqual([])
+          expect(childrenNotCoveredByPlan(next, now)).toEqual([])
           expect(whatChanged(plan, next)).toMatch(`{{${id}}} with another card: `)
         },
       ),

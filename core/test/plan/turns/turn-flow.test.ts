@@ -5,7 +5,7 @@
 import fc from 'fast-check'
 import highsLoader from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { deal, summed, type DealProblem } from '../../../src/plan/turns/turn-flow'
+import { assignTurns, summed, type DealProblem } from '../../../src/plan/turns/turn-flow'
 import { seeded } from '../../../src/plan/clock/schedule/random'
 import type { Solver } from '../../outside/fair-model'
 
@@ -129,7 +129,7 @@ describe('dealing by flow', () => {
         fc.integer({ min: 1, max: 1e6 }),
         (c, t, seed) => {
           const problem = drawn(c, t, seed)
-          const answer = deal(problem)
+          const answer = assignTurns(problem)
           expect('places' in answer && [answer.sumsq, answer.owed, answer.cost]).toEqual(tried(problem))
         },
       ),
@@ -138,25 +138,25 @@ describe('dealing by flow', () => {
   })
   it.each(Array.from({ length: 48 }, (_, i) => [i + 1]))('equals the HiGHS model, case %i', (seed) => {
     const problem = drawn(3 + (seed % 10), 2 + (seed % 7), seed)
-    const answer = deal(problem)
+    const answer = assignTurns(problem)
     expect('places' in answer && [answer.sumsq, answer.owed, answer.cost]).toEqual(modelled(problem))
   })
   it('gives every place out, to those who may, never above the cap', () => {
     const problem = drawn(30, 30, 5)
-    const answer = deal(problem)
+    const answer = assignTurns(problem)
     if (!('places' in answer)) throw new Error('it can be dealt')
     answer.places.forEach((row, t) => {
       expect(row.reduce((a, b) => a + b, 0)).toBe(problem.tasks[t]?.n)
       for (const n of row) expect(n).toBeLessThanOrEqual(problem.tasks[t]?.cap ?? 0)
     })
-    expect(deal(problem)).toEqual(answer)
+    expect(assignTurns(problem)).toEqual(answer)
   })
   it('says which task cannot give its places out, and why', () => {
     const task = { n: 5, el: [0, 1], cap: 2, cost: [0, 0], easy: [0, 0] as const }
-    expect(deal({ base: [0, 0, 0], tasks: [task] })).toEqual({
+    expect(assignTurns({ base: [0, 0, 0], tasks: [task] })).toEqual({
       infeasible: { task: 0, says: '5 places, but 2 children with at most 2 each' },
     })
-    expect(deal({ base: [0], tasks: [{ ...task, el: [], cost: [], easy: [] }] })).toMatchObject({
+    expect(assignTurns({ base: [0], tasks: [{ ...task, el: [], cost: [], easy: [] }] })).toMatchObject({
       infeasible: { says: 'nobody may take part, and there are 5 places' },
     })
   })

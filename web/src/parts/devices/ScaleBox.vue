@@ -17,7 +17,10 @@ function setToNought(): void {
 </script>
 
 <template>
-  <section class="flex flex-wrap items-center gap-4 border-y border-line py-2" aria-label="What the scale says">
+  <section
+    class="flex flex-wrap items-center gap-4 border-y border-line py-2"
+    aria-label="What the scale says"
+  >
     <p v-if="away && list.length === 0" class="text-soft">No network: read the scale itself.</p>
     <template v-else-if="state.is === 'weight'">
       <p aria-live="off">

@@ -1,15 +1,15 @@
 import { computed, type ComputedRef } from 'vue'
 import { matNumbers } from '@lea/core/craft'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 /** The mat number of everyone at the table: the child's own, and for guests the next ones that are free. */
 export function useMats(): { matOf: (id: string) => number; mats: ComputedRef<Map<string, number>> } {
-  const house = useHouse()
+  const settingStore = useSettingStore()
   const session = useSession()
   const mats = computed(() =>
-    matNumbers(house.children, [
-      ...house.children.map((c) => c.id),
+    matNumbers(settingStore.children, [
+      ...settingStore.children.map((c) => c.id),
       ...(session.stored?.guests ?? []).map((g) => g.id),
     ]),
   )

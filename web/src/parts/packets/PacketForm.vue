@@ -7,13 +7,13 @@ import { inWords } from '../../shared/api'
 import Notice from '../Notice.vue'
 import Sheet from '../Sheet.vue'
 import { standIn } from '../devices/scanner'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import LabelText from './LabelText.vue'
 
 const props = defineProps<{ packet: StoredPacket | null; food?: string }>()
 const emit = defineEmits<{ close: []; saved: [packet: StoredPacket] }>()
-const house = useHouse()
-const nameOfFood = (id: string): string => (id ? house.foods.of(id).name : '')
+const settingStore = useSettingStore()
+const nameOfFood = (id: string): string => (id ? settingStore.foods.of(id).name : '')
 const name = ref(props.packet?.name ?? '')
 const food = ref(nameOfFood(props.packet?.food ?? props.food ?? ''))
 const label = ref(props.packet?.label ?? '')
@@ -21,7 +21,7 @@ const code = ref(props.packet?.code ?? '')
 const simulated = ref(props.packet?.simulated ?? false)
 const fault = ref('')
 const saving = ref(false)
-const resolved = computed(() => resolveFood(food.value, house.foods))
+const resolved = computed(() => resolveFood(food.value, settingStore.foods))
 const picked = ref('')
 
 async function scan(): Promise<void> {
@@ -59,7 +59,7 @@ async function save(): Promise<void> {
       ...(code.value && { code: code.value }),
       simulated: simulated.value,
     })
-    emit('saved', await house.savePacket(input, props.packet?.id))
+    emit('saved', await settingStore.savePacket(input, props.packet?.id))
   } catch (e) {
     fault.value = inWords(e)
   } finally {
@@ -88,8 +88,8 @@ async function save(): Promise<void> {
         /></label>
         <button type="button" class="btn" @click="scan">Scan</button>
         <p class="text-sm text-soft sm:col-span-3">
-          Its packets are invented{{ house.setting?.demo ? '' : ' and never count as read here' }}. A packet
-          in your hand: type or paste its words below.
+          Its packets are invented{{ settingStore.setting?.demo ? '' : ' and never count as read here' }}. A
+          packet in your hand: type or paste its words below.
         </p>
       </fieldset>
       <div class="grid gap-3 sm:grid-cols-2">
@@ -113,7 +113,7 @@ async function save(): Promise<void> {
           }}</span></label
         >
         <datalist id="packet-foods">
-          <option v-for="f in house.foods.all" :key="f.id" :value="f.name" />
+          <option v-for="f in settingStore.foods.all" :key="f.id" :value="f.name" />
         </datalist>
       </div>
       <label class="font-semibold"

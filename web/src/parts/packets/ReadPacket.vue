@@ -8,12 +8,12 @@ import LabelText from './LabelText.vue'
 import PacketForm from './PacketForm.vue'
 import SignPair from './SignPair.vue'
 import Sheet from '../Sheet.vue'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ food: string; lookFor: string[]; plan: Plan }>()
 const emit = defineEmits<{ close: [] }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const session = useSession()
 
 const before = (session.stored?.decisions ?? []).find((d) => d.kind === 'packet' && d.food === props.food)
@@ -35,11 +35,13 @@ const second = ref('')
 const fault = ref('')
 const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, name: session.nameOf(id) })))
 const wordOf = (id: string): string =>
-  id.startsWith('diet:') ? `not ${dietName(id.slice(5), house.setting?.rules.diets)}` : allergenName(id)
-const foodWord = computed(() => house.foods.of(props.food).name)
+  id.startsWith('diet:')
+    ? `not ${dietName(id.slice(5), settingStore.setting?.rules.diets)}`
+    : allergenName(id)
+const foodWord = computed(() => settingStore.foods.of(props.food).name)
 
 /** The packet of the register that is in the hand, where it is there. */
-const mine = computed(() => house.packets.filter((p) => p.food === props.food))
+const mine = computed(() => settingStore.packets.filter((p) => p.food === props.food))
 const packetId = ref(before?.kind === 'packet' ? (before.packet ?? '') : '')
 const packet = computed(() => mine.value.find((p) => p.id === packetId.value) ?? null)
 const words = computed(() => (packet.value ? packetWords(packet.value.label) : null))
@@ -67,7 +69,7 @@ async function sign(): Promise<void> {
   // A whole text was read for everything that Lea knows; a list of ticks only for what was ticked through.
   const lookedFor = packet.value ? [...new Set([...asked.value, ...ALLERGENS.map((a) => a.id)])] : asked.value
   try {
-    if (packet.value) await house.signPacket(packet.value, [first.value, second.value])
+    if (packet.value) await settingStore.signPacket(packet.value, [first.value, second.value])
   } catch (e) {
     fault.value = inWords(e)
     return

@@ -9,17 +9,17 @@ import HowMuch from './HowMuch.vue'
 import MeasureBox from './MeasureBox.vue'
 import TurnRow from './TurnRow.vue'
 import Notice from '../../parts/Notice.vue'
-import { useDoor } from '../../stores/auth'
-import { useHouse } from '../../stores/setting'
+import { useAuthStore } from '../../stores/auth'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 const session = useSession()
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const fault = ref('')
-const fixed = computed(() => session.frozen || !door.isLeader())
+const fixed = computed(() => session.frozen || !auth.isLeader())
 const bowl = computed(() => session.plan?.bowls.find((b) => b.id === session.bowl))
-const box = computed(() => house.setting?.kit.measures ?? [])
+const box = computed(() => settingStore.setting?.kit.measures ?? [])
 const used = computed(() => [
   ...new Set(
     (session.plan?.tasks ?? []).flatMap((t) =>
@@ -27,7 +27,7 @@ const used = computed(() => [
     ),
   ),
 ])
-const recipe = computed(() => house.recipe(session.stored?.recipe ?? ''))
+const recipe = computed(() => settingStore.recipe(session.stored?.recipe ?? ''))
 const WAYS = MEASURING.map((value) => ({ value, text: MEASURING_WORDS[value] }))
 const TURNS = [
   { value: 'fair' as const, text: 'even turns' },
@@ -35,11 +35,11 @@ const TURNS = [
 ]
 
 async function toggle(id: string): Promise<void> {
-  const kit = house.setting?.kit
+  const kit = settingStore.setting?.kit
   if (!kit) return
   fault.value = ''
   try {
-    await house.saveKit({
+    await settingStore.saveKit({
       ...kit,
       measures: kit.measures.map((m) => (m.id === id ? { ...m, count: m.count > 0 ? 0 : 1 } : m)),
     })

@@ -6,15 +6,15 @@ import { MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
 import { type Decision, checkRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import LabelText from '../../parts/packets/LabelText.vue'
-import { useDoor } from '../../stores/auth'
-import { useHouse } from '../../stores/setting'
+import { useAuthStore } from '../../stores/auth'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 import { timeText } from '../../shared/dates'
 import OtherRecipes from '../OtherRecipes.vue'
 
 const session = useSession()
-const house = useHouse()
-const door = useDoor()
+const settingStore = useSettingStore()
+const auth = useAuthStore()
 const route = useRoute()
 const rows = computed(() => (session.plan ? checkRows(session.plan) : []))
 const children = computed(() => [...new Set(session.plan?.checks.map((c) => c.child) ?? [])])
@@ -22,11 +22,11 @@ const lines = computed(() => new Map(session.plan?.bowls.flatMap((b) => b.lines)
 const recipeLine = (id: string) => {
   const line = lines.value.get(id)
   return line?.swappedFrom
-    ? house.recipe(session.stored?.recipe ?? '')?.lines.find((l) => l.id === line.line)
+    ? settingStore.recipe(session.stored?.recipe ?? '')?.lines.find((l) => l.id === line.line)
     : undefined
 }
 const about = (id: string): string =>
-  id.startsWith('diet:') ? dietName(id.slice(5), house.setting?.rules.diets) : allergenName(id)
+  id.startsWith('diet:') ? dietName(id.slice(5), settingStore.setting?.rules.diets) : allergenName(id)
 const packets = computed(() => (session.stored?.decisions ?? []).filter((d) => d.kind === 'packet'))
 const set = computed(() => session.plan?.swapSet ?? null)
 /** The other way: an own bowl, for as many as one decision can set apart. */
@@ -41,7 +41,7 @@ const ownBowl = computed(() => {
   )
   return ways.sort((a, b) => b.decision.children.length - a.decision.children.length)[0] ?? null
 })
-const canChange = computed(() => !session.frozen && door.isLeader())
+const canChange = computed(() => !session.frozen && auth.isLeader())
 const look = {
   lists: 'bg-paprika text-white font-bold',
   may: 'border-2 border-paprika text-paprika font-bold',
@@ -110,7 +110,7 @@ const text = ref('')
       </p>
     </div>
     <p v-if="children.length === 0" class="patch p-4">
-      Nobody in this session has an allergy or a diet on file. Ask again at the door.
+      Nobody in this session has an allergy or a diet on file. Ask again at the auth.
     </p>
     <div v-else class="patch overflow-x-auto" tabindex="0" role="region" aria-label="Lines against children">
       <table class="w-full border-collapse text-sm">
@@ -179,7 +179,7 @@ const text = ref('')
           </p>
           <ul v-else class="text-sm">
             <li v-for="p in packets" :key="p.food" class="border-t border-line py-1 first:border-0">
-              <strong>{{ house.foods.of(p.food).name }}</strong>: read {{ timeText(p.at) }} by
+              <strong>{{ settingStore.foods.of(p.food).name }}</strong>: read {{ timeText(p.at) }} by
               {{ p.readBy.map((id) => session.nameOf(id)).join(' and ') }};
               {{
                 p.lists.length > 0

@@ -8,11 +8,11 @@ import {
   type LaneBlock,
   type PlanFigures,
   certificate,
-  childFits,
+  childLoads,
   laneChart,
   planFigures,
   turnAt,
-  whyNotStand,
+  cannotSupervise,
   whyNotTo,
 } from '@lea/core/plan'
 import { clearingUp } from '@lea/core/session'
@@ -22,12 +22,12 @@ import FitTable from './FitTable.vue'
 import LaneRow from './LaneRow.vue'
 import RotationPanel from './RotationPanel.vue'
 import ShorterList from './ShorterList.vue'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 
 const session = useSession()
-const door = useDoor()
-const fixed = computed(() => session.frozen || !door.isLeader())
+const auth = useAuthStore()
+const fixed = computed(() => session.frozen || !auth.isLeader())
 const held = shallowRef<LaneBlock | null>(null)
 const refused = ref('')
 const said = ref('')
@@ -35,7 +35,7 @@ const chart = computed(() => (session.plan ? laneChart(session.plan, session.sto
 const proof = computed(() => (session.plan ? certificate(session.plan) : null))
 const fits = computed(() => {
   const wanted = session.request()
-  return session.plan && wanted ? childFits(session.plan, wanted) : []
+  return session.plan && wanted ? childLoads(session.plan, wanted) : []
 })
 const clearing = computed(() => (session.plan ? clearingUp(session.plan) : []))
 /** The plan before the last change, for setting the two beside each other. */
@@ -123,7 +123,7 @@ async function set(child: string, left?: number): Promise<void> {
 async function stand(block: LaneBlock, adult: string): Promise<void> {
   const technique = techniqueOf(session.plan?.tasks.find((t) => t.id === block.task)?.technique ?? '')
   const who = session.request()?.adults.find((a) => a.id === adult)
-  const why = technique ? whyNotStand(technique, who) : 'This job is not in the plan any more.'
+  const why = technique ? cannotSupervise(technique, who) : 'This job is not in the plan any more.'
   if (why) {
     refused.value = session.say(why)
     return

@@ -6,12 +6,12 @@ import type { Cheaper, Plan } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import { recipeSchema } from '@lea/core/schema'
 import { inWords } from '../../shared/api'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ plan: Plan; recipe: Recipe | undefined; recipeId: string; disabled: boolean }>()
 const session = useSession()
-const house = useHouse()
+const settingStore = useSettingStore()
 const cost = computed(() => props.plan.cost)
 const money = (minor: string | number): string => moneyText(minor, cost.value.currency)
 const atLeast = computed(() => (cost.value.unknown.length > 0 ? 'at least ' : ''))
@@ -38,7 +38,7 @@ async function compare(): Promise<void> {
   try {
     const ready = { price: readMoney(price.value), portions: Number(portions.value) }
     const recipe = (await recipeSchema.validate({ ...props.recipe, ready })) as Recipe
-    await house.saveRecipe(recipe, props.recipeId)
+    await settingStore.saveRecipe(recipe, props.recipeId)
     await session.recompute()
   } catch (e) {
     fault.value = inWords(e)

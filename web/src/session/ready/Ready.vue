@@ -5,14 +5,14 @@ import PaperLinks from '../../parts/PaperLinks.vue'
 import Amount from '../../parts/Amount.vue'
 import CostPanel from './CostPanel.vue'
 import ShoppingList from './ShoppingList.vue'
-import { useDoor } from '../../stores/auth'
-import { useHouse } from '../../stores/setting'
+import { useAuthStore } from '../../stores/auth'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 const session = useSession()
-const house = useHouse()
-const door = useDoor()
-const fixed = computed(() => session.frozen || !door.isLeader())
+const settingStore = useSettingStore()
+const auth = useAuthStore()
+const fixed = computed(() => session.frozen || !auth.isLeader())
 const recipeId = computed(() => session.stored?.recipe ?? '')
 const toGet = computed(() => session.plan?.shopping.filter((s) => !s.enough) ?? [])
 const got = computed(() => toGet.value.filter((s) => s.got).length)
@@ -39,7 +39,7 @@ const print = (): void => window.print()
     <div class="grid items-start gap-4 md:grid-cols-3">
       <CostPanel
         :plan="session.plan"
-        :recipe="house.recipe(recipeId)"
+        :recipe="settingStore.recipe(recipeId)"
         :recipe-id="recipeId"
         :disabled="fixed"
       />

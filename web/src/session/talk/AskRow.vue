@@ -8,13 +8,13 @@ import { REASON_WORDS, ladderOf } from '@lea/core/session'
 import Amount from '../../parts/Amount.vue'
 import Mat from '../../parts/mats/Mat.vue'
 import { useMats } from '../../parts/mats/useMats'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
-import { LEVEL_WORDS } from '../../parts/level-words'
+import { SUPPORT_LEVEL_WORDS } from '../../parts/level-words'
 
 const props = defineProps<{ talk: StepTalk; ask: Ask }>()
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const { matOf } = useMats()
 const open = ref(false)
 const ladder = computed(() => (session.plan ? ladderOf(session.plan, props.talk, props.ask) : []))
@@ -32,7 +32,7 @@ const own = computed(() =>
       d.says === props.ask.says,
   ),
 )
-const canChange = computed(() => door.isLeader() && !session.frozen)
+const canChange = computed(() => auth.isLeader() && !session.frozen)
 function togglePin(): void {
   const { child } = props.ask
   if (pinned.value) void session.takeBack(pinned.value)
@@ -53,7 +53,7 @@ function togglePin(): void {
         “<Amount :text="ask.says" />” <span class="text-sm text-soft"><Amount :text="ask.answer" /></span>
         <span class="block text-xs text-soft">
           <template v-if="ask.target">{{ targetOf(ask.target)?.says }} · </template
-          >{{ LEVEL_WORDS[ask.level] }} ·
+          >{{ SUPPORT_LEVEL_WORDS[ask.level] }} ·
           {{ REASON_WORDS[ask.why] }}
         </span>
       </span>
@@ -92,7 +92,7 @@ function togglePin(): void {
     <dl v-if="open" class="mt-1 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-0.5 pl-2 text-sm md:pl-28">
       <template v-for="p in ladder" :key="p.level + p.says">
         <dt :class="p.says === ask.says ? 'font-bold text-indigo' : 'text-soft'">
-          {{ LEVEL_WORDS[p.level] }}
+          {{ SUPPORT_LEVEL_WORDS[p.level] }}
         </dt>
         <dd>
           “<Amount :text="p.says" />” <span class="text-soft"><Amount :text="p.answer" /></span>

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { StepTalk } from '@lea/core/plan'
 import { childrenIn } from '@lea/core/session'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 import AskRow from './AskRow.vue'
 import HomeWords from '../../parts/HomeWords.vue'
@@ -12,12 +12,12 @@ import StepMore from './StepMore.vue'
 
 const props = defineProps<{ talk: StepTalk }>()
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const more = ref(false)
 const writing = ref(false)
 const own = ref({ says: '', answer: '', child: '' })
 const step = computed(() => session.plan?.schedule.find((s) => s.step === props.talk.step))
-const canChange = computed(() => door.isLeader() && !session.frozen)
+const canChange = computed(() => auth.isLeader() && !session.frozen)
 const decisions = computed(() => session.stored?.decisions ?? [])
 const pinnedIdea = computed(() =>
   decisions.value.find((d) => d.kind === 'idea' && d.step === props.talk.step),

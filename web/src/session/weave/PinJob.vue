@@ -2,12 +2,12 @@
 /** Pins a turn of a shared task to a child; Lea plans around it. Only children who take part are offered. */
 import { Pin } from '@lucide/vue'
 import { computed, useId } from 'vue'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ task: string }>()
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const id = useId()
 const able = computed(
   () => session.plan?.tasks.find((t) => t.id === props.task)?.forms.flatMap((f) => f.children) ?? [],
@@ -27,7 +27,7 @@ function pin(event: Event): void {
 </script>
 
 <template>
-  <span v-if="door.isLeader()" class="mt-0.5 flex flex-wrap items-center gap-1 text-xs">
+  <span v-if="auth.isLeader()" class="mt-0.5 flex flex-wrap items-center gap-1 text-xs">
     <Pin class="size-3.5" aria-hidden="true" />
     <span v-for="c in pins" :key="c" class="rounded-sm bg-ink px-1 text-white"
       >{{ session.nameOf(c) }} first</span

@@ -5,14 +5,14 @@ import { useRouter } from 'vue-router'
 import { type Finding, type Fix, type Plan, decisionText, settleRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import Grade from '../../parts/Grade.vue'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 import ReadPacket from '../../parts/packets/ReadPacket.vue'
 import WrittenReason from '../../parts/WrittenReason.vue'
 
 const props = defineProps<{ plan: Plan }>()
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const router = useRouter()
 const rows = computed(() => settleRows(props.plan))
 const left = computed(() => rows.value.filter((r) => r.grade !== 'know').length)
@@ -21,7 +21,7 @@ const reason = ref<Finding | null>(null)
 const chosen = computed(() =>
   (session.stored?.decisions ?? []).filter((d) => d.kind !== 'clear' && d.kind !== 'got'),
 )
-const canChange = computed(() => !session.frozen && door.isLeader())
+const canChange = computed(() => !session.frozen && auth.isLeader())
 
 async function apply(finding: Finding, fix: Fix): Promise<void> {
   const { action } = fix
@@ -39,12 +39,12 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
       reason.value = finding
       break
     case 'stand':
-      if (door.person) {
+      if (auth.person) {
         await session.choose({
           kind: 'clear',
           finding: finding.id,
           cause: finding.cause,
-          who: door.person.id,
+          who: auth.person.id,
           why: 'agreed',
           at: new Date().toISOString(),
         })

@@ -4,12 +4,12 @@ import { computed, ref } from 'vue'
 import { LEVEL_WORDS, allergenName, dietName } from '@lea/core/food'
 import type { StoredGuest } from '@lea/core/setting'
 import { useMats } from '../../parts/mats/useMats'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 import TableTop from '../../parts/mats/TableTop.vue'
 import GuestForm from '../../parts/GuestForm.vue'
 
-const house = useHouse()
+const settingStore = useSettingStore()
 const session = useSession()
 const { matOf } = useMats()
 const picked = ref<string | null>(null)
@@ -60,7 +60,7 @@ function addGuest(guest: StoredGuest): void {
 }
 const ageOf = (id: string): string => session.plan?.children.find((c) => c.id === id)?.ageText ?? ''
 const people = computed(() => [
-  ...house.children.map((c) => ({ ...c, guest: false })),
+  ...settingStore.children.map((c) => ({ ...c, guest: false })),
   ...(stored.value?.guests ?? []).map((g) => ({ ...g, guest: true })),
 ])
 </script>
@@ -93,7 +93,7 @@ const people = computed(() => [
       <div class="patch p-4">
         <h2 class="text-xl">Adults: {{ stored.adults.length }}</h2>
         <ul>
-          <li v-for="a in house.adults" :key="a.id" class="border-t border-line py-1.5">
+          <li v-for="a in settingStore.adults" :key="a.id" class="border-t border-line py-1.5">
             <label class="flex items-center gap-2"
               ><input
                 type="checkbox"
@@ -150,7 +150,7 @@ const people = computed(() => [
                   v-for="d in p.diets"
                   :key="d"
                   class="ml-1 inline-block rounded-sm border border-line px-1 text-xs"
-                  >{{ dietName(d, house.setting?.rules.diets) }}</span
+                  >{{ dietName(d, settingStore.setting?.rules.diets) }}</span
                 ></span
               ></label
             >

@@ -4,7 +4,7 @@ import type { Plan } from '@lea/core/plan'
 import type { MendInput } from '@lea/core/schema'
 import type { StoredGuest, StoredSession } from '@lea/core/setting'
 import { api, inWords } from '../../shared/api'
-import { keepAnswer } from '../../offline-cache/answers'
+import { cacheAnswer } from '../../offline-cache/answers'
 import type { Saving } from './saving'
 
 interface Parts {
@@ -50,7 +50,7 @@ export function tableActions({ stored, preview, show, recompute, after }: Parts)
       )
       stored.value = answer.session
       show(answer.plan)
-      void keepAnswer(`/sessions/${answer.session.id}`, answer)
+      void cacheAnswer(`/sessions/${answer.session.id}`, answer)
       return { says: answer.says }
     } catch (fault) {
       return { refused: inWords(fault) }
@@ -64,7 +64,7 @@ export function tableActions({ stored, preview, show, recompute, after }: Parts)
       stored.value = answer.session
       preview.value = null
       show(answer.plan)
-      void keepAnswer(`/sessions/${answer.session.id}`, { session: answer.session, plan: answer.plan })
+      void cacheAnswer(`/sessions/${answer.session.id}`, { session: answer.session, plan: answer.plan })
       return null
     } catch (fault) {
       return inWords(fault)

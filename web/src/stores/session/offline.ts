@@ -2,8 +2,8 @@
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Finding, Plan } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
-import { keepAnswer } from '../../offline-cache/answers'
-import { beginAlone, joinAgain } from '../../offline-cache/offline-starts'
+import { cacheAnswer } from '../../offline-cache/answers'
+import { startOffline, joinServer } from '../../offline-cache/offline-starts'
 import type { Saving } from './saving'
 
 interface Parts {
@@ -15,24 +15,24 @@ interface Parts {
   after: Saving['after']
 }
 
-export function offNetwork({ stored, plan, stops, effort, show, after }: Parts) {
+export function offlineSession({ stored, plan, stops, effort, show, after }: Parts) {
   /** What the server says against the plan that was begun with. */
   const against = ref<string[]>([])
   /** Begun here, and the server does not know yet: since when. */
-  const alone = ref('')
+  const startedOffline = ref('')
 
   /** Without a network the last plan of this device is the one to cook by; where it has none, the printed sheet is. */
-  async function cookAlone(session: StoredSession): Promise<string | null> {
+  async function cookOffline(session: StoredSession): Promise<string | null> {
     if (!plan.value)
       return 'No network, and no plan is kept on this device: cook from the printed run sheet, or come back with a network.'
     if (stops.value.length > 0)
       return `No network, and ${stops.value.length} still to settle: a stop is never passed over.`
     try {
-      await beginAlone(JSON.parse(JSON.stringify(session)) as StoredSession, plan.value, effort.value)
+      await startOffline(JSON.parse(JSON.stringify(session)) as StoredSession, plan.value, effort.value)
     } catch {
       return 'No network, and this device can keep nothing: cook from the printed run sheet.'
     }
-    alone.value = new Date().toISOString()
+    startedOffline.value = new Date().toISOString()
     stored.value = { ...session, state: 'cooking' }
     return null
   }
@@ -40,14 +40,14 @@ export function offNetwork({ stored, plan, stops, effort, show, after }: Parts) 
   /** The network is back: the server hears of a session that was begun here. Refusals are said; taps wait behind it. */
   async function join(): Promise<void> {
     const id = stored.value?.id
-    const answer = id && alone.value ? await after(() => joinAgain(id)) : null
+    const answer = id && startedOffline.value ? await after(() => joinServer(id)) : null
     if (!answer || stored.value?.id !== id) return
     stored.value = answer.session
-    void keepAnswer(`/sessions/${id}`, { session: answer.session, plan: answer.plan })
+    void cacheAnswer(`/sessions/${id}`, { session: answer.session, plan: answer.plan })
     if (answer.plan.digest !== plan.value?.digest) show(answer.plan)
     against.value = answer.against
-    alone.value = ''
+    startedOffline.value = ''
   }
 
-  return { against, alone, cookAlone, join }
+  return { against, startedOffline, cookOffline, join }
 }

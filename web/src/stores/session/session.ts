@@ -12,21 +12,21 @@ import {
   undecide,
   whatChanged,
 } from '@lea/core/plan'
-import { unseen } from '@lea/core/session'
+import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type SessionInputs, type StoredSession, assemble, atTable, inputsOf } from '@lea/core/setting'
 import { api, ApiFault, inWords, isOffline } from '../../shared/api'
 import { compileInWorker, refineInWorker } from '../../workers/planner'
-import { apiKept, keepAnswer } from '../../offline-cache/answers'
-import { begunAlone } from '../../offline-cache/offline-starts'
-import { useHouse } from '../setting'
-import { offNetwork } from './offline'
+import { getCached, cacheAnswer } from '../../offline-cache/answers'
+import { startedOffline } from '../../offline-cache/offline-starts'
+import { useSettingStore } from '../setting'
+import { offlineSession } from './offline'
 import { questions } from './questions'
 import { savingOf } from './saving'
 import { tableActions } from './at-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
 export const useSession = defineStore('session', () => {
-  const house = useHouse()
+  const settingStore = useSettingStore()
   const stored = shallowRef<StoredSession | null>(null)
   const plan = shallowRef<Plan | null>(null)
   const planFault = ref('')
@@ -47,7 +47,11 @@ export const useSession = defineStore('session', () => {
   let improveSoon = 0
 
   const names = computed(
-    () => new Map([...house.names, ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const)]),
+    () =>
+      new Map([
+        ...settingStore.names,
+        ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const),
+      ]),
   )
   const say = (text: string): string => fillNames(text, names.value, 'someone no longer here')
   const nameOf = (id: string): string => names.value.get(id) ?? 'someone no longer here'
@@ -59,22 +63,24 @@ export const useSession = defineStore('session', () => {
     ...(stored.value?.guests ?? []).map((g) => g.id),
   ])
   /** At the table: who came, or has another card than the plan in force was made for. */
-  const arrived = computed(() => (plan.value && stored.value ? unseen(plan.value, atWork.value) : []))
+  const arrived = computed(() =>
+    plan.value && stored.value ? childrenNotCoveredByPlan(plan.value, atWork.value) : [],
+  )
   const atWork = computed<Present[]>(() =>
     stored.value?.state === 'cooking'
-      ? atTable(stored.value, house.children)
+      ? atTable(stored.value, settingStore.children)
       : present.value.map((id) => ({ id })),
   )
 
   function request(): PlanRequest | null {
     const session = stored.value
-    const recipe = session && house.recipe(session.recipe)
-    if (!session || !recipe || !house.setting) return null
+    const recipe = session && settingStore.recipe(session.recipe)
+    if (!session || !recipe || !settingStore.setting) return null
     return assemble(session, {
-      setting: house.setting,
+      setting: settingStore.setting,
       recipe,
-      children: house.children,
-      adults: house.adults,
+      children: settingStore.children,
+      adults: settingStore.adults,
     })
   }
 
@@ -141,14 +147,14 @@ export const useSession = defineStore('session', () => {
     }
     saving.seen()
     opening = id
-    await house.load()
+    await settingStore.load()
     try {
-      const answer = await apiKept<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
+      const answer = await getCached<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
       // Begun here, and not told yet: the table goes on from this device's plan.
-      const begun = await begunAlone(id)
+      const begun = await startedOffline(id)
       // Somebody went on to another session meanwhile.
       if (opening !== id) return
-      off.alone.value = begun?.at ?? ''
+      off.startedOffline.value = begun?.at ?? ''
       const known = saving.over(answer.session)
       stored.value = begun ? { ...known, state: 'cooking' } : known
       const inForce = begun?.plan ?? answer.plan
@@ -166,12 +172,12 @@ export const useSession = defineStore('session', () => {
     try {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
       if (stored.value?.id !== id) return
-      void keepAnswer(`/sessions/${id}`, answer)
+      void cacheAnswer(`/sessions/${id}`, answer)
       const known = saving.over(answer.session)
       const other = JSON.stringify(known) !== JSON.stringify(stored.value)
       if (other) stored.value = known
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
-      await house.loadChildren()
+      await settingStore.loadChildren()
       if (arrived.value.length === 0) preview.value = null
       if (other || arrived.value.length > 0) await recompute()
     } catch (fault) {
@@ -214,7 +220,7 @@ export const useSession = defineStore('session', () => {
   }
 
   const table = tableActions({ stored, preview, show, recompute, after: saving.after })
-  const off = offNetwork({ stored, plan, stops, effort, show, after: saving.after })
+  const off = offlineSession({ stored, plan, stops, effort, show, after: saving.after })
   const asks = questions({ stored, plan, request, recompute, after: saving.after })
 
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
@@ -231,14 +237,14 @@ export const useSession = defineStore('session', () => {
       )
       stored.value = answer.session
       show(answer.plan)
-      void keepAnswer(`/sessions/${session.id}`, answer)
+      void cacheAnswer(`/sessions/${session.id}`, answer)
       return null
     } catch (fault) {
       if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
       if (!isOffline(fault)) return inWords(fault)
       // Whatever was changed a moment ago is in the plan that is begun with.
       await recompute()
-      return off.cookAlone(stored.value ?? session)
+      return off.cookOffline(stored.value ?? session)
     }
   }
 
@@ -264,7 +270,7 @@ export const useSession = defineStore('session', () => {
     refresh,
     join: off.join,
     against: off.against,
-    alone: off.alone,
+    startedOffline: off.startedOffline,
     choose,
     chooseAll,
     takeBack,

@@ -3,13 +3,13 @@
 import { computed, ref } from 'vue'
 import { type Finding, type Fix, openStops, whatChanged } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
-import { useDoor } from '../../stores/auth'
+import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 import ReadPacket from '../../parts/packets/ReadPacket.vue'
 import WrittenReason from '../../parts/WrittenReason.vue'
 
 const session = useSession()
-const door = useDoor()
+const auth = useAuthStore()
 const fault = ref('')
 const packet = ref<{ food: string; lookFor: string[] } | null>(null)
 const reason = ref<Finding | null>(null)
@@ -60,7 +60,7 @@ async function looksOn(): Promise<void> {
     <p class="text-soft">Nobody takes a turn until the plan knows everyone at the table.</p>
     <section v-for="f in stops" :key="f.id" class="rounded-patch border-2 border-paprika p-3">
       <p class="font-semibold"><Amount :text="session.say(f.says)" /></p>
-      <div v-if="door.isLeader()" class="mt-2 flex flex-wrap gap-2">
+      <div v-if="auth.isLeader()" class="mt-2 flex flex-wrap gap-2">
         <button
           v-for="fix in fixesOf(f)"
           :key="fix.label"

@@ -8,7 +8,7 @@ import Mat from '../../parts/mats/Mat.vue'
 import Notice from '../../parts/Notice.vue'
 import Sheet from '../../parts/Sheet.vue'
 import { useMats } from '../../parts/mats/useMats'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
 
@@ -16,7 +16,7 @@ type What = 'left' | 'late' | 'away' | 'broken' | 'shorter'
 const props = defineProps<{ step: string }>()
 const emit = defineEmits<{ close: []; came: [] }>()
 const session = useSession()
-const house = useHouse()
+const settingStore = useSettingStore()
 const table = useTable()
 const { matOf } = useMats()
 const what = ref<What | null>(null)
@@ -148,7 +148,7 @@ const shorten = (offer: RestOffer): Promise<void> =>
         </template>
         <template v-else-if="what === 'broken'">
           <button
-            v-for="m in (house.setting?.kit.measures ?? []).filter((x) => x.count > 0)"
+            v-for="m in (settingStore.setting?.kit.measures ?? []).filter((x) => x.count > 0)"
             :key="m.id"
             type="button"
             class="btn btn-table"

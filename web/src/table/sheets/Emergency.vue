@@ -4,15 +4,15 @@ import { computed } from 'vue'
 import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import EmergencySteps from '../../parts/EmergencySteps.vue'
 import Sheet from '../../parts/Sheet.vue'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 
 const emit = defineEmits<{ close: [] }>()
-const house = useHouse()
+const settingStore = useSettingStore()
 const session = useSession()
 const plans = computed(() => {
   const here = new Set(session.plan?.children.map((c) => c.id) ?? [])
-  const people = [...house.children, ...(session.stored?.guests ?? [])]
+  const people = [...settingStore.children, ...(session.stored?.guests ?? [])]
   return people.filter(
     (p) => here.has(p.id) && (p.carePlan || p.concerns.some((c) => c.level !== 'preference')),
   )

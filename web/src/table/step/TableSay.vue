@@ -7,16 +7,16 @@ import type { StepTalk } from '@lea/core/plan'
 import type { SayNow } from '@lea/core/session'
 import Amount from '../../parts/Amount.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
-import { useHouse } from '../../stores/setting'
+import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
-import { LEVEL_WORDS } from '../../parts/level-words'
+import { SUPPORT_LEVEL_WORDS } from '../../parts/level-words'
 import CountAlong from './CountAlong.vue'
 import SayNote from './SayNote.vue'
 import { useVoices } from './useVoices'
 
 const props = defineProps<{ talk: StepTalk | null; now: SayNow }>()
 const session = useSession()
-const house = useHouse()
+const settingStore = useSettingStore()
 const { has, speak } = useVoices()
 /** The languages at home of the child who is asked. */
 const spoken = computed(
@@ -49,7 +49,7 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
         &nbsp;· {{ now.asked ? 'ask' : 'tell' }} {{ session.nameOf(now.child) }}</span
       >
       <span v-if="prompt" class="ml-auto font-sans text-xs font-normal text-soft">{{
-        LEVEL_WORDS[prompt.level]
+        SUPPORT_LEVEL_WORDS[prompt.level]
       }}</span>
     </h2>
     <template v-if="prompt">
@@ -103,7 +103,7 @@ defineExpose({ simpler: () => move(-1), harder: () => move(1) })
         <WordPicture :word="w.id" :label="w.word" class="size-7 shrink-0" />
         <strong>{{ w.word }}</strong>
         <span
-          v-for="h in shownHome(w, house.setting?.rules.languages, spoken)"
+          v-for="h in shownHome(w, settingStore.setting?.rules.languages, spoken)"
           :key="h.language"
           class="flex items-center"
           ><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi>

@@ -30,7 +30,8 @@ function chain({ instance, heads, tails, size, preds }: Network): Bound {
   let at = last
   while ((preds[at] as number[]).length > 0)
     at = (preds[at] as number[]).reduce((a, b) =>
-      (heads[b] as number) + (instance.ops[b]?.p ?? 0) > (heads[a] as number) + (instance.ops[a]?.p ?? 0)
+      (heads[b] as number) + (instance.ops[b]?.duration ?? 0) >
+      (heads[a] as number) + (instance.ops[a]?.duration ?? 0)
         ? b
         : a,
     )

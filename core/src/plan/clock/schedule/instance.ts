@@ -11,16 +11,16 @@ export interface Op {
   task: string
   mode: OpMode
   /** Duration. */
-  p: number
+  duration: number
   /** One turn, for TURNS. */
   dur: number
   /** Hands are washed after: in TURNS each child stays busy two units more. */
   raw: boolean
   /** Children needed at once. */
-  q: number
+  crew: number
   /** Turns in the block, or places. */
   slots: number
-  req: Readonly<Record<string, number>>
+  demand: Readonly<Record<string, number>>
   eligible: readonly number[]
   /** Ops that must have ended. */
   preds: readonly string[]
@@ -46,7 +46,7 @@ export interface Instance {
 export const WASH_UNITS = 2
 
 /** One child's share of an op: from `from` to `to`, counted from the start of the op. */
-export interface Place {
+export interface ChildSlot {
   op: number
   slot: number
   from: number
@@ -54,7 +54,7 @@ export interface Place {
 }
 
 /** Every place of an op that a child fills. */
-export function placesOf(op: Op, index: number): Place[] {
+export function childSlotsOf(op: Op, index: number): ChildSlot[] {
   if (op.mode === 'ADULT' || op.mode === 'WAIT') return []
   if (op.mode === 'TURNS')
     return Array.from({ length: op.slots }, (_, slot) => ({
@@ -63,7 +63,7 @@ export function placesOf(op: Op, index: number): Place[] {
       from: slot * op.dur,
       to: (slot + 1) * op.dur + (op.raw ? WASH_UNITS : 0),
     }))
-  return Array.from({ length: op.slots }, () => ({ op: index, slot: 0, from: 0, to: op.p }))
+  return Array.from({ length: op.slots }, () => ({ op: index, slot: 0, from: 0, to: op.duration }))
 }
 
 /** The ops as the search wants them: predecessors by index, and every limit as one row of uses. */
@@ -75,7 +75,7 @@ export interface Network {
   succs: number[][]
   /** Each row: what every op uses of it, and how much there is. */
   rows: { name: string; cap: number; use: Int32Array }[]
-  places: Place[]
+  places: ChildSlot[]
   /** Longest chain before an op, and from its start to the end. */
   heads: Int32Array
   tails: Int32Array
@@ -94,29 +94,29 @@ export function networkOf(instance: Instance): Network | Impossible {
   const succs: number[][] = ops.map(() => [])
   preds.forEach((list, i) => list.forEach((j) => (succs[j] as number[]).push(i)))
   const rows = [
-    { name: 'children', cap: children, use: Int32Array.from(ops, (o) => o.q) },
+    { name: 'children', cap: children, use: Int32Array.from(ops, (o) => o.crew) },
     ...resources.map((r) =>
       'name' in r
         ? {
             name: r.name,
             cap: r.cap,
-            use: Int32Array.from(ops, (o) => o.req[r.name] ?? 0),
+            use: Int32Array.from(ops, (o) => o.demand[r.name] ?? 0),
           }
         : {
             name: `children ${r.eligible.join(', ')}`,
             cap: r.cap,
             use: Int32Array.from(ops, (o) =>
-              o.q > 0 && o.eligible.every((c) => r.eligible.includes(c)) ? o.q : 0,
+              o.crew > 0 && o.eligible.every((c) => r.eligible.includes(c)) ? o.crew : 0,
             ),
           },
     ),
     ...hallRows(instance),
   ].filter((r) => r.use.some((u) => u > 0))
-  const p = Int32Array.from(ops, (o) => o.p)
+  const p = Int32Array.from(ops, (o) => o.duration)
   const order = ordered(preds, succs)
   if (!order) return { cause: 'circle', says: 'the ops wait for each other in a circle' }
   for (const [i, op] of ops.entries()) {
-    if (placesOf(op, i).length > 0 && op.eligible.length === 0)
+    if (childSlotsOf(op, i).length > 0 && op.eligible.length === 0)
       return { cause: op.id, says: `nobody may do ${op.id}` }
     const row = rows.find((r) => (r.use[i] as number) > r.cap)
     if (row)
@@ -137,19 +137,29 @@ export function networkOf(instance: Instance): Network | Impossible {
     for (const j of succs[i] as number[])
       tails[i] = Math.max(tails[i] as number, (p[i] as number) + (tails[j] as number))
   }
-  return { instance, size: ops.length, p, preds, succs, rows, places: ops.flatMap(placesOf), heads, tails }
+  return {
+    instance,
+    size: ops.length,
+    p,
+    preds,
+    succs,
+    rows,
+    places: ops.flatMap(childSlotsOf),
+    heads,
+    tails,
+  }
 }
 
 /** One row for each distinct set of eligible children: ops within it cannot use more than there are. */
 function hallRows({ ops }: Instance): Network['rows'] {
   const sets = new Map<string, readonly number[]>()
-  for (const o of ops) if (o.q > 0) sets.set([...o.eligible].sort((a, b) => a - b).join(), o.eligible)
+  for (const o of ops) if (o.crew > 0) sets.set([...o.eligible].sort((a, b) => a - b).join(), o.eligible)
   return [...sets.values()].map((set) => {
     const inside = new Set(set)
     return {
       name: `children ${[...set].sort((a, b) => a - b).join(', ')}`,
       cap: set.length,
-      use: Int32Array.from(ops, (o) => (o.q > 0 && o.eligible.every((c) => inside.has(c)) ? o.q : 0)),
+      use: Int32Array.from(ops, (o) => (o.crew > 0 && o.eligible.every((c) => inside.has(c)) ? o.crew : 0)),
     }
   })
 }

@@ -43,7 +43,17 @@ export function drawn(size: SizeName, seed: number, iterations = 800): Instance 
       const p = 2 + any(5)
       for (let w = 0; w < waves; w++) {
         const q = Math.floor((eligible.length + w) / waves)
-        add({ p, dur: p, raw: false, q, slots: q, req: { sup: overseen ? q : 4 * Math.ceil(q / 2) } }, w)
+        add(
+          {
+            duration: p,
+            dur: p,
+            raw: false,
+            crew: q,
+            slots: q,
+            demand: { sup: overseen ? q : 4 * Math.ceil(q / 2) },
+          },
+          w,
+        )
       }
     } else if (mode === 'TURNS') {
       const n = 2 + any(eligible.length)
@@ -51,12 +61,12 @@ export function drawn(size: SizeName, seed: number, iterations = 800): Instance 
       taskCaps[task] = Math.ceil(n / eligible.length)
       add(
         {
-          p: n + (raw ? 2 : 0),
+          duration: n + (raw ? 2 : 0),
           dur: 1,
           raw,
-          q: raw ? Math.min(2, eligible.length) : 1,
+          crew: raw ? Math.min(2, eligible.length) : 1,
           slots: n,
-          req: { sup: 1, bowl: 1 },
+          demand: { sup: 1, bowl: 1 },
         },
         0,
       )
@@ -65,10 +75,10 @@ export function drawn(size: SizeName, seed: number, iterations = 800): Instance 
       const rounds = 1 + any(2)
       taskCaps[task] = Math.max(1, Math.ceil((q * rounds) / eligible.length))
       for (let r = 0; r < rounds; r++)
-        add({ p: 4 + any(4), dur: 0, raw: false, q, slots: q, req: { sup: q } }, r)
+        add({ duration: 4 + any(4), dur: 0, raw: false, crew: q, slots: q, demand: { sup: q } }, r)
     } else if (mode === 'ADULT')
-      add({ p: 2 + any(6), dur: 0, raw: false, q: 0, slots: 0, req: { sup: 4, lead: 1 } }, 0)
-    else add({ p: 6 + any(12), dur: 0, raw: false, q: 0, slots: 0, req: {} }, 0)
+      add({ duration: 2 + any(6), dur: 0, raw: false, crew: 0, slots: 0, demand: { sup: 4, lead: 1 } }, 0)
+    else add({ duration: 6 + any(12), dur: 0, raw: false, crew: 0, slots: 0, demand: {} }, 0)
     lastOf.push(own)
   }
   const resources: Resource[] = [

@@ -16,12 +16,12 @@ const op = (id: string, more: Partial<Op> = {}): Op => ({
   id,
   task: id,
   mode: 'ADULT',
-  p: 2,
+  duration: 2,
   dur: 0,
   raw: false,
-  q: 0,
+  crew: 0,
   slots: 0,
-  req: {},
+  demand: {},
   eligible: [],
   preds: [],
   ...more,
@@ -108,7 +108,7 @@ describe('small sessions, every order tried', () => {
 
 describe('what it keeps', () => {
   it('one sink: hand-washing of two groups goes one after the other, and the bound names the sink', () => {
-    const wash = (id: string) => op(id, { p: 4, req: { sink: 1 } })
+    const wash = (id: string) => op(id, { duration: 4, demand: { sink: 1 } })
     const answer = solved(
       instance([wash('a'), wash('b'), wash('c')], { resources: [{ name: 'sink', cap: 1 }] }),
     )
@@ -117,16 +117,18 @@ describe('what it keeps', () => {
     expect(answer.boundCause).toBe('sink')
   })
   it('a chain is a bound, and is named', () => {
-    const answer = solved(instance([op('rise', { p: 90 }), op('bake', { p: 40, preds: ['rise'] })]))
+    const answer = solved(
+      instance([op('rise', { duration: 90 }), op('bake', { duration: 40, preds: ['rise'] })]),
+    )
     expect([answer.makespan, answer.bound, answer.boundCause]).toEqual([130, 130, 'chain: rise to bake'])
   })
   it('turns go round evenly, and never to a child who may not', () => {
-    const turns = op('flour', { mode: 'TURNS', p: 6, dur: 1, q: 1, slots: 6, eligible: [0, 1] })
+    const turns = op('flour', { mode: 'TURNS', duration: 6, dur: 1, crew: 1, slots: 6, eligible: [0, 1] })
     const other = op('stir', {
       mode: 'TURNS',
-      p: 3,
+      duration: 3,
       dur: 1,
-      q: 1,
+      crew: 1,
       slots: 3,
       eligible: [0, 1, 2],
       preds: ['flour'],
@@ -137,16 +139,28 @@ describe('what it keeps', () => {
     expect(answer.children.filter((a) => a.op === 'flour' && a.child === 2)).toEqual([])
   })
   it('after raw food a child is at the sink two units more', () => {
-    const raw = op('egg', { mode: 'TURNS', p: 6, dur: 1, q: 2, slots: 4, raw: true, eligible: [0, 1, 2] })
+    const raw = op('egg', {
+      mode: 'TURNS',
+      duration: 6,
+      dur: 1,
+      crew: 2,
+      slots: 4,
+      raw: true,
+      eligible: [0, 1, 2],
+    })
     const one = instance([raw], { taskCaps: { egg: 2 } })
     const answer = solved(one)
     expect(scheduleBreaches(one, answer.starts, answer.children)).toEqual([])
   })
   it.each([
     ['a circle', [op('a', { preds: ['b'] }), op('b', { preds: ['a'] })], 'circle'],
-    ['too much at once', [op('a', { req: { oven: 2 } })], 'oven'],
-    ['nobody', [op('a', { mode: 'EACH', q: 1, slots: 1 })], 'a'],
-    ['too many places', [op('a', { mode: 'TURNS', p: 5, dur: 1, q: 1, slots: 5, eligible: [0] })], 'a'],
+    ['too much at once', [op('a', { demand: { oven: 2 } })], 'oven'],
+    ['nobody', [op('a', { mode: 'EACH', crew: 1, slots: 1 })], 'a'],
+    [
+      'too many places',
+      [op('a', { mode: 'TURNS', duration: 5, dur: 1, crew: 1, slots: 5, eligible: [0] })],
+      'a',
+    ],
   ])('%s is refused with its cause', (_, ops, cause) => {
     const answer = solve(instance(ops, { resources: [{ name: 'oven', cap: 1 }], taskCaps: { a: 2 } }))
     expect('infeasible' in answer && answer.infeasible.cause).toBe(cause)
