@@ -10,6 +10,7 @@ import { PlanError } from '../plan/begin'
 import { decide, type Decision } from '../plan/model/decision'
 import type { Adapted, Gathered, Out } from '../plan/model/draft'
 import { nameToken, type Finding } from '../plan/model/finding'
+import type { SwapSet } from '../plan/model/plan'
 import type { PlanRequest } from '../plan/model/request'
 import { sketch, tableOf } from '../plan/sketch'
 import { weekTargetsIn } from '../plan/talk/week-targets'
@@ -36,9 +37,9 @@ export function evaluateRecipe(
   try {
     const table = tableOf(request)
     const set = table.draft.swapSet
-    if (!set) return seen(id, request, wish, made, [], table)
+    if (!set) return evaluateRequest(id, request, wish, made, [], table)
     const decisions = set.decisions.reduce<Decision[]>((all, d) => decide(all, d), request.decisions)
-    return seen(id, { ...request, decisions }, wish, made, set.says)
+    return evaluateRequest(id, { ...request, decisions }, wish, made, set.swaps)
   } catch (fault) {
     if (!(fault instanceof PlanError)) throw fault
     return noPlan(id, fault.message, wish, made)
@@ -46,13 +47,13 @@ export function evaluateRecipe(
 }
 
 /** The same with decisions and people as they are: for a remedy that is tried. */
-export function seen(
+export function evaluateRequest(
   id: string,
   request: PlanRequest,
   wish: SelectionCriteria,
   made: MadeBefore,
   /** Swaps that were counted in, in words. */
-  swapsSay: string[],
+  swaps: SwapSet['swaps'],
   table?: Out<Adapted>,
 ): Evaluation {
   const out = sketch(request, table)
@@ -62,9 +63,9 @@ export function seen(
     recipe: id,
     figures,
     against,
-    reasons: reasonsOf(figures, out.draft.people.length, swapsSay, request),
+    reasons: reasonsOf(figures, out.draft.people.length, swaps, request),
     decisions: request.decisions,
-    swapsSay,
+    swaps,
     key: keyOf(figures, against, wish),
   }
 }
@@ -153,7 +154,7 @@ function againstOf(out: Out<Gathered>, f: Figures, wish: SelectionCriteria): Aga
 const money = (minor: number, base: SelectionCriteria['base']): string =>
   moneyText(minor, base.rules.country === 'us' ? 'USD' : 'GBP')
 
-function reasonsOf(f: Figures, people: number, swaps: readonly string[], request: PlanRequest): string[] {
+function reasonsOf(f: Figures, people: number, swaps: SwapSet['swaps'], request: PlanRequest): string[] {
   const list: string[] = []
   if (swaps.length > 0) list.push(`for everyone at the table with ${swaps.map(asSwap).join(', and ')}`)
   else if (f.danger === 0) list.push('nothing found that lists what anybody here avoids: check the packets')
@@ -183,11 +184,9 @@ function reasonsOf(f: Figures, people: number, swaps: readonly string[], request
   if (f.toBuy.length === 0) list.push('all of it is in the cupboard')
   return list
 }
-/** "milk: oat drink" is said as "oat drink for milk". */
-const asSwap = (says: string): string => {
-  const [from, to] = says.split(': ')
-  return to === undefined ? says : to === 'left out' ? `no ${from ?? ''}` : `${to} for ${from ?? ''}`
-}
+/** "oat drink for milk", "no milk". */
+const asSwap = ({ from, to }: SwapSet['swaps'][number]): string =>
+  to === null ? `no ${from}` : `${to} for ${from}`
 
 const NOTHING: Figures = {
   danger: 0,
@@ -222,7 +221,7 @@ function noPlan(id: string, says: string, wish: SelectionCriteria, made: MadeBef
     against,
     reasons: [],
     decisions: [],
-    swapsSay: [],
+    swaps: [],
     key: keyOf(figures, against, wish),
   }
 }

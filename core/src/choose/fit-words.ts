@@ -13,7 +13,7 @@ export interface FitWords {
 export function fitWords(look: Evaluation, remedy: Remedy | null | undefined): FitWords {
   const [first, ...more] = look.against
   if (!first) {
-    const swaps = look.swapsSay.length
+    const swaps = look.swaps.length
     return {
       tone: 'fits',
       says:

@@ -5,7 +5,7 @@ import type { PlanRequest } from '../plan/model/request'
 import { tries, type Try } from '../plan/whatif/shorter'
 import { sketch } from '../plan/sketch'
 import type { Recipe } from '../recipe/recipe'
-import { seen } from './evaluate-recipe'
+import { evaluateRequest } from './evaluate-recipe'
 import { byKey } from './order'
 import {
   NEVER_MADE,
@@ -140,7 +140,7 @@ function tried(
 ): Remedy | null {
   try {
     const changed = change.apply(request)
-    const after = seen(before.recipe, changed, wish, made, before.swapsSay)
+    const after = evaluateRequest(before.recipe, changed, wish, made, before.swaps)
     if (byKey(after, before) >= 0 || after.against.length >= before.against.length) return null
     return {
       says: change.says,

@@ -1,4 +1,5 @@
 /** What a leader starts from: who, when, how long, with what; and what is known of each recipe from before. */
+import type { SwapSet } from '../plan/model/plan'
 import { assemble, type StoredSession } from '../setting/assemble'
 import type { Decision } from '../plan/model/decision'
 import type { PlanRequest } from '../plan/model/request'
@@ -100,7 +101,7 @@ export interface Evaluation {
   reasons: string[]
   /** The swaps that were counted in: they suit everyone at once. */
   decisions: Decision[]
-  swapsSay: string[]
+  swaps: SwapSet['swaps']
   /** Smaller first. */
   key: number[]
 }

@@ -2,6 +2,7 @@
  * Diets of families against a food. Source: core/data/foods.json, diet flags, groups and allergens (common practice, from
  * memory). Kosher and halal are cautions: the family's own rule and certifier come first.
  */
+import { allergenName } from './allergens'
 import { meet, type ExposureKind, type Packet } from './concerns'
 import { isUnknown, type Food, type FoodFact, type Verdict } from './foods'
 
@@ -30,8 +31,19 @@ export const isOwnDiet = (id: string): id is OwnDietId => id.startsWith('own:')
 export const dietName = (id: string, own: readonly OwnDiet[] = []): string =>
   own.find((d) => d.id === id)?.name ?? id.replace(/^own:/, '').replace(/-/g, ' ')
 
-/** The word under which a packet reading speaks of a diet: `diet:halal`. */
-export const dietKey = (diet: AnyDiet): string => `diet:${diet}`
+const DIET = 'diet:'
+/** The word under which a check or a packet reading speaks of a diet: `diet:halal`. Allergens stand under their own ids. */
+export const dietKey = (diet: AnyDiet): string => `${DIET}${diet}`
+
+/** The diet that a check or a packet reading speaks of; null where it is an allergen. */
+export const dietOfKey = (key: string): string | null =>
+  key.startsWith(DIET) ? key.slice(DIET.length) : null
+
+/** What a check or a packet reading is about, in words: "halal", "peanut". */
+export function concernName(key: string, own: readonly OwnDiet[] = []): string {
+  const diet = dietOfKey(key)
+  return diet === null ? allergenName(key) : dietName(diet, own)
+}
 
 const isMeat = (food: FoodFact): boolean =>
   food.diets['vegetarian'] === 'no' && !food.contains.includes('fish')

@@ -8,6 +8,10 @@ import { normaliseLabel } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
 
+/** Raw foods that nobody tastes and that decide the order of work. */
+export const RAW_KINDS = ['egg', 'poultry', 'mince', 'meat', 'fish', 'flour'] as const
+export type RawKind = (typeof RAW_KINDS)[number]
+
 export interface FoodFact {
   id: string
   name: string
@@ -28,6 +32,10 @@ export interface FoodFact {
   storage?: string
   /** Row of the choking and too-early rules that this food falls under. */
   shape?: string
+  /** What it is when it comes raw, or that it is eaten as it comes from the packet; none: never a raw food of these kinds. */
+  raw?: RawKind | 'ready'
+  /** It stings skin and eyes: an adult's hands only. */
+  stings?: boolean
   note?: string
   confidence: string
   source: string
@@ -157,3 +165,16 @@ export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodF
 
 /** Lea's own foods alone. */
 export const SHIPPED_BOOK: FoodBook = foodBook()
+
+/** Stock, gelatine, lard: of an animal, and not raw. */
+const NEVER_RAW = new Set<string>(['seasoning', 'sweet', 'fat'])
+
+/**
+ * What a food is when it comes raw; null where it is eaten as it is. Of a setting's own food that says nothing of it, whatever is not
+ * vegetarian is taken for raw meat: rather measured once too often.
+ */
+export function rawKindOf(food: Food): RawKind | null {
+  if (isUnknown(food)) return null
+  if (food.raw) return food.raw === 'ready' ? null : food.raw
+  return food.diets['vegetarian'] === 'no' && !NEVER_RAW.has(food.group ?? '') ? 'meat' : null
+}

@@ -12,7 +12,7 @@ export {
   probeFault,
   readTyped,
 } from './core-temperature'
-export { DIETS, type Diet, dietName } from './diets'
+export { DIETS, type Diet, concernName, dietName, dietOfKey } from './diets'
 export { EMERGENCY, EMERGENCY_NUMBERS } from './emergency'
 export {
   type FoodBook,

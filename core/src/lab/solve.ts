@@ -5,7 +5,7 @@
  * Search over anonymous schedules (`search`), names at the times found (`naming`); ops that quarrel over children get a limit of
  * their own and all is tried anew; where a conflict stays, ops are placed with their children at once (`named-serial`).
  */
-import { lowerBound, type Bound } from '../plan/clock/schedule/bound'
+import { boundCauseText, lowerBound, type Bound } from '../plan/clock/schedule/bound'
 import { networkOf, type Impossible, type Instance, type Network } from '../plan/clock/schedule/instance'
 import { namedSerial } from './named-serial'
 import { ChildAssignment, type Named } from './child-assignment'
@@ -129,7 +129,7 @@ function answer(net: Network, { starts, named, length }: Candidate, bound: Bound
     })),
     makespan: length,
     bound: bound.units,
-    boundCause: bound.cause,
+    boundCause: boundCauseText(bound.cause),
     sumsq: named.sumsq,
     longestWait: named.longestWait,
     conflicts: 0,

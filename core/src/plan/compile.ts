@@ -136,7 +136,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     },
     bounds: draft.bounds,
     totals: draft.totals,
-    idle: request.decisions.filter((d) => isIdle(d, draft, found)),
+    ineffective: request.decisions.filter((d) => isIdle(d, draft, found)),
   }
   return { ...plan, digest: digest(plan) }
 }

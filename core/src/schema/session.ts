@@ -105,9 +105,9 @@ const skillsSchema = yup
   )
 
 /** Technique id -> the day on which it was last done. */
-const latelySchema = yup
+const lastDoneSchema = yup
   .mixed<Record<string, string>>()
-  .test('lately', 'What was done lately must say the day of each technique', (value) =>
+  .test('lastDone', 'What was done lately must say the day of each technique', (value) =>
     value === undefined || value === null
       ? true
       : typeof value === 'object' &&
@@ -152,13 +152,16 @@ const planChild = yup
     carePlan: yup.boolean().optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
-    lately: latelySchema.optional(),
-    ahead: whole('Jobs more than its share', -1000, 1000).optional(),
+    lastDone: lastDoneSchema.optional(),
+    turnsOverShare: whole('Jobs more than its share', -1000, 1000).optional(),
     talk: childTalkSchema.optional().default(undefined),
     limits: listOf(line('Technique', 60), 'Techniques left out', TECHNIQUES.length)
       .optional()
       .default(undefined),
   })
+  // As requests of earlier versions call them.
+  .from('lately', 'lastDone')
+  .from('ahead', 'turnsOverShare')
   .test(
     'age',
     'A child needs a birth month, or an age in months',

@@ -2,6 +2,7 @@
  * Timers as they stand at an instant: how long until they ring, which ring now, and what has come round again ("turn every two
  * minutes"). They live in the log of events, so that every device shows the same and a reload loses none.
  */
+import { isOvernight } from '../plan/model/sittings'
 import type { Plan } from '../plan/model/plan'
 
 export interface TimerState {
@@ -65,9 +66,6 @@ export function clockText(seconds: number): string {
   return `${seconds < 0 ? '+' : ''}${hours > 0 ? `${hours}:` : ''}${rest}`
 }
 
-/** Longer waits, a night in the fridge, are no matter for a timer at the table. */
-const MOST_SECONDS = 6 * 3600
-
 /** The timers that a step of the plan asks for: its waits, each named by the step, with what has to be done again and again. */
 export const timersOf = (
   plan: Plan,
@@ -76,7 +74,7 @@ export const timersOf = (
 ): { name: string; seconds: number; every?: number }[] => {
   const title = plan.schedule.find((s) => s.step === step)?.title ?? ''
   const waits = plan.tasks.filter(
-    (t) => t.step === step && t.bowl === bowl && t.mode === 'WAIT' && t.seconds <= MOST_SECONDS,
+    (t) => t.step === step && t.bowl === bowl && t.mode === 'WAIT' && !isOvernight(t.seconds),
   )
   return waits.map((t) => ({
     name: waits.length > 1 ? `${title}: ${t.name}` : title,

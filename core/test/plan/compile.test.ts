@@ -128,7 +128,7 @@ describe('a finding that an adult clears', () => {
     const more = [...withZuri(), child('otis', 49, { concerns: [milk] })]
     const plan = compile(request(more, { decisions: [clear(finding)] }))
     expect(concernOf(plan)?.grade).toBe('stop')
-    expect(plan.idle).toEqual([clear(finding)])
+    expect(plan.ineffective).toEqual([clear(finding)])
   })
 })
 
@@ -205,7 +205,7 @@ describe('amounts and turns', () => {
     const plan = compile(request(four(), { decisions: [{ kind: 'pin', task, child: 'kofi' }] }))
     expect(plan.turns.find((t) => t.task === task && t.number === 1)?.child).toBe('kofi')
     const gone: Decision = { kind: 'pin', task, child: 'nobody' }
-    expect(compile(request(four(), { decisions: [gone] })).idle).toEqual([gone])
+    expect(compile(request(four(), { decisions: [gone] })).ineffective).toEqual([gone])
   })
   it('turns come out even where nobody is barred', () => {
     const { bounds, totals } = compile(request(four()))

@@ -47,7 +47,7 @@ describe('a turn set down on the clock', () => {
     const wrong = { kind: 'stands' as const, task: bake.id, adult: 'gwenda' }
     const kept = compile({ ...r, decisions: [wrong] })
     expect(kept.tasks.find((t) => t.id === bake.id)?.adult).toBe('petra')
-    expect(kept.idle).toEqual([wrong])
+    expect(kept.ineffective).toEqual([wrong])
   })
   it('an allergy added moves the child off the task, pinned or not', () => {
     const r = request(four())
@@ -60,7 +60,7 @@ describe('a turn set down on the clock', () => {
       children: r.children.map((c) => (c.id === 'wren' ? { ...c, concerns: [milk] } : c)),
     })
     expect(after.turns.some((t) => t.task === task && t.child === 'wren')).toBe(false)
-    expect(after.idle).toContainEqual(pin)
+    expect(after.ineffective).toContainEqual(pin)
   })
 })
 

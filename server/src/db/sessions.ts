@@ -1,5 +1,5 @@
 /** Sessions, their decisions, frozen plans and events. */
-import { type Decision, type Plan, type Plan1, upgradePlan } from '@lea/core/plan'
+import { type Decision, type Plan, type StoredPlan, upgradePlan } from '@lea/core/plan'
 import type { SessionBody } from '@lea/core/schema'
 import type { TableEvent } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
@@ -65,7 +65,7 @@ export async function freeze(db: Db, id: string, plan: Plan): Promise<void> {
 }
 
 export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
-  const { rows } = await db.query<{ plan: Plan | Plan1 | null }>('select plan from sessions where id = $1', [
+  const { rows } = await db.query<{ plan: StoredPlan | null }>('select plan from sessions where id = $1', [
     id,
   ])
   const plan = rows[0]?.plan

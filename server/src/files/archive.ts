@@ -13,7 +13,7 @@ import {
   type HouseRules,
   type Kit,
   type Plan,
-  type Plan1,
+  type StoredPlan,
   digest,
   upgradePlan,
 } from '@lea/core/plan'
@@ -103,7 +103,7 @@ export function unpackArchive(bytes: Uint8Array, today: string): Archive {
     sessions: (rows('sessions', archivedSession, part('sessions')) as unknown as ArchivedSession[]).map(
       (s) => ({
         ...s,
-        plan: s.plan ? upgradePlan(s.plan as Plan | Plan1) : null,
+        plan: s.plan ? upgradePlan(s.plan as StoredPlan) : null,
       }),
     ),
   }

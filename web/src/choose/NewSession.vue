@@ -195,9 +195,9 @@ function addGuest(guest: StoredGuest): void {
                 @click="layOut(s, false)"
               >
                 {{
-                  s.look.swapsSay.length > 1
+                  s.look.swaps.length > 1
                     ? 'Lay it out with the swaps'
-                    : s.look.swapsSay.length === 1
+                    : s.look.swaps.length === 1
                       ? 'Lay it out with the swap'
                       : 'Lay it out'
                 }}<span class="sr-only">: {{ s.row.recipe.title }}</span>

@@ -7,7 +7,7 @@ import { amountText, isRounded } from '../../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'
 import { foodName, isUnknown } from '../../food/foods'
 import { allergenName } from '../../food/allergens'
-import { dietName } from '../../food/diets'
+import { concernName, dietOfKey } from '../../food/diets'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concerns'
 import type { RecipeLine } from '../../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
@@ -97,9 +97,6 @@ function lineWith(
   }))
 }
 
-const aboutName = (about: string): string =>
-  about.startsWith('diet:') ? dietName(about.slice(5)) : allergenName(about)
-
 interface Around {
   start: PlanStart
   request: PlanRequest
@@ -155,9 +152,9 @@ function sentence(name: string, touching: readonly Exposure[]): string {
   const byMeeting = (['lists', 'may', 'ask'] as const).flatMap((meeting) => {
     const ones = touching.filter((t) => t.meeting === meeting)
     if (ones.length === 0) return []
-    const abouts = [...new Set(ones.map((t) => aboutName(t.about)))].join(', ')
+    const abouts = [...new Set(ones.map((t) => concernName(t.about)))].join(', ')
     if (meeting === 'lists')
-      return [ones.every((o) => o.about.startsWith('diet:')) ? `is not ${abouts}` : `lists ${abouts}`]
+      return [ones.every((o) => dietOfKey(o.about) !== null) ? `is not ${abouts}` : `lists ${abouts}`]
     return [meeting === 'may' ? `may contain ${abouts}` : `needs its packet read for ${abouts}`]
   })
   const who = [...new Set(touching.map((t) => t.child))].map((child) => {
@@ -165,7 +162,7 @@ function sentence(name: string, touching: readonly Exposure[]): string {
     const what = own.map((t) => {
       const level =
         t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
-      return `${aboutName(t.about)} (${level})`
+      return `${concernName(t.about)} (${level})`
     })
     const apart = own.every((t) => t.contact)
       ? ', eats from the own bowl: own tools, mixed first, soap and water between'
@@ -288,7 +285,7 @@ function swapFix(
   const names = parts.map((p) => foods.of(p.food).name).join(' and ')
   const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')
   const price = priceChange({ food: original.food, amount: all, unit: original.unit }, parts, request)
-  const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${aboutName(m.about)}`)
+  const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${concernName(m.about)}`)
   return {
     label: `${names[0]?.toUpperCase() ?? ''}${names.slice(1)} for everyone`,
     cost: [

@@ -3,6 +3,7 @@
  * that lists what somebody must not have gets one option; over all choices, least (1) lines left stuck, (2) packets to read,
  * (3) rows of lesser confidence, (4) foods brought in. Depth-first over the lines with a bound; options are few.
  */
+import { must } from '../../amount/must'
 import { foodName } from '../../food/foods'
 import { swapOf, swapsFor, type Swap } from '../../food/swaps'
 import type { Recipe, RecipeLine } from '../../recipe/recipe'
@@ -39,18 +40,18 @@ export function smallestSet(
   const name = (id: string): string => foodName(start.foods.of(id))
   return {
     decisions: best.flatMap((o) => (o.decision ? [o.decision] : [])),
-    says: best.flatMap((o, i) =>
-      o.decision ? [`${name(hard[i]?.food ?? '')}: ${inWords(o.decision, name)}`] : [],
+    swaps: best.flatMap(({ decision }, i) =>
+      decision ? [{ from: name(must(hard[i], 'the line of a swap').food), to: inWords(decision, name) }] : [],
     ),
     stuck: hard.filter((_, i) => best[i]?.stuck).map((l) => name(l.food)),
     packets: [...new Set([...fixed, ...best.flatMap((o) => o.packets)])].map(name),
   }
 }
 
-const inWords = (decision: Decision, name: (food: string) => string): string =>
+const inWords = (decision: Decision, name: (food: string) => string): string | null =>
   decision.kind === 'swap'
     ? (swapOf(decision.swap)?.parts ?? []).map((p) => name(p.food)).join(' and ')
-    : 'left out'
+    : null
 
 const toRead = (foods: readonly string[], meetings: (food: string) => Exposure[]): string[] =>
   foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))

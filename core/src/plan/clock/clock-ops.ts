@@ -12,8 +12,14 @@ import type { Task } from '../model/task'
 export const UNIT_SECONDS = 5
 const units = (seconds: number): number => Math.ceil(seconds / UNIT_SECONDS)
 
+/** The limit that an adult's own hands are, and the one that a tool is. */
+export const adultLimit = (adult: string): string => `adult:${adult}`
+export const toolLimit = (tool: string): string => `tool:${tool}`
+
 export interface ClockOp extends Op {
   step: string
+  /** The tools that are counted and held. */
+  tools: string[]
   /** None where it is done once for the whole table. */
   bowl: string | null
 }
@@ -123,16 +129,18 @@ function op(
 ): ClockOp {
   const demand: Record<string, number> = {}
   const watch = watched(task, children, request.adults.length)
-  if (watch.whole && task.adult) demand[`adult:${task.adult}`] = 1
+  if (watch.whole && task.adult) demand[adultLimit(task.adult)] = 1
   if (watch.share > 0) demand['watching'] = watch.share
   if (task.place === 'oven') demand['oven'] = 1
   if (task.place === 'sink') demand['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
-  for (const [tool, n] of toolsHeld(task, children, request)) demand[`tool:${tool}`] = n
+  const tools = toolsHeld(task, children, request)
+  for (const [tool, n] of tools) demand[toolLimit(tool)] = n
   return {
     id: waveId(task, wave),
     task: task.id,
     step: task.step,
     bowl: task.bowl,
+    tools: [...tools.keys()],
     mode: 'ADULT',
     duration: units(seconds),
     dur: 0,

@@ -1,3 +1,4 @@
+import { turnsAndJobs } from '../model/task-kinds'
 import type { RecipeStep } from '../../recipe/recipe'
 import { background } from './background'
 import { clockFindings } from './clock-findings'
@@ -163,22 +164,19 @@ function totalsOf(
   const seconds = first?.seconds ?? 0
   const { start, until } = request.session
   const spare = until ? minutesBetween(clockAfter(start, Math.ceil(seconds / 60)), until) : null
-  const shared = new Set(draft.tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
   return {
     seconds,
     startsAt: start,
     endsAt: clockAfter(start, Math.ceil(seconds / 60)),
     ...(spare !== null && { spareMinutes: spare, latestStart: clockAfter(start, spare + 24 * 60) }),
-    bound: { seconds: first?.bound ?? 0, cause: first?.boundCause ?? '' },
+    bound: { seconds: first?.bound ?? 0, cause: first?.boundCause ?? { kind: 'none' } },
     buffer: Math.ceil((seconds * BUFFER) / 60) * 60,
     standing: lines.flatMap((l) => l.standing),
     sittings: lines.length,
     perChild: draft.people.map((p) => {
-      const own = turns.filter((t) => t.child === p.id)
       return {
         child: p.id,
-        turns: own.filter((t) => shared.has(t.task)).length,
-        jobs: own.length,
+        ...turnsAndJobs(p.id, draft.tasks, turns),
         longestWait: waitIn(p.id, draft.tasks, turns),
       }
     }),

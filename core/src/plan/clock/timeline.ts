@@ -3,14 +3,16 @@
  * limits. Times are in units of five seconds.
  */
 import type { RecipeStep } from '../../recipe/recipe'
-import { opsOf, UNIT_SECONDS } from './clock-ops'
-import { lowerBound } from './schedule/bound'
+import { adultLimit, opsOf, toolLimit, UNIT_SECONDS, type ClockOp } from './clock-ops'
+import { lowerBound, type Bound, type BoundCause } from './schedule/bound'
 import { networkOf, type Instance } from './schedule/instance'
 import { seeded } from './schedule/random'
 import { bestOfRules, improve } from './schedule/search'
 import type { PlanRequest } from '../model/request'
 import { keepMaxLags, type TooLongStand } from './max-lag'
 import { ADULT_SHARES, SINK_PLACES, toolCount } from '../split/waves'
+import { must } from '../../amount/must'
+import type { HeldUpBy } from '../model/plan'
 import type { Task } from '../model/task'
 
 /** What the clock needs of a draft, or of a plan in force. */
@@ -26,7 +28,7 @@ export interface Timeline {
   /** Seconds in all, and what nobody can be quicker than, with the cause. */
   seconds: number
   bound: number
-  boundCause: string
+  boundCause: HeldUpBy
   standing: TooLongStand[]
 }
 
@@ -38,19 +40,11 @@ const SKETCH_RULES = 2
 
 export function timeline(steps: readonly RecipeStep[], draft: Timed, request: PlanRequest): Timeline {
   const ops = opsOf(steps, draft, request)
-  const counted = new Set(
-    ops.flatMap((o) => Object.keys(o.demand).filter((name) => name.startsWith('tool:'))),
-  )
+  const limits = limitsOf(ops, request)
   const instance: Instance = {
     children: draft.people.length,
     ops,
-    resources: [
-      ...request.adults.map((a) => ({ name: `adult:${a.id}`, cap: 1 })),
-      { name: 'watching', cap: request.adults.length * ADULT_SHARES },
-      { name: 'sink', cap: request.kit.sinkPlaces ?? SINK_PLACES },
-      { name: 'oven', cap: 1 },
-      ...[...counted].map((name) => ({ name, cap: Math.max(1, toolCount(name.slice(5), request)) })),
-    ],
+    resources: limits.map(({ name, cap }) => ({ name, cap })),
     taskCaps: {},
     seed: request.seed,
     iterations: SCHEDULES[request.effort],
@@ -59,7 +53,7 @@ export function timeline(steps: readonly RecipeStep[], draft: Timed, request: Pl
   // Built as it is, it cannot be impossible: no circle, no op above a limit.
   if ('cause' in net) throw new Error(`the clock cannot be set: ${net.says}`)
   // A sketch tries nothing that a bound could end.
-  const bound = request.effort === 'sketch' ? { units: 0, cause: '' } : lowerBound(net)
+  const bound: Bound = request.effort === 'sketch' ? { units: 0, cause: { kind: 'none' } } : lowerBound(net)
   const best = improve(
     net,
     net.rows,
@@ -73,7 +67,42 @@ export function timeline(steps: readonly RecipeStep[], draft: Timed, request: Pl
     starts: new Map(ops.map((o, i) => [o.id, (starts[i] as number) * UNIT_SECONDS])),
     seconds: best.length * UNIT_SECONDS,
     bound: bound.units * UNIT_SECONDS,
-    boundCause: bound.cause,
+    boundCause: heldUpBy(bound.cause, limits),
     standing,
   }
+}
+
+interface Limit {
+  name: string
+  cap: number
+  /** What it is, where it is what holds everything up. */
+  is: HeldUpBy
+}
+
+/** Adults, their eyes, the sink, the oven, and each tool that is counted. */
+function limitsOf(ops: readonly ClockOp[], request: PlanRequest): Limit[] {
+  const tools = new Set(ops.flatMap((o) => o.tools))
+  return [
+    ...request.adults.map(({ id }): Limit => ({
+      name: adultLimit(id),
+      cap: 1,
+      is: { kind: 'adult', adult: id },
+    })),
+    { name: 'watching', cap: request.adults.length * ADULT_SHARES, is: { kind: 'watching' } },
+    { name: 'sink', cap: request.kit.sinkPlaces ?? SINK_PLACES, is: { kind: 'sink' } },
+    { name: 'oven', cap: 1, is: { kind: 'oven' } },
+    ...[...tools].map((tool): Limit => ({
+      name: toolLimit(tool),
+      cap: Math.max(1, toolCount(tool, request)),
+      is: { kind: 'tool', tool },
+    })),
+  ]
+}
+
+function heldUpBy(cause: BoundCause, limits: readonly Limit[]): HeldUpBy {
+  if (cause.kind !== 'limit') return cause
+  return must(
+    limits.find((l) => l.name === cause.name),
+    `the limit '${cause.name}'`,
+  ).is
 }

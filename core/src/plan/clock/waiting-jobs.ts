@@ -3,6 +3,7 @@
  * ones first, no longer than the age stays with one job, never the same again while there is another. Clearing up is done while
  * everyone waits for the oven; where there is no such wait it follows at the end.
  */
+import { isOvernight } from '../model/sittings'
 import { attention, longestWait } from '../../craft/ages'
 import { FILLER_JOBS, type SideJob } from '../../craft/side-jobs'
 import { choicesAt } from '../../craft/choices'
@@ -60,7 +61,7 @@ export function waitingJobs(draft: Draft, request: PlanRequest): Filled {
   return { fill, clearUp }
 }
 
-const isNight = (s: StepTime): boolean => s.passive && s.seconds >= 3 * 3600
+const isNight = (s: StepTime): boolean => s.passive && isOvernight(s.seconds)
 
 /** Every stretch of a child without a job, cut to what its age stays with. */
 function gapsOf(

@@ -1,4 +1,5 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
+import { isOvernight } from '../model/sittings'
 import type { Clocked } from '../model/draft'
 import type { Plan } from '../model/plan'
 import type { WaitingJob, Turn } from '../model/task'
@@ -23,7 +24,7 @@ export function idleTimes(
   perChild: Plan['totals']['perChild'],
   { tasks, turns, schedule, fill }: Pick<Clocked, 'tasks' | 'turns' | 'schedule' | 'fill'>,
 ): Plan['totals']['perChild'] {
-  const first = schedule.filter((s) => s.sitting === 1 && s.seconds < 3 * 3600)
+  const first = schedule.filter((s) => s.sitting === 1 && !isOvernight(s.seconds))
   const ids = new Set(first.map((s) => s.step))
   const end = Math.max(0, ...first.map((s) => s.start + s.seconds))
   const stepOf = new Map(tasks.map((t) => [t.id, t.step]))

@@ -2,19 +2,21 @@
  * A measure breaks or is lost at the table: what is still to be scooped with it is made with those that are left, exactly; what is
  * in the bowl stays, and so do all other jobs.
  */
+import { must } from '../../amount/must'
+import { rebuildPlan } from './live-changes'
 import { bestWay, decompositions } from '../../amount/decompose'
 import { ratio } from '../../amount/ratio'
 import { amountText } from '../../amount/show'
 import { toBase, unitOf } from '../../amount/units'
 import type { Measure } from '../../amount/scoops'
 import { countLimit } from '../../craft/ages'
-import { withDigest } from '../model/digest'
-import { runsLate, type LiveChange } from './live-changes'
+import { type LiveChange } from './live-changes'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { scoopsOf } from '../model/scoop-sequence'
 import type { Measured, ScoopPart } from '../model/line'
 import type { Task, Turn } from '../model/task'
+import { runsLate } from './runs-late'
 
 /**
  * @param measure id of the one that broke
@@ -101,13 +103,14 @@ function withParts(
   const gone = new Set(open.map((t) => t.id))
   const own = plan.turns.filter((t) => t.task === task.id)
   const scoops = scoopsOf(measured)
-  const highest = Math.max(0, ...own.map((t) => Number(t.id.split('#').at(-1) ?? 0)))
+  const count = parts.reduce((n, p) => n + p.n, 0)
+  const ids = freshIds(task.id, own, count)
   const added = parts
     .flatMap((p) => Array.from({ length: p.n }, () => p))
     .map((part, k) => ({
       part,
       turn: {
-        id: `${task.id}#${highest + k + 1}`,
+        id: must(ids[k], 'a fresh id'),
         task: task.id,
         number: 0,
         measure: part.measure,
@@ -135,7 +138,7 @@ function withParts(
     else list.push({ ...part, n: 1 })
     return list
   }, [])
-  return withDigest({
+  return rebuildPlan({
     ...plan,
     tasks: plan.tasks.map((t) =>
       t.id === task.id
@@ -144,4 +147,15 @@ function withParts(
     ),
     turns: plan.turns.flatMap((t) => (t.task !== task.id ? [t] : t === own[0] ? turns : [])),
   })
+}
+
+/** Ids for turns that come anew: none that a turn of this task has already. */
+function freshIds(task: string, own: readonly Turn[], count: number): string[] {
+  const taken = new Set(own.map((t) => t.id))
+  const ids: string[] = []
+  for (let n = own.length + 1; ids.length < count; n++) {
+    const id = `${task}#${n}`
+    if (!taken.has(id)) ids.push(id)
+  }
+  return ids
 }

@@ -1,7 +1,7 @@
+import { rebuildPlan } from './live-changes'
 import { compile } from '../compile'
 import { decide, type Decision } from '../model/decision'
 import { stillFree } from '../clock/waiting-times'
-import { withDigest } from '../model/digest'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { clockAfter } from '../../amount/clock-time'
@@ -128,9 +128,8 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
   })
   const seconds = Math.max(...schedule.map((s) => (s.sitting === 1 ? s.start + s.seconds : 0)))
   const saved = Math.ceil(plan.totals.seconds / 60) - Math.ceil(seconds / 60)
-  const shared = new Set(tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
   const spare = plan.totals.spareMinutes
-  return withDigest({
+  return rebuildPlan({
     ...plan,
     tasks,
     turns,
@@ -140,7 +139,7 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
       ...plan.watch.filter((w) => !coming.has(w.step)),
       ...fresh.watch.filter((w) => coming.has(w.step)),
     ],
-    fill: [
+    waitingJobs: [
       ...stillFree(
         (plan.waitingJobs ?? []).filter((f) => !coming.has(f.step)),
         { tasks, turns, schedule },
@@ -152,10 +151,6 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
       seconds,
       endsAt: clockAfter(plan.totals.startsAt, Math.ceil(seconds / 60)),
       ...(spare !== undefined && { spareMinutes: spare + saved }),
-      perChild: plan.totals.perChild.map((p) => {
-        const own = turns.filter((t) => t.child === p.child)
-        return { ...p, turns: own.filter((t) => shared.has(t.task)).length, jobs: own.length }
-      }),
     },
   })
 }

@@ -28,12 +28,48 @@ export interface FindingSubject {
   meeting?: ExposureKind
 }
 
+/** The passes, in their order. */
+export const PASSES = [
+  'adapt',
+  'shape',
+  'portion',
+  'split',
+  'scoop',
+  'turns',
+  'clock',
+  'gather',
+  'talk',
+] as const
+export type PassName = (typeof PASSES)[number]
+
+/** What a finding is a case of. */
+export type RuleName =
+  | 'concern'
+  | 'shape'
+  | 'object'
+  | 'added-sugar'
+  | 'ratio'
+  | 'make'
+  | 'whole-eggs'
+  | 'whole-tins'
+  | 'scaling'
+  | 'near-measure'
+  | 'heat'
+  | 'blade'
+  | 'stations'
+  | 'even-turns'
+  | 'tight'
+  | 'late'
+  | 'waits'
+  | 'stands'
+  | 'equipment'
+
 export interface Finding {
   id: string
   cause: string
   grade: Grade
-  pass: string
-  rule: string
+  pass: PassName
+  rule: RuleName
   subject: { line?: string; step?: string; task?: string; tool?: string; food?: string }
   touches: FindingSubject[]
   /** Text for a person; `{{id}}` stands for the name of a child or adult. */

@@ -12,16 +12,29 @@ import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
-export const PLAN_VERSION = 2
+export const PLAN_VERSION = 3
 
 export interface WatchNote {
   step: string
   /** The bowl it is about; none: every bowl. */
   bowl?: string
   grade: 'stop' | 'adult' | 'know'
+  /** A note about a child's own allergy or plan is for an adult's eyes: no screen that children see shows it. */
+  about: NoteSubject
   says: string
   source: string
 }
+
+/** What keeps a session from being shorter. */
+export type HeldUpBy =
+  | { kind: 'none' | 'sink' | 'oven' | 'watching' }
+  | { kind: 'adult'; adult: string }
+  | { kind: 'tool'; tool: string }
+  | { kind: 'chain' | 'clique'; tasks: string[] }
+
+/** Whom a note is about: the work itself, or one child. */
+export type NoteSubject = { kind: 'work' } | { kind: 'child'; child: string }
+export const WORK: NoteSubject = { kind: 'work' }
 
 export interface Check {
   line: string
@@ -35,8 +48,8 @@ export interface Check {
 /** The smallest set of changes that clears every line that lists what somebody must not have, for one pot for all. */
 export interface SwapSet {
   decisions: Decision[]
-  /** The same in words: "buttermilk: oat drink and lemon juice". */
-  says: string[]
+  /** The same by the names of the foods; `to` null: it is left out. */
+  swaps: { from: string; to: string | null }[]
   /** Lines (by name) for which nothing suits everyone. */
   stuck: string[]
   /** Names of foods whose packets are still to read with it. */
@@ -99,14 +112,14 @@ export interface Plan {
     spareMinutes?: number
     latestStart?: string
     /** Nobody can be quicker than this, step by step with these adults; and why. Not there in plans of an earlier version. */
-    bound?: { seconds: number; cause: string }
+    bound?: { seconds: number; cause: HeldUpBy }
     sittings: number
     perChild: {
       child: string
       turns: number
       jobs: number
       longestWait: number
-      ineffective?: number
+      idle?: number
       idleFilled?: number
     }[]
     /** Seconds for things that go slower than planned: shown, not hidden in the times. */
@@ -117,7 +130,7 @@ export interface Plan {
     standing?: { step: string; bowl: string; seconds: number; most: number }[]
   }
   /** Decisions whose subject is gone: kept, without effect. */
-  idle: Decision[]
+  ineffective: Decision[]
   /** Digest of the whole plan without this field. */
   digest: string
 }

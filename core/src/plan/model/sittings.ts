@@ -2,8 +2,14 @@
 import type { Recipe, RecipeStep } from '../../recipe/recipe'
 import type { Decision } from './decision'
 
-/** A wait that no session at a table sits out. Source: common practice (a freeze of five hours never fits one sitting). */
-export const LONG_WAIT_SECONDS = 3 * 3600
+/**
+ * From this many seconds on a wait is sat out by no session at a table: what comes after it belongs to a later sitting.
+ * Source: common practice (a freeze of five hours never fits one sitting).
+ */
+const OVERNIGHT_SECONDS = 3 * 3600
+
+/** Whether a wait of so many seconds is left alone until a later sitting: overnight, or as good as. */
+export const isOvernight = (seconds: number): boolean => seconds >= OVERNIGHT_SECONDS
 
 const longest = (step: RecipeStep | undefined): number =>
   Math.max(0, ...(step?.tasks ?? []).map((t) => (t.mode === 'WAIT' ? t.seconds : 0)))
@@ -14,7 +20,7 @@ export function withSittings(recipe: Recipe, decisions: readonly Decision[]): Re
   const steps = recipe.steps.flatMap((step, i): RecipeStep[] => {
     const before = recipe.steps[i - 1]
     const rested = before !== undefined && before.id === chosen && before.rests !== undefined
-    const later = i > 0 && (step.nextSitting === true || longest(before) >= LONG_WAIT_SECONDS || rested)
+    const later = i > 0 && (step.nextSitting === true || isOvernight(longest(before)) || rested)
     const now: RecipeStep = { ...step, ...(later && { nextSitting: true }) }
     const rest = step.id === chosen && i < recipe.steps.length - 1 ? restStep(step) : null
     return rest ? [now, rest] : [now]

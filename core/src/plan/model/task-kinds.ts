@@ -1,4 +1,4 @@
-import type { Task } from './task'
+import type { Task, Turn } from './task'
 
 /** What goes in together, or waits for all: done once for the whole table. */
 export const isTogether = (task: Pick<Task, 'mode' | 'place'>): boolean =>
@@ -18,3 +18,14 @@ export const staysAt = (task: Pick<Task, 'mode' | 'place' | 'every'>): boolean =
  */
 export const timesTurned = (seconds: number, every: number): number =>
   Math.max(0, Math.ceil(seconds / every) - 1)
+
+/** How many turns a child has of what is shared, and jobs in all. */
+export function turnsAndJobs(
+  child: string,
+  tasks: readonly Task[],
+  turns: readonly Turn[],
+): { turns: number; jobs: number } {
+  const shared = new Set(tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
+  const own = turns.filter((t) => t.child === child)
+  return { turns: own.filter((t) => shared.has(t.task)).length, jobs: own.length }
+}

@@ -4,7 +4,7 @@ import { choicesAt } from '../../craft/choices'
 import type { RecipeStep, StepVariant } from '../../recipe/recipe'
 import type { Adapted, DraftChild } from '../model/draft'
 import { nameToken } from '../model/finding'
-import type { WatchNote } from '../model/plan'
+import { WORK, type WatchNote } from '../model/plan'
 
 /**
  * How many are offered at once goes by age: two under three years, then more.
@@ -32,6 +32,7 @@ export function choiceNotes({ recipe, lines, people }: Adapted): WatchNote[] {
       {
         step: step.id,
         grade: 'know',
+        about: WORK,
         says: says.join(' '),
         source: 'common practice (choices by age), from memory',
       },
@@ -56,6 +57,7 @@ export function variantNotes({ recipe, people }: Pick<Adapted, 'recipe' | 'peopl
             {
               step: step.id,
               grade: 'know',
+              about: WORK,
               says: `${variantAges(v)} (${listed(whom.map((p) => nameToken(p.id)))}): ${v.says}`,
               source: 'the recipe',
             },

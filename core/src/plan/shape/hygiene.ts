@@ -6,7 +6,7 @@
  */
 import { isHot } from '../../recipe/recipe'
 import { allergenName } from '../../food/allergens'
-import { foodName, isUnknown } from '../../food/foods'
+import { foodName, rawKindOf } from '../../food/foods'
 import { APART } from '../adapt/bowls'
 import type { Adapted, AdaptedLine } from '../model/draft'
 import { nameToken } from '../model/finding'
@@ -15,21 +15,13 @@ import type { PlanRequest } from '../model/request'
 
 const FSA = 'FSA; common practice, from memory'
 
-/** Raw foods that decide the order of work. */
-export type RawKind = 'egg' | 'meat' | 'flour'
-
-export function rawKind(line: Pick<AdaptedLine, 'food'>, foods: Adapted['foods']): RawKind | null {
-  const food = foods.of(line.food)
-  if (isUnknown(food)) return null
-  if (/^egg-(hen|duck)$/.test(food.id)) return 'egg'
-  if (
-    /^(chicken|turkey|beef|pork|lamb|sausages|cod|haddock|salmon|mackerel)/.test(food.id) &&
-    food.diets['vegetarian'] === 'no' &&
-    !food.compound &&
-    !/stock/.test(food.id)
-  )
-    return 'meat'
-  return /(^|-)(flour|oatmeal|semolina)$/.test(food.id) ? 'flour' : null
+/** Raw foods that decide the order of work: meat and fish of every kind are one here. */
+export function rawKind(
+  line: Pick<AdaptedLine, 'food'>,
+  foods: Adapted['foods'],
+): 'egg' | 'meat' | 'flour' | null {
+  const kind = rawKindOf(foods.of(line.food))
+  return kind === null || kind === 'egg' || kind === 'flour' ? kind : 'meat'
 }
 
 export function hygieneOf(draft: Omit<Adapted, 'swapSet'>, request: PlanRequest): HygieneNote[] {

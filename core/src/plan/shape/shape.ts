@@ -13,7 +13,7 @@ import { hygieneOf, rawKind } from './hygiene'
 import { choiceNotes, variantNotes } from './free-choice'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding, type Fix } from '../model/finding'
-import type { WatchNote } from '../model/plan'
+import { WORK, type WatchNote } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
@@ -98,6 +98,7 @@ function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
       notes.push({
         step: step.id,
         grade: 'know',
+        about: WORK,
         says: `No tasting yet: raw ${[...rawFoods].join(' and ')}.`,
         source: 'FSA; FDA; CDC, from memory',
       })
@@ -107,15 +108,20 @@ function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
 }
 
 /** Chilli near eyes, and what comes hot from the hob or the oven to children. */
-function heatNotes({ recipe, lines }: Adapted): WatchNote[] {
+function heatNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
   const notes: WatchNote[] = []
   let hot = false
   for (const step of recipe.steps) {
     const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
-    if (used.some((l) => /^chilli/.test(l.food)))
+    const stings = used.some((l) => {
+      const food = foods.of(l.food)
+      return !isUnknown(food) && food.stings === true
+    })
+    if (stings)
       notes.push({
         step: step.id,
         grade: 'adult',
+        about: WORK,
         says: 'Chilli: an adult only. Soap at once; hands stay away from eyes.',
         source: 'common practice',
       })
@@ -123,6 +129,7 @@ function heatNotes({ recipe, lines }: Adapted): WatchNote[] {
       notes.push({
         step: step.id,
         grade: 'know',
+        about: WORK,
         says: 'Lukewarm before it reaches a child: an adult tests each portion.',
         source: 'NHS, from memory',
       })

@@ -33,15 +33,9 @@ export function partake(
   for (const child of crew) {
     const touch = forbiddenTouch(child, handles, draft)
     const form = formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id])
-    const why = child.limits?.includes(technique.id)
-      ? `${technique.name}: not by the child's own plan`
-      : touch
-        ? `does not touch ${touch}`
-        : form.kind !== 'do'
-          ? `${technique.name}: ${form.why}`
-          : null
-    if (why !== null || form.kind !== 'do') {
-      out.barred.push({ child: child.id, why: why ?? technique.name })
+    const bar = barOf(child, technique, touch, form)
+    if (bar !== null || form.kind !== 'do') {
+      if (bar) out.barred.push({ child: child.id, ...bar })
       // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
       const gentle = touch === null && form.kind === 'not-yet' ? gentleJob(fresh, child.age) : null
       const job = gentle ?? sideJob(technique, child.age, touch === null)?.job
@@ -64,6 +58,19 @@ export function partake(
   }
   out.forms = [...forms.values()]
   return out
+}
+
+/** What keeps a child from a technique, the gravest first: its own plan, an allergy, its age. */
+function barOf(
+  child: DraftChild,
+  technique: Technique,
+  touch: string | null,
+  form: ReturnType<typeof formFor>,
+): Omit<Task['barred'][number], 'child'> | null {
+  if (child.limits?.includes(technique.id))
+    return { cause: 'plan', why: `${technique.name}: not by the child's own plan` }
+  if (touch !== null) return { cause: 'touch', why: `does not touch ${touch}` }
+  return form.kind === 'do' ? null : { cause: 'age', why: `${technique.name}: ${form.why}` }
 }
 
 /** The food with its allergen that a child must not handle, or null. */

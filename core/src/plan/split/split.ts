@@ -12,7 +12,7 @@ import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
-import type { WatchNote } from '../model/plan'
+import { WORK, type WatchNote } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { setStations } from './stations'
 import { isTogether, timesTurned } from '../model/task-kinds'
@@ -182,6 +182,7 @@ function hazardNotes(tasks: readonly Task[]): WatchNote[] {
         step: task.step,
         bowl: task.bowl,
         grade: 'adult' as const,
+        about: WORK,
         says,
         source: techniqueOf(task.technique)?.source ?? '',
       },
@@ -200,6 +201,7 @@ function turnNotes(tasks: readonly Task[]): WatchNote[] {
       {
         step: task.step,
         grade: 'adult' as const,
+        about: WORK,
         says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${times} ${times === 1 ? 'time' : 'times'}.`,
         source: 'common practice',
       },
@@ -211,11 +213,12 @@ function turnNotes(tasks: readonly Task[]): WatchNote[] {
 function barredNotes(tasks: readonly Task[]): WatchNote[] {
   const notes = new Map<string, WatchNote>()
   for (const { step, bowl, barred } of tasks) {
-    for (const { child, why } of barred.filter((b) => b.why.startsWith('does not touch'))) {
+    for (const { child, why } of barred.filter((b) => b.cause === 'touch')) {
       notes.set(`${step}/${child}/${why}`, {
         step,
         bowl,
         grade: 'adult',
+        about: { kind: 'child', child },
         says: `${nameToken(child)} ${why}.`,
         source: "the child's concern; the care plan comes first",
       })

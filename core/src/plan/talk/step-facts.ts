@@ -3,6 +3,7 @@
  * A fact whose numbers would not be true for this group (a tray that is not full, a price that is not known) is not made.
  * Source: learning.md B0, B3.
  */
+import { isOvernight } from '../model/sittings'
 import { ratio, toMixed, toText } from '../../amount/ratio'
 import type { Measure } from '../../amount/scoops'
 import { unitOf } from '../../amount/units'
@@ -37,8 +38,6 @@ export interface TalkedStep {
 const ACTIONS = /\b(snips|pinches|pushes|stirs|turns|strokes|pats|shakes|presses|rubs|squeezes|counts)\b/i
 /** Room warmth that a temperature is compared with, °C (common practice). */
 const ROOM_C = 20
-/** A wait longer than this has no minutes to count. */
-const LONG_WAIT = 6 * 3600
 
 /** The facts of a step for one bowl; the one that the step is most about comes first, the order of steps and the telling last. */
 export function factsOf(step: RecipeStep, draft: Gathered, bowl: Bowl, box: readonly Measure[]): StepFact[] {
@@ -153,7 +152,7 @@ function cutFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: Gat
 function timeFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): StepFact[] {
   const list: StepFact[] = []
   const wait = own.find((t) => t.mode === 'WAIT')
-  if (wait && wait.seconds < LONG_WAIT) {
+  if (wait && !isOvernight(wait.seconds)) {
     const at = draft.schedule.find((s) => s.step === step.id)?.at ?? draft.totals.startsAt
     list.push({
       id: 'timer',

@@ -1,4 +1,5 @@
-import type { Plan } from '../model/plan'
+import { must } from '../../amount/must'
+import type { HeldUpBy, Plan } from '../model/plan'
 import { nameToken } from '../model/finding'
 import { minutesText } from '../../amount/clock-time'
 
@@ -57,17 +58,37 @@ function waitingText(plan: Plan): string {
     : `Longest wait for a turn ${minutesText(longest)}; in these bowls it cannot be under ${minutesText(least)}.`
 }
 
-function causeText(cause: string, plan: Plan): string {
-  if (cause === 'sink') return 'What holds it up is the sink.'
-  if (cause === 'oven') return 'What holds it up is the oven.'
-  if (cause.startsWith('adult:'))
-    return `What holds it up is that ${nameToken(cause.slice(6))} is one person.`
-  const [kind = '', rest = ''] = cause.split(': ')
-  const steps = rest.split(/, | to /).flatMap((task) => {
-    const step = plan.tasks.find((t) => t.id === task)?.step
-    return plan.schedule.find((s) => s.step === step)?.title ?? []
+function causeText(cause: HeldUpBy, plan: Plan): string {
+  switch (cause.kind) {
+    case 'none':
+      return ''
+    case 'sink':
+    case 'oven':
+      return `What holds it up is the ${cause.kind}.`
+    case 'watching':
+      return 'What holds it up are the adults’ eyes.'
+    case 'tool':
+      return `What holds it up is a tool that is short: ${cause.tool}.`
+    case 'adult':
+      return `What holds it up is that ${nameToken(cause.adult)} is one person.`
+    case 'chain':
+      return `What holds it up is the order of the steps: ${stepsOf(cause.tasks, plan)}.`
+    case 'clique':
+      return `What holds it up are jobs that cannot go on at once: ${stepsOf(cause.tasks, plan)}.`
+  }
+}
+
+/** The steps of these tasks by their titles. */
+function stepsOf(tasks: readonly string[], plan: Plan): string {
+  const titles = tasks.map((id) => {
+    const task = must(
+      plan.tasks.find((t) => t.id === id),
+      `the task '${id}'`,
+    )
+    return must(
+      plan.schedule.find((s) => s.step === task.step),
+      `the step '${task.step}'`,
+    ).title
   })
-  const named = [...new Set(steps)].join(', ')
-  if (kind === 'chain') return `What holds it up is the order of the steps: ${named}.`
-  return named ? `What holds it up are jobs that cannot go on at once: ${named}.` : ''
+  return [...new Set(titles)].join(', ')
 }

@@ -1,4 +1,5 @@
 /** What a change of who comes, or of a card, has changed in the plan, in one sentence. */
+import { dietOfKey } from '../../food/diets'
 import { allergenName } from '../../food/allergens'
 import { nameToken, type Finding } from '../model/finding'
 import type { Plan } from '../model/plan'
@@ -32,7 +33,7 @@ export function whatChanged(before: Plan | null, after: Plan): string {
   if (stops.length > 0) {
     const mine = stops.flatMap((f) =>
       f.touches
-        .filter((t) => (!was.has(t.child) || cards.includes(t.child)) && !t.about.startsWith('diet:'))
+        .filter((t) => (!was.has(t.child) || cards.includes(t.child)) && dietOfKey(t.about) === null)
         .map((t) => allergenName(t.about)),
     )
     const about = [...new Set(mine)].join(', ')

@@ -4,6 +4,7 @@ import { ratio } from '../../amount/ratio'
 import type { Make } from '../../recipe/make'
 import type { Decision, Measuring } from '../model/decision'
 import { nameToken } from '../model/finding'
+import type { Plan, SwapSet } from '../model/plan'
 
 export const MEASURING_WORDS: Record<Measuring, string> = {
   recipe: 'as the recipe says',
@@ -12,7 +13,11 @@ export const MEASURING_WORDS: Record<Measuring, string> = {
   parts: 'any one cup, in parts',
 }
 
-export function decisionText(d: Decision): string {
+/** @param plan in which its tasks and ideas have their names; one that is gone is said to be */
+export function decisionText(d: Decision, plan: Plan | null): string {
+  const job = (id: string): string => plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
+  const idea = (step: string, id: string): string =>
+    plan?.talk.find((t) => t.step === step)?.ideas?.find((i) => i.id === id)?.says ?? 'an idea that is gone'
   switch (d.kind) {
     case 'swap':
       return `swap: ${d.swap.replace('>', ' → ')}`
@@ -27,7 +32,7 @@ export function decisionText(d: Decision): string {
     case 'measure':
       return `measure for ${d.line}`
     case 'scoops':
-      return `scoops for ${d.task.split('/').at(-1) ?? ''}`
+      return `scoops for ${job(d.task)}`
     case 'scooping':
       return d.way === 'quick' ? 'as few scoops as can be' : 'even turns'
     case 'measuring':
@@ -39,13 +44,13 @@ export function decisionText(d: Decision): string {
     case 'pin':
       return `pinned: ${nameToken(d.child)}`
     case 'stands':
-      return `${nameToken(d.adult)} at: ${d.task.split('/').at(-1) ?? ''}`
+      return `${nameToken(d.adult)} at: ${job(d.task)}`
     case 'adult-does':
-      return `an adult does: ${d.task.split('/').at(-1) ?? ''}`
+      return `an adult does: ${job(d.task)}`
     case 'two-sittings':
       return `two sittings, a rest after: ${d.after}`
     case 'idea':
-      return `to talk of in ${d.step}: ${d.idea.split(':').at(-1) ?? ''}`
+      return `to talk of in ${d.step}: ${d.idea === 'tell' ? 'only words' : idea(d.step, d.idea)}`
     case 'ask':
       return `asked in ${d.step}: ${nameToken(d.child)}`
     case 'quiet':
@@ -74,3 +79,7 @@ export function makeText(make: Make): string {
       return `${make.cases} cases`
   }
 }
+
+/** The smallest set of changes in a line: "buttermilk: oat drink and lemon juice; egg: left out." */
+export const swapSetText = ({ swaps }: SwapSet): string =>
+  swaps.length === 0 ? '' : `${swaps.map((s) => `${s.from}: ${s.to ?? 'left out'}`).join('; ')}.`

@@ -1,3 +1,4 @@
+import { isOvernight } from '../model/sittings'
 import type { Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
 import { taskText } from './task-text'
@@ -86,7 +87,7 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
   return {
     lanes: [...adults, ...children],
     passive: plan.schedule
-      .filter((s) => s.sitting === 1 && s.passive && s.seconds < 6 * 3600)
+      .filter((s) => s.sitting === 1 && s.passive && !isOvernight(s.seconds))
       .map((s) => ({ step: s.step, label: s.title, left: share(s.start), width: share(s.seconds) })),
     ticks: ticks(whole, clock, share),
   }

@@ -1,11 +1,12 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
+import { isOvernight } from '../model/sittings'
 import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'
 import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import { scoopsOf, scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
 import type { Measured, PlanLine } from '../model/line'
-import type { Task } from '../model/task'
+import type { StepTime, Task } from '../model/task'
 import type { StepTalk } from '../model/step-talk'
 
 export interface HandsCell {
@@ -48,6 +49,8 @@ export interface WeaveColumn {
   says: string
   at: string
   minutes: number
+  /** How long it takes, in words: "12 min", "overnight", "next day". */
+  length: string
   passive: boolean
   sitting: number
   hands: HandsCell[]
@@ -74,6 +77,7 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
       says: s.says ?? '',
       at: s.at,
       minutes: Math.max(1, Math.round(s.seconds / 60)),
+      length: lengthText(s),
       passive: s.passive,
       sitting: s.sitting,
       hands,
@@ -85,6 +89,13 @@ export function weave(plan: Plan, bowl: string): WeaveColumn[] {
     }
   })
 }
+
+const lengthText = ({ sitting, passive, seconds }: StepTime): string =>
+  sitting > 1
+    ? 'next day'
+    : passive && isOvernight(seconds)
+      ? 'overnight'
+      : `${Math.max(1, Math.round(seconds / 60))} min`
 
 function countCell(talk: StepTalk, here: readonly string[]): WeaveColumn['count'] {
   const own = (talk.asks ?? []).filter((a) => a.child === null || here.includes(a.child))
@@ -215,7 +226,7 @@ export function settleRows(plan: Plan): SettleRow[] {
 export function ribbon(
   plan: Plan,
 ): { step: string; at: string; label: string; share: number; passive: boolean }[] {
-  const first = plan.schedule.filter((s) => s.sitting === 1 && s.seconds < 6 * 3600)
+  const first = plan.schedule.filter((s) => s.sitting === 1 && !isOvernight(s.seconds))
   const all = first.reduce((sum, s) => sum + s.seconds, 0) || 1
   return first.map((s) => ({
     step: s.step,

@@ -112,7 +112,7 @@ describe('an own bowl, apart', () => {
     }
     const plan = compile(request(four(), { decisions: [decision] }))
     expect(plan.bowls.map((b) => b.id)).toEqual(['all'])
-    expect(plan.idle).toEqual([decision])
+    expect(plan.ineffective).toEqual([decision])
   })
 })
 

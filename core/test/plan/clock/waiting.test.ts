@@ -2,7 +2,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
-import { adultAway } from '../../../src/plan/live/live-changes'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import type { Recipe } from '../../../src/recipe/recipe'
@@ -11,6 +10,7 @@ import { preparationsOf } from '../../../src/plan/clock/background'
 import { choicesAt } from '../../../src/craft/choices'
 import { child, recipeOf, request } from '../../group'
 import { timesTurned } from '../../../src/plan/model/task-kinds'
+import { adultAway } from '../../../src/plan/live/adult-away'
 
 const kids = (n: number, from = 40) => Array.from({ length: n }, (_, i) => child(`c${i}`, from + 3 * i))
 const groups = (n: number, more: Partial<PlanRequest> = {}): PlanRequest => {
@@ -36,7 +36,7 @@ describe('jobs for waiting', () => {
             expect(f.or.length).toBeLessThan(choicesAt(months).most)
           }
           for (const p of plan.totals.perChild)
-            expect(p.idleFilled ?? 0).toBeLessThanOrEqual(p.ineffective ?? Infinity)
+            expect(p.idleFilled ?? 0).toBeLessThanOrEqual(p.idle ?? Infinity)
         },
       ),
       { numRuns: 60 },

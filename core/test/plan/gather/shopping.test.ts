@@ -69,7 +69,7 @@ describe('what to buy', () => {
     expect(row(plan([flour()], 8, { decisions: [got] }), 'wheat-flour')?.got).toBe(true)
     const more = plan([flour()], 24, { decisions: [got] })
     expect(row(more, 'wheat-flour')?.got).toBe(false)
-    expect(more.idle).toEqual([got])
+    expect(more.ineffective).toEqual([got])
   })
 })
 

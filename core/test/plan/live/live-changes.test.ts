@@ -2,24 +2,21 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
-import {
-  type LiveChange,
-  type Mended,
-  adultAway,
-  childLeaves,
-  runsLate,
-} from '../../../src/plan/live/live-changes'
+import { type LiveChange, type Changed } from '../../../src/plan/live/live-changes'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { breaches } from '../../../src/plan/check/check'
 import { child, recipeOf, request } from '../../group'
+import { childLeaves } from '../../../src/plan/live/child-leaves'
+import { adultAway } from '../../../src/plan/live/adult-away'
+import { runsLate } from '../../../src/plan/live/runs-late'
 
 const kids = (n: number) => Array.from({ length: n }, (_, i) => child(`c${i}`, 50 + i))
 const groups = (n: number, recipe = 'herb-soda-bread'): PlanRequest => {
   const base = request(kids(n), { recipe: recipeOf(recipe) })
   return { ...base, rules: { ...base.rules, grouping: 'groups' } }
 }
-const mended = (m: LiveChange): Mended => {
+const mended = (m: LiveChange): Changed => {
   if ('refused' in m) throw new Error(m.refused)
   return m
 }

@@ -2,7 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
-import { type Mended, childLeaves } from '../../../src/plan/live/live-changes'
+import { type Changed } from '../../../src/plan/live/live-changes'
 import { measureBreaks } from '../../../src/plan/live/lost-measure'
 import { replanRemaining, restOffers } from '../../../src/plan/live/replan-remaining'
 import { decide } from '../../../src/plan/model/decision'
@@ -16,13 +16,14 @@ import { evenness, redeal } from '../../../src/plan/live/redeal'
 import { restsOf, withSittings } from '../../../src/plan/model/sittings'
 import { madeBy } from '../../../src/plan/model/scoop-sequence'
 import { child, four, recipeOf, request } from '../../group'
+import { childLeaves } from '../../../src/plan/live/child-leaves'
 
 const kids = (n: number, from = 50) => Array.from({ length: n }, (_, i) => child(`c${i}`, from + i))
 const groups = (n: number, recipe = 'herb-soda-bread'): PlanRequest => {
   const base = request(kids(n), { recipe: recipeOf(recipe) })
   return { ...base, rules: { ...base.rules, grouping: 'groups' } }
 }
-const mended = (m: ReturnType<typeof measureBreaks>): Mended => {
+const mended = (m: ReturnType<typeof measureBreaks>): Changed => {
   if ('refused' in m) throw new Error(m.refused)
   return m
 }

@@ -107,10 +107,10 @@ describe('scoops of a whole bowl', () => {
     const pin = (ways: Record<string, number>): Decision => ({ kind: 'scoops', task, ways })
     const kept = compile(request(four(), { decisions: [pin({ 'quarter-cup': 6 })] }))
     expect(scoopsIn(kept, 'flour')).toMatchObject({ n: 6, pinned: true })
-    expect(kept.idle).toEqual([])
+    expect(kept.ineffective).toEqual([])
     const wrong = compile(request(four(), { decisions: [pin({ 'quarter-cup': 3 })] }))
     expect(scoopsIn(wrong, 'flour')).not.toHaveProperty('pinned')
-    expect(wrong.idle).toHaveLength(1)
+    expect(wrong.ineffective).toHaveLength(1)
   })
   it('where the box is too coarse it goes in near enough, and says how far off', () => {
     const base = request(four())
@@ -202,7 +202,7 @@ describe('how much is made', () => {
     )
     expect(plan.making.refused).toContain('does not say what tin')
     expect(plan.making.factor).toBe('1/2')
-    expect(plan.idle).toHaveLength(1)
+    expect(plan.ineffective).toHaveLength(1)
   })
   it('offers batches in whole eggs, the least left over first, as a fix that can be tapped', () => {
     const plan = make(null)

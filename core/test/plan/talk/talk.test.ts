@@ -6,7 +6,6 @@ import { promptsFor } from '../../../src/learn/prompts'
 import { TARGETS, suits, targetOf } from '../../../src/learn/targets'
 import { tellingFor } from '../../../src/learn/tellings'
 import { compile } from '../../../src/plan/compile'
-import { childLeaves } from '../../../src/plan/live/live-changes'
 import { type Decision, decide } from '../../../src/plan/model/decision'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
@@ -15,6 +14,7 @@ import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 import { talkOf } from '../../../src/session/carried'
 import { coverage, ladderOf, stepMore, talkOfDay } from '../../../src/session/talk-view'
 import { child, recipeOf, request } from '../../group'
+import { childLeaves } from '../../../src/plan/live/child-leaves'
 
 const threes = [37, 39, 42, 44].map((m, i) => child(`three-${i}`, m, { languages: i === 0 ? ['ar'] : [] }))
 const nines = [108, 111, 114, 117].map((m, i) => child(`nine-${i}`, m))
@@ -145,10 +145,10 @@ describe('what a person changes', () => {
     for (const idea of step?.ideas ?? []) {
       const plan = compile(decided(base, { kind: 'idea', step: step?.step ?? '', idea: idea.id }))
       expect(plan.talk.find((t) => t.step === step?.step)?.idea).toBe(idea.id)
-      expect(plan.idle).toEqual([])
+      expect(plan.ineffective).toEqual([])
     }
     const lost = compile(decided(base, { kind: 'idea', step: step?.step ?? '', idea: 'tin:pieces' }))
-    expect(lost.idle?.length).toBe(1)
+    expect(lost.ineffective?.length).toBe(1)
   })
   it('a pinned child is asked there, a quiet step asks nobody, and one’s own words are kept as they are', () => {
     for (const t of first.talk) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
 import { computed, reactive, ref, watch } from 'vue'
-import { ALLERGENS, type StoredPacket, allergenName, dietName, packetWords } from '@lea/core/food'
+import { ALLERGENS, type StoredPacket, concernName, dietOfKey, packetWords } from '@lea/core/food'
 import type { Plan } from '@lea/core/plan'
 import { inWords } from '../../shared/api'
 import LabelText from './LabelText.vue'
@@ -21,7 +21,7 @@ const regulated = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null
 /** What this table must look for first; then the rest of the regulated list, so that a later child is covered too. */
 const asked = computed(() => {
   const here = props.plan.checks
-    .filter((c) => !c.about.startsWith('diet:') || props.lookFor.includes(c.about))
+    .filter((c) => dietOfKey(c.about) === null || props.lookFor.includes(c.about))
     .map((c) => c.about)
   return [...new Set([...props.lookFor, ...here, ...regulated])]
 })
@@ -34,10 +34,9 @@ const first = ref('')
 const second = ref('')
 const fault = ref('')
 const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, name: session.nameOf(id) })))
+const isDiet = (id: string): boolean => dietOfKey(id) !== null
 const wordOf = (id: string): string =>
-  id.startsWith('diet:')
-    ? `not ${dietName(id.slice(5), settingStore.setting?.rules.diets)}`
-    : allergenName(id)
+  `${isDiet(id) ? 'not ' : ''}${concernName(id, settingStore.setting?.rules.diets)}`
 const foodWord = computed(() => settingStore.foods.of(props.food).name)
 
 /** The packet of the register that is in the hand, where it is there. */
@@ -49,7 +48,7 @@ const asksSettled = ref(false)
 const adding = ref(false)
 function take(): void {
   asksSettled.value = false
-  for (const id of asked.value.filter((x) => !x.startsWith('diet:'))) found[id] = ''
+  for (const id of asked.value.filter((x) => dietOfKey(x) === null)) found[id] = ''
   for (const id of words.value?.may ?? []) found[id] = 'may'
   for (const id of words.value?.lists ?? []) found[id] = 'lists'
 }
@@ -79,9 +78,7 @@ async function sign(): Promise<void> {
     food: props.food,
     lists: of('lists'),
     may: of('may'),
-    lookedFor: packet.value
-      ? lookedFor.filter((id) => !id.startsWith('diet:') || props.lookFor.includes(id))
-      : lookedFor,
+    lookedFor: packet.value ? lookedFor.filter((id) => !isDiet(id) || props.lookFor.includes(id)) : lookedFor,
     readBy: [first.value, second.value],
     at: new Date().toISOString(),
     ...(packet.value && { packet: packet.value.id, text: packet.value.label }),
@@ -137,7 +134,7 @@ async function sign(): Promise<void> {
               @change="found[id] = found[id] === 'lists' ? '' : 'lists'"
             />lists</label
           >
-          <label v-if="!id.startsWith('diet:')" class="flex items-center gap-1 font-normal"
+          <label v-if="!isDiet(id)" class="flex items-center gap-1 font-normal"
             ><input
               type="checkbox"
               class="size-5"

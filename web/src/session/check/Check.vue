@@ -2,8 +2,8 @@
 /** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
-import { type Decision, checkRows } from '@lea/core/plan'
+import { MEETING_WORDS, concernName } from '@lea/core/food'
+import { type Decision, checkRows, swapSetText } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import LabelText from '../../parts/packets/LabelText.vue'
 import { useAuthStore } from '../../stores/auth'
@@ -25,8 +25,7 @@ const recipeLine = (id: string) => {
     ? settingStore.recipe(session.stored?.recipe ?? '')?.lines.find((l) => l.id === line.line)
     : undefined
 }
-const about = (id: string): string =>
-  id.startsWith('diet:') ? dietName(id.slice(5), settingStore.setting?.rules.diets) : allergenName(id)
+const about = (id: string): string => concernName(id, settingStore.setting?.rules.diets)
 const packets = computed(() => (session.stored?.decisions ?? []).filter((d) => d.kind === 'packet'))
 const set = computed(() => session.plan?.swapSet ?? null)
 /** The other way: an own bowl, for as many as one decision can set apart. */
@@ -83,7 +82,7 @@ const text = ref('')
           {{ set.decisions.length === 1 ? 'change clears' : 'changes clear' }}
           {{ set.stuck.length === 0 ? 'every line' : 'all but ' + set.stuck.join(', ') }}.</strong
         >
-        {{ set.says.join('; ') }}{{ set.says.length > 0 ? '.' : '' }}
+        {{ swapSetText(set) }}
         {{
           set.packets.length > 0
             ? `Then still to read: ${set.packets.join(', ')}.`

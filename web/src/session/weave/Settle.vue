@@ -2,7 +2,7 @@
 /** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { type Finding, type Fix, type Plan, decisionText, settleRows } from '@lea/core/plan'
+import { type Finding, type Fix, type Plan, decisionKey, decisionText, settleRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import Grade from '../../parts/Grade.vue'
 import { useAuthStore } from '../../stores/auth'
@@ -132,8 +132,8 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
       <h3 class="mt-4 border-t border-ink pt-2 text-sm">Chosen</h3>
       <ul class="text-sm">
         <li v-for="d in chosen" :key="JSON.stringify(d)" class="mt-1">
-          <Amount :text="session.say(decisionText(d))" />
-          <span v-if="plan.idle.some((x) => JSON.stringify(x) === JSON.stringify(d))" class="text-soft">
+          <Amount :text="session.say(decisionText(d, session.plan))" />
+          <span v-if="plan.ineffective.some((x) => decisionKey(x) === decisionKey(d))" class="text-soft">
             (without effect now)</span
           >
           <button type="button" class="ml-1 underline" @click="session.takeBack(d)">take back</button>

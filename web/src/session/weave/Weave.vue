@@ -137,11 +137,7 @@ const tab = (row: number, column: number): number =>
                   >{{ c.title }}</span
                 ><span class="flex items-center gap-1 text-xs"
                   ><Picture v-if="c.step !== open" :name="c.picture" class="size-4 shrink-0" />{{
-                    c.sitting > 1
-                      ? 'next day'
-                      : c.passive && c.minutes > 240
-                        ? 'overnight'
-                        : `${c.minutes} min`
+                    c.length
                   }}</span
                 ></span
               >

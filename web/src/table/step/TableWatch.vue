@@ -19,13 +19,11 @@ watch(
     details.value = false
   },
 )
-const isPersonal = (says: string): boolean => says.includes('does not touch')
 const ofBowl = computed(() => props.plan.watch.filter((w) => w.bowl === undefined || w.bowl === props.bowl))
-const here = computed(() => ofBowl.value.filter((w) => w.step === props.step && !isPersonal(w.says)))
-const personal = computed(() => ofBowl.value.filter((w) => w.step === props.step && isPersonal(w.says)))
-const ahead = computed(() =>
-  ofBowl.value.find((w) => w.step === props.next && w.grade === 'adult' && !isPersonal(w.says)),
-)
+const ofWork = computed(() => ofBowl.value.filter((w) => w.about.kind === 'work'))
+const here = computed(() => ofWork.value.filter((w) => w.step === props.step))
+const personal = computed(() => ofBowl.value.filter((w) => w.step === props.step && w.about.kind === 'child'))
+const next = computed(() => ofWork.value.find((w) => w.step === props.next && w.grade === 'adult'))
 const packets = computed(() => table.state.gates.find((g) => g.gate === 'packets'))
 </script>
 
@@ -57,6 +55,6 @@ const packets = computed(() => table.state.gates.find((g) => g.gate === 'packets
       {{ timeText(packets.at) }}.
     </p>
     <p v-for="r in plan.ownRules ?? []" :key="r" class="mt-1 text-sm">{{ r }}</p>
-    <p v-if="ahead" class="mt-1 text-sm text-soft">Next: {{ session.say(ahead.says) }}</p>
+    <p v-if="next" class="mt-1 text-sm text-soft">Next: {{ session.say(next.says) }}</p>
   </section>
 </template>

@@ -4,9 +4,29 @@
  */
 import type { Network } from './instance'
 
+/** What nobody can be quicker than: one limit, a chain of tasks, or tasks that exclude one another. */
+export type BoundCause =
+  | { kind: 'none' }
+  | { kind: 'limit'; name: string }
+  | { kind: 'chain'; tasks: string[] }
+  | { kind: 'clique'; tasks: string[] }
 export interface Bound {
   units: number
-  cause: string
+  cause: BoundCause
+}
+
+/** The cause in one line: "sink", "chain: rise to bake". Source: scheduling.md (exchange format). */
+export const boundCauseText = (cause: BoundCause): string => {
+  switch (cause.kind) {
+    case 'none':
+      return 'nothing to do'
+    case 'limit':
+      return cause.name
+    case 'chain':
+      return `chain: ${cause.tasks.join(' to ')}`
+    case 'clique':
+      return `clique: ${cause.tasks.join(', ')}`
+  }
 }
 
 export function lowerBound(net: Network): Bound {
@@ -24,7 +44,7 @@ function chain({ instance, heads, tails, size, preds }: Network): Bound {
       (whole(i) === whole(last) && (heads[i] as number) > (heads[last] as number))
     )
       last = i
-  if (size === 0) return { units: 0, cause: 'nothing to do' }
+  if (size === 0) return { units: 0, cause: { kind: 'none' } }
   const units = whole(last)
   // The chain by its tasks, from the first op on.
   let at = last
@@ -36,7 +56,7 @@ function chain({ instance, heads, tails, size, preds }: Network): Bound {
         : a,
     )
   const [first, end] = [instance.ops[at]?.task ?? '', instance.ops[last]?.task ?? '']
-  return { units, cause: first === end ? `chain: ${first}` : `chain: ${first} to ${end}` }
+  return { units, cause: { kind: 'chain', tasks: first === end ? [first] : [first, end] } }
 }
 
 /**
@@ -61,7 +81,7 @@ function energy({ heads, tails, p, size }: Network, row: Network['rows'][number]
       if (sum > 0) best = Math.max(best, h + Math.ceil(sum / row.cap) + t)
     }
   }
-  return { units: best, cause: row.name }
+  return { units: best, cause: { kind: 'limit', name: row.name } }
 }
 
 /** Ops that cannot overlap, two by two: one after the other they take at least their sum. Grown greedily from each op. */
@@ -71,7 +91,7 @@ function clique({ instance, rows, p, heads, tails, size, preds }: Network): Boun
     (before[a] as Uint8Array)[b] === 1 ||
     (before[b] as Uint8Array)[a] === 1 ||
     rows.some((r) => (r.use[a] as number) + (r.use[b] as number) > r.cap)
-  let best: Bound = { units: 0, cause: '' }
+  let best: Bound = { units: 0, cause: { kind: 'none' } }
   const byLength = Array.from({ length: size }, (_, i) => i).sort(
     (a, b) => (p[b] as number) - (p[a] as number),
   )
@@ -83,7 +103,7 @@ function clique({ instance, rows, p, heads, tails, size, preds }: Network): Boun
     const units = h + t + members.reduce((sum, i) => sum + (p[i] as number), 0)
     if (units > best.units) {
       const tasks = [...new Set(members.map((i) => instance.ops[i]?.task ?? ''))]
-      best = { units, cause: `clique: ${tasks.slice(0, 4).join(', ')}` }
+      best = { units, cause: { kind: 'clique', tasks: tasks.slice(0, 4) } }
     }
   }
   return best

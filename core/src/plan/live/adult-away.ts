@@ -1,0 +1,96 @@
+/** An adult is called away: another who may lead takes over, and the clock is set anew with those who are left. */
+import { rebuildPlan } from './live-changes'
+import { foodBook } from '../../food/foods'
+import { background } from '../clock/background'
+import { setClock } from '../clock/clock'
+import { packetsOf } from '../model/decision'
+import { waitingJobs } from '../clock/waiting-jobs'
+import { nameToken } from '../model/finding'
+import type { Plan } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+import { withSittings } from '../model/sittings'
+import type { LiveChange } from './live-changes'
+
+/**
+ * An adult is called away: its tasks that are still to come go to the adult who may lead them and has least to do; the clock is
+ * set anew with those who are left.
+ * @param request of this session; its adults are those who were there
+ */
+export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowStep: string): LiveChange {
+  const left = request.adults.filter((a) => a.id !== adult)
+  if (!plan.adults.includes(adult)) return { refused: 'This adult is not in the plan.' }
+  if (left.length === 0) return { refused: 'Nobody would be left: pause until an adult is back.' }
+  const from = plan.schedule.findIndex((s) => s.step === nowStep)
+  const coming = new Set(plan.schedule.slice(Math.max(0, from)).map((s) => s.step))
+  const load = new Map(left.map((a) => [a.id, plan.tasks.filter((t) => t.adult === a.id).length]))
+  const heirOf = new Map<string, string>()
+  const takes = new Map<string, Set<string>>()
+  for (const task of plan.tasks.filter((t) => t.adult === adult && coming.has(t.step))) {
+    const lead = task.hazard && HAZARD_LEAD[task.hazard]
+    const heir = left
+      .filter((a) => !lead || a.leads.includes(lead))
+      .sort((a, b) => (load.get(a.id) ?? 0) - (load.get(b.id) ?? 0))[0]
+    const title = plan.schedule.find((s) => s.step === task.step)?.title ?? ''
+    if (!heir) {
+      const what = task.hazard === 'heat' ? 'heat' : 'blades'
+      return { refused: `${title}: nobody who is left leads ${what}. Leave it out, or wait.` }
+    }
+    load.set(heir.id, (load.get(heir.id) ?? 0) + 1)
+    heirOf.set(task.id, heir.id)
+    takes.set(heir.id, (takes.get(heir.id) ?? new Set()).add(title))
+  }
+  const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) as string } : t))
+  const set = setClock(
+    {
+      steps: withSittings(request.recipe, request.decisions).steps,
+      people: plan.children.map((c) => ({ id: c.id, age: c.months })),
+      bowls: plan.bowls,
+      tasks,
+      turns: plan.turns,
+    },
+    { ...request, adults: left },
+  )
+  const waiting = waitingAnew(plan, set, { ...request, adults: left })
+  return {
+    plan: rebuildPlan({
+      ...plan,
+      adults: left.map((a) => a.id),
+      watch: plan.watch.map((w) => {
+        // Who stands beside is said by name: by the name of the one who takes over.
+        const task = tasks.find(
+          (t) => t.step === w.step && (!w.bowl || t.bowl === w.bowl) && heirOf.has(t.id),
+        )
+        return task ? { ...w, says: w.says.replaceAll(nameToken(adult), nameToken(task.adult ?? adult)) } : w
+      }),
+      ...set,
+      ...waiting,
+    }),
+    says: [
+      ...[...takes].map(([id, steps]) => `${nameToken(id)} takes over: ${[...steps].join(', ')}.`),
+      set.totals.endsAt === plan.totals.endsAt
+        ? `It still ends at ${plan.totals.endsAt}.`
+        : `It ends at ${set.totals.endsAt} instead of ${plan.totals.endsAt}.`,
+    ],
+  }
+}
+
+/** Jobs for waiting and what is to be got ready, for the new times. */
+export function waitingAnew(
+  plan: Plan,
+  set: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
+  request: PlanRequest,
+): Pick<Plan, 'waitingJobs' | 'background'> {
+  const people = plan.children.flatMap((c) => {
+    const child = request.children.find((x) => x.id === c.id)
+    return child ? [{ ...child, age: c.months }] : []
+  })
+  const packets = packetsOf(request.decisions)
+  const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
+  const recipe = withSittings(request.recipe, request.decisions)
+  return {
+    waitingJobs: waitingJobs(draft, request).fill,
+    background: background(recipe, set.schedule, set.tasks, request.adults, request.session.start),
+  }
+}
+
+export const HAZARD_LEAD = { heat: 'heat', blade: 'knives' } as const
