@@ -5,49 +5,7 @@
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
 import { parseConcern } from './parse-concern'
-
-export const LEVELS = [
-  'preference',
-  'intolerance',
-  'contact-skin',
-  'allergy-eats-baked',
-  'allergy-ingredient',
-  'allergy-strict',
-  'anaphylaxis-risk',
-  'not-in-room',
-  'coeliac',
-  'fpies',
-  'unknown',
-] as const
-export type Level = (typeof LEVELS)[number]
-
-export interface Concern {
-  /** An id of core/data/allergens.json, or free words for anything else. */
-  allergen: string
-  level: Level
-}
-
-/** What adults read on one real package today. */
-export interface Packet {
-  food: string
-  lists: string[]
-  may: string[]
-  /** Every allergen they looked for; one that was not looked for is still *ask*. */
-  lookedFor: string[]
-  readBy: string[]
-  /** The words of the packet, where they were put in. */
-  text?: string
-  /** Vague words and words Lea does not know that nobody has asked about yet: whatever is not listed stays *ask*. */
-  open?: string[]
-}
-
-export type ExposureKind = 'lists' | 'may' | 'ask' | 'nothing'
-export const MEETING_WORDS: Record<ExposureKind, string> = {
-  lists: 'lists it',
-  may: 'may contain',
-  ask: 'ask',
-  nothing: 'nothing found: check the packet',
-}
+import type { Concern, Packet, ExposureKind } from './concern'
 
 const plain = (text: string): string =>
   text
@@ -151,18 +109,4 @@ export function gradeOf(meeting: ExposureKind, concern: Concern): Grade | null {
 export function barsHandling(meeting: ExposureKind, concern: Concern): boolean {
   if (meeting === 'nothing' || concern.level === 'preference' || concern.level === 'intolerance') return false
   return !(meeting === 'may' && concern.level === 'allergy-ingredient')
-}
-
-export const LEVEL_WORDS: Record<Level, string> = {
-  preference: 'family would rather not',
-  intolerance: 'intolerance',
-  'contact-skin': 'skin reacts to touch',
-  'allergy-eats-baked': 'allergy, eats it baked by clinic plan',
-  'allergy-ingredient': 'allergy, plan allows may-contain',
-  'allergy-strict': 'allergy, no traces',
-  'anaphylaxis-risk': 'anaphylaxis risk, own care plan',
-  'not-in-room': 'anaphylaxis plan: not in the room',
-  coeliac: 'coeliac disease',
-  fpies: 'delayed reaction (FPIES)',
-  unknown: 'not clear yet, treated as strict',
 }

@@ -3,8 +3,9 @@
  * memory). Kosher and halal are cautions: the family's own rule and certifier come first.
  */
 import { allergenName } from './allergens'
-import { meet, type ExposureKind, type Packet } from './concerns'
+import { meet } from './concerns'
 import { isUnknown, type Food, type FoodFact, type Verdict } from './foods'
+import type { ExposureKind, Packet } from './concern'
 
 export const DIETS = [
   'vegetarian',

@@ -3,7 +3,6 @@
  * Source: core/data/foods.json (EU 1169/2011, NHS, common practice; from memory). A setting's own foods stand over it.
  */
 import data from '../../data/foods.json'
-import { readLabel } from './label/read'
 import { normaliseLabel } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
@@ -68,44 +67,12 @@ export interface FoodBook {
   all: readonly FoodFact[]
 }
 
-const BOOKS = new WeakMap<readonly FoodFact[], { book: FoodBook; of: readonly FoodFact[] }>()
-const NO_OWN: readonly FoodFact[] = []
-/** Lea's foods with a setting's own over them (same id: the setting's wins). One list has one book: many recipes are looked at with it. */
-export function foodBook(own: readonly FoodFact[] = NO_OWN): FoodBook {
-  const known = BOOKS.get(own)
-  // A list that has grown or changed meanwhile gets a new one.
-  if (known?.of.length === own.length && own.every((f, i) => known.of[i] === f)) return known.book
-  const made = makeBook(own)
-  BOOKS.set(own, { book: made, of: [...own] })
-  return made
-}
-
-/** What the name of a food says that it holds, as a label would: "almond flakes" hold almond, whatever else was filled in. */
-export function nameHolds(name: string): { contains: string[]; extras: string[] } {
-  const { contains, extras } = readLabel(name)
-  return { contains, extras }
-}
-
-/** A setting's own food also holds what its names say. */
-function withNames(food: FoodFact): FoodFact {
-  const said = [food.name, ...food.aliases].map(nameHolds)
-  const both = (mine: string[], theirs: string[][]): string[] => [...new Set([...mine, ...theirs.flat()])]
-  const contains = both(
-    food.contains,
-    said.map((s) => s.contains),
-  )
-  const extras = both(
-    food.extras,
-    said.map((s) => s.extras),
-  )
-  return contains.length + extras.length === food.contains.length + food.extras.length
-    ? food
-    : { ...food, contains, extras }
-}
-
-function makeBook(own: readonly FoodFact[]): FoodBook {
-  const byId = new Map(SHIPPED.map((f) => [f.id, f]))
-  for (const food of own) byId.set(food.id, food.id.startsWith('own:') ? withNames(food) : food)
+/**
+ * Lea's foods with a setting's own over them (same id: the setting's wins), each as it is listed. Of own foods as the server answers
+ * them; what comes straight from a request or a file goes through `foodBook`, which reads their names as well.
+ */
+export function listedFoods(own: readonly FoodFact[] = []): FoodBook {
+  const byId = new Map([...SHIPPED, ...own].map((f) => [f.id, f]))
   return {
     of: (id) => byId.get(id) ?? { id, name: id.replace(/^own:/, '').replace(/-/g, ' '), unknown: true },
     all: [...byId.values()],
@@ -164,7 +131,7 @@ export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodF
 }
 
 /** Lea's own foods alone. */
-export const SHIPPED_BOOK: FoodBook = foodBook()
+export const SHIPPED_BOOK: FoodBook = listedFoods()
 
 /** Stock, gelatine, lard: of an animal, and not raw. */
 const NEVER_RAW = new Set<string>(['seasoning', 'sweet', 'fat'])

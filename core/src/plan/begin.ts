@@ -1,6 +1,6 @@
 /** What stands before the first pass: the people with their ages, what is known of foods and packets; or why no plan can be made. */
 import { monthsOn } from '../craft/ages'
-import { foodBook } from '../food/foods'
+import { foodBook } from '../food/own-foods'
 import { packetsOf } from './model/decision'
 import type { DraftChild, PlanStart } from './model/draft'
 import { MAX_CHILDREN, type PlanRequest } from './model/request'

@@ -3,7 +3,6 @@
  * order, then the independent checker.
  */
 import { ageText } from '../craft/ages'
-import type { Level } from '../food/concerns'
 import { swapOf } from '../food/swaps'
 import { adapt } from './adapt/adapt'
 import { begin, PlanError } from './begin'
@@ -26,6 +25,7 @@ import { shape } from './shape/shape'
 import { split } from './split/split'
 import { localeOf, talk } from './talk/talk'
 import { turns } from './turns/turns'
+import type { Level } from '../food/concern'
 
 /**
  * Compiles a request into a plan.

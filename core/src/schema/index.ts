@@ -3,17 +3,11 @@ export { decisionSchema } from './decision'
 export { ownDietSchema } from './diet'
 export { eventSchema, eventsSchema } from './events'
 export { packetSchema, readingSchema } from './packet'
-export {
-  type PersonRole,
-  adultSchema,
-  childSchema,
-  firstVisitSchema,
-  guestSchema,
-  signInSchema,
-} from './people'
+export { childSchema, guestSchema } from './people'
+export { firstVisitSchema, signInSchema } from './sign-in'
 export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson } from './recipe-file'
 export { recipeJsonSchema } from './recipe-schema'
-export { foodSchema, keepMonthsSchema, kitSchema, measureSchema, recipeSchema, rulesSchema } from './recipe'
+export { recipeSchema } from './recipe'
 export {
   ROSTER_FIELDS,
   type RosterColumns,
@@ -33,3 +27,7 @@ export {
   sessionSchema,
 } from './session'
 export { ownWordSchema } from './own-word'
+export { type PersonRole, adultSchema } from './adult'
+export { foodSchema } from './own-food'
+export { keepMonthsSchema, rulesSchema } from './rules'
+export { kitSchema, measureSchema } from './kit'

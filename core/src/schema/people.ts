@@ -1,21 +1,18 @@
 /** Children, guests and adults as they cross a boundary. */
 import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
-import { LEVELS } from '../food/concerns'
 import { allergenWords } from './allergen'
 import { dietSchema } from './diet'
 import { NEEDS } from '../plan/model/request'
 import { languageCode } from './own-word'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
+import { adultSchema } from './adult'
+import { LEVELS } from '../food/concern'
 
 export const concernSchema = yup.object({
   allergen: allergenWords('Allergy'),
   level: oneOf(LEVELS, 'Level'),
 })
-
-export const ROLES_OF_PEOPLE = ['owner', 'leader', 'helper'] as const
-export type PersonRole = (typeof ROLES_OF_PEOPLE)[number]
-
 const profile = {
   concerns: listOf(concernSchema, 'Allergies', 20),
   diets: listOf(dietSchema, 'Diets', 20),
@@ -65,48 +62,5 @@ export const guestSchema = yup
     ...profile,
   })
   .noUnknown()
-
-export const adultSchema = yup
-  .object({
-    name: required('Name', 60),
-    leads: listOf(oneOf(['knives', 'heat'] as const, 'Leads'), 'Leads', 2),
-    role: oneOf(ROLES_OF_PEOPLE, 'Role').optional(),
-    signIn: yup
-      .string()
-      .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
-      .optional(),
-    password: passwordSchema().optional(),
-  })
-  .noUnknown()
-
-export function passwordSchema() {
-  return yup
-    .string()
-    .typeError('Password must be text')
-    .min(10, 'Password must have at least 10 characters')
-    .max(200, 'Password may have at most 200 characters')
-}
-
 export type ChildInput = yup.InferType<ReturnType<typeof childSchema>>
 export type GuestInput = yup.InferType<typeof guestSchema>
-export type AdultInput = yup.InferType<typeof adultSchema>
-
-export const signInSchema = yup
-  .object({ signIn: required('Sign-in name', 40), password: required('Password', 200) })
-  .noUnknown()
-
-export const firstVisitSchema = yup
-  .object({
-    setting: required('Name of the setting', 60),
-    kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
-    country: oneOf(['uk', 'us'] as const, 'Country'),
-    owner: required('Your name', 60),
-    signIn: yup
-      .string()
-      .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
-      .required('Sign-in name is missing'),
-    password: passwordSchema().required('Password is missing'),
-    recipes: yup.boolean().required('Say whether to start with recipes'),
-  })
-  .noUnknown()
-export type FirstVisitInput = yup.InferType<typeof firstVisitSchema>

@@ -2,9 +2,6 @@
 import * as yup from 'yup'
 import { TECHNIQUES } from '../craft/techniques'
 import { PREPARATIONS } from '../food/choking'
-import { TALK_RULES } from '../learn/levels'
-import { TARGETS } from '../learn/targets'
-import { LANGUAGE_RULES } from '../learn/glossary'
 import {
   FOOD_SHAPES,
   KEPT_IN,
@@ -16,10 +13,7 @@ import {
   THEME_KINDS,
 } from '../recipe/recipe'
 import { upgradeRecipe } from '../recipe/upgrade'
-import { eggSizeSchema, measuringSchema, tinSchema } from './amounts'
-import { houseTechniqueSchema, ratiosSchema } from './craft'
-import { ownDietSchema } from './diet'
-import { allergenWords } from './allergen'
+import { tinSchema } from './amounts'
 import { amount, id, line, listOf, oneOf, required, whole } from './text'
 
 const seconds = whole('Seconds', 1, 7 * 24 * 3600)
@@ -207,95 +201,3 @@ export const recipeSchema = yup
       })
     return true
   })
-
-const verdict = oneOf(['yes', 'no', 'check'] as const, 'Diet flag')
-export const foodSchema = yup
-  .object({
-    id: yup
-      .string()
-      .matches(/^own:[\p{L}\p{N}-]{1,60}$/u, 'Food id must begin with own:')
-      .required('Food id is missing'),
-    name: required('Name', 60),
-    aliases: listOf(required('Other name', 60), 'Other names', 12),
-    contains: listOf(allergenWords('Allergen'), 'Contains', 40),
-    extras: listOf(allergenWords('Allergen'), 'Also holds', 40),
-    mayContain: listOf(allergenWords('Allergen'), 'May contain', 40),
-    compound: yup.boolean().required(),
-    diets: yup.object({ vegetarian: verdict, vegan: verdict, halal: verdict, 'no-pork': verdict }),
-    note: line('Note', 200).optional(),
-    confidence: line('Confidence', 10),
-    source: line('Source', 120),
-  })
-  .noUnknown()
-
-export const measureSchema = yup
-  .object({
-    id: id('Measure id'),
-    name: required('Name of the measure', 40),
-    size: amount('Size'),
-    unit: required('Unit', 20),
-    count: whole('How many', 0, 50),
-  })
-  .noUnknown()
-
-export const kitSchema = yup
-  .object({
-    measures: listOf(measureSchema, 'Measures', 40),
-    equipment: listOf(required('Equipment', 40), 'Equipment', 40),
-    trays: whole('Trays at once', 1, 12).notRequired(),
-    sinkPlaces: whole('Places at the sink', 1, 12).notRequired(),
-    tools: listOf(
-      yup.object({ tool: required('Tool', 120), count: whole('How many', 1, 50) }).noUnknown(),
-      'Tools',
-      60,
-    )
-      .optional()
-      .default(undefined),
-  })
-  .noUnknown()
-
-/** Months for which records are kept. */
-export const keepMonthsSchema = whole('Months', 1, 300)
-
-export const rulesSchema = yup
-  .object({
-    kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
-    country: oneOf(['uk', 'us'] as const, 'Country'),
-    grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
-    ownUnder: whole('Own bowl under so many months', 12, 120).notRequired(),
-    groupSize: whole('Group size', 1, 12),
-    knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
-    techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),
-    ratios: ratiosSchema.optional().default(undefined),
-    talk: oneOf(TALK_RULES, 'Talk').optional().default(undefined),
-    languages: oneOf(LANGUAGE_RULES, 'Languages').optional().default(undefined),
-    allergy: oneOf(['one-pot', 'own-bowl'] as const, 'Allergy')
-      .optional()
-      .default(undefined),
-    ownRules: listOf(required('Own rule', 160), 'Own rules', 8).optional().default(undefined),
-    week: listOf(
-      oneOf(
-        TECHNIQUES.map((t) => t.id),
-        'Technique',
-      ),
-      'Techniques of the week',
-      12,
-    )
-      .optional()
-      .default(undefined),
-    targets: listOf(
-      oneOf(
-        TARGETS.map((t) => t.id),
-        'Target',
-      ),
-      'Targets of the week',
-      8,
-    )
-      .optional()
-      .default(undefined),
-    maxScoops: whole('Most scoops', 1, 60),
-    measuring: measuringSchema.optional(),
-    eggSize: eggSizeSchema.optional(),
-    diets: listOf(ownDietSchema, 'Diets', 12).optional().default(undefined),
-  })
-  .noUnknown()

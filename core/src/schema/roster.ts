@@ -4,13 +4,13 @@
  */
 import { ValidationError } from 'yup'
 import { allergenName } from '../food/allergens'
-import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concerns'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
 import { parseConcern, isNoAllergyAnswer } from '../food/parse-concern'
 import { languageName, LANGUAGES } from '../learn/glossary'
 import { NEEDS, type Need } from '../plan/model/request'
 import type { StoredChild } from '../setting/assemble'
 import { childSchema, type ChildInput } from './people'
+import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concern'
 
 export const ROSTER_FIELDS = [
   'nickname',

@@ -11,8 +11,10 @@ import { decisionSchema } from './decision'
 import { dietSchema } from './diet'
 import { concernSchema, guestSchema } from './people'
 import { ownWordSchema } from './own-word'
-import { kitSchema, recipeSchema, rulesSchema } from './recipe'
+import { recipeSchema } from './recipe'
 import { birthMonth, clockTime, id, ids, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
+import { kitSchema } from './kit'
+import { rulesSchema } from './rules'
 
 export const sessionSchema = yup
   .object({

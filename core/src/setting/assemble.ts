@@ -6,7 +6,6 @@ import type { Skills } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
 import type { OwnWord } from '../learn/glossary'
 import type { Recipe } from '../recipe/recipe'
-import { childSafetyDigest, type Present } from '../plan/model/child-safety-digest'
 import type { CupboardItem } from '../plan/model/cupboard'
 import type { Decision } from '../plan/model/decision'
 import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from '../plan/model/request'
@@ -108,18 +107,6 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
-
-/** Who is at the table of a session, with what each card asks now. */
-export function atTable(
-  session: Pick<StoredSession, 'children' | 'guests'>,
-  children: readonly StoredChild[],
-): Present[] {
-  const cards = new Map([...children, ...session.guests].map((c) => [c.id, childSafetyDigest(planChild(c))]))
-  return [...session.children, ...session.guests.map((g) => g.id)].map((id) => {
-    const card = cards.get(id)
-    return { id, ...(card !== undefined && { card }) }
-  })
-}
 
 export function assemble(
   session: StoredSession,

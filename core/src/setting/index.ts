@@ -7,8 +7,8 @@ export {
   type StoredSession,
   type StoredSetting,
   assemble,
-  atTable,
   inputsOf,
 } from './assemble'
 export { copySession } from './copy-session'
 export { keptInRecipe, withWords } from './keep-in-recipe'
+export { atTable } from './at-table'

@@ -2,7 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { AGE_BANDS, FOOD_JOBS, KNIVES, gentleJob } from '../../src/craft/jobs-by-age'
 import { TECHNIQUES } from '../../src/craft/techniques'
-import { foodBook, isUnknown } from '../../src/food/foods'
+import { isUnknown } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { compile } from '../../src/plan/compile'
 import { child, recipeOf, request } from '../group'
 

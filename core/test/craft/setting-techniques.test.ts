@@ -5,12 +5,12 @@ import { type HouseTechnique, techniqueFor } from '../../src/craft/setting-techn
 import { adultsNeeded, ratioRows } from '../../src/craft/ratios'
 import { TECHNIQUES, type Technique, formFor } from '../../src/craft/techniques'
 import { compile } from '../../src/plan/compile'
-import { rulesSchema } from '../../src/schema/recipe'
 import { agesOf } from '../../src/craft/setting-techniques'
 import { daysBetween } from '../../src/amount/days'
 import { choicesAt } from '../../src/craft/choices'
 import { sideJob, FILLER_JOBS } from '../../src/craft/side-jobs'
 import { child, recipeOf, request } from '../group'
+import { rulesSchema } from "../../src/schema/rules";
 
 const stir = techniqueFor('stir') as Technique
 const formAt = (id: string, months: number, own: HouseTechnique[]) => {
@@ -74,7 +74,7 @@ describe('a technique moved by the setting', () => {
       rules: { ...base.rules, techniques: [{ technique: 'snip-scissors', from: 48 }] },
     })
     const snip = now.tasks.find((t) => t.technique === 'snip-scissors')
-    expect(snip?.barred).toEqual([{ child: 'b', why: 'snip with scissors: from 4 years' }])
+    expect(snip?.barred).toEqual([{ child: 'b', why: 'snip with scissors: from 4 years', cause: 'age' }])
     expect(snip?.instead?.[0]?.child).toBe('b')
     expect(now.turns.some((t) => t.task === snip?.id && t.child === 'b')).toBe(false)
   })
@@ -84,6 +84,7 @@ describe('a technique moved by the setting', () => {
     expect(snip?.barred[0]).toEqual({
       child: 'b',
       why: "snip with scissors: not by the child's own plan",
+      cause: 'plan',
     })
   })
   it('refuses a tool that is not on the ladder, and overseeing before it begins', () => {

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { LEVELS, type Packet, barsHandling, gradeOf, meet } from '../../src/food/concerns'
+import { barsHandling, gradeOf, meet } from '../../src/food/concerns'
 import { meetDiet } from '../../src/food/diets'
-import { type FoodFact, foodBook } from '../../src/food/foods'
+import { type FoodFact } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { applySwap, swapOf, swapsFor } from '../../src/food/swaps'
+import { LEVELS, type Packet } from "../../src/food/concern";
 
 const foods = foodBook()
 const packet = (more: Partial<Packet>): Packet => ({

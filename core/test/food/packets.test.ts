@@ -1,11 +1,13 @@
 /** What a packet's own words do to the meeting of a food and a child; when a reading counts; which food words name. */
 import { describe, expect, it } from 'vitest'
-import { type Packet, meet } from '../../src/food/concerns'
+import { meet } from '../../src/food/concerns'
 import { meetDiet } from '../../src/food/diets'
-import { foodBook, resolveFood } from '../../src/food/foods'
+import { resolveFood } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { type StoredPacket, packetStanding, packetWords } from '../../src/food/packets'
 import { digest } from '../../src/plan/model/digest'
 import demo from '../../data/demo-packets.json'
+import type { Packet } from "../../src/food/concern";
 
 const foods = foodBook()
 const packetOf = (food: string, label: string, settled = false): Packet => {

@@ -5,8 +5,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS, allergenName } from '../../src/food/allergens'
-import { type Packet, meet } from '../../src/food/concerns'
-import { type FoodFact, foodBook, resolveFood } from '../../src/food/foods'
+import { meet } from '../../src/food/concerns'
+import { type FoodFact, resolveFood } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import {
   allergenOfWords,
   parseConcern,
@@ -16,8 +17,9 @@ import {
 import { swapsFor } from '../../src/food/swaps'
 import { compile, openStops } from '../../src/plan/compile'
 import { concernSchema } from '../../src/schema/people'
-import { foodSchema } from '../../src/schema/recipe'
 import { four, request } from '../group'
+import { foodSchema } from "../../src/schema/own-food";
+import type { Packet } from "../../src/food/concern";
 
 const book = foodBook()
 const food = (name: string) => {

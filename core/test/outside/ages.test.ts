@@ -7,7 +7,8 @@ import { adultsNeeded } from '../../src/craft/ratios'
 import { ageText, monthsOn } from '../../src/craft/ages'
 import { type Technique, formFor, techniqueOf } from '../../src/craft/techniques'
 import { shapeBreach } from '../../src/food/choking'
-import { foodBook, isUnknown } from '../../src/food/foods'
+import { isUnknown } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 
 const technique = (id: string): Technique => {
   const found = techniqueOf(id)

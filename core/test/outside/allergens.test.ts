@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS, listHolds } from '../../src/food/allergens'
 import { meet } from '../../src/food/concerns'
-import { foodBook } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 
 const foods = foodBook()
 const top = (flag: 'uk14' | 'us9'): string[] =>

@@ -5,7 +5,7 @@
 import { Ajv2020 } from 'ajv/dist/2020'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { foodBook } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { changesIn, differences } from '../../src/recipe/changes'
 import type { Recipe } from '../../src/recipe/recipe'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'

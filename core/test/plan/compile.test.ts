@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { ratio } from '../../src/amount/ratio'
 import { ALLERGENS } from '../../src/food/allergens'
-import type { Concern } from '../../src/food/concerns'
 import { PlanError } from '../../src/plan/begin'
 import { compile, openStops } from '../../src/plan/compile'
 import { type Decision, decide, undecide } from '../../src/plan/model/decision'
 import type { Finding } from '../../src/plan/model/finding'
 import type { Plan } from '../../src/plan/model/plan'
 import { child, four, recipeOf, request } from '../group'
+import type { Concern } from "../../src/food/concern";
 
 const milk: Concern = { allergen: 'milk', level: 'anaphylaxis-risk' }
 const withZuri = () => [...four(), child('zuri', 41, { concerns: [milk] })]

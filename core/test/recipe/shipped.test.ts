@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { foodBook, isUnknown } from '../../src/food/foods'
+import { isUnknown } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { recipeSchema } from '../../src/schema/recipe'
 import { swapOf, swapsFor } from '../../src/food/swaps'

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS } from '../../src/food/allergens'
-import { LEVELS } from '../../src/food/concerns'
 import { DIETS } from '../../src/food/diets'
 import { NEEDS } from '../../src/plan/model/request'
 import { readRoster, rosterColumns, rosterRows } from '../../src/schema/roster'
 import type { StoredChild } from '../../src/setting/assemble'
+import { LEVELS } from "../../src/food/concern";
 
 const TODAY = '2026-11-26'
 const read = (headings: string[], ...rows: string[][]) =>

@@ -1,6 +1,6 @@
 /** After the last step: tokens, leftovers, clearing up, what a family takes home, and the weeks behind. */
 import { describe, expect, it } from 'vitest'
-import { foodBook } from '../../src/food/foods'
+import { foodBook } from '../../src/food/own-foods'
 import { compile } from '../../src/plan/compile'
 import { ownPart } from '../../src/session/child-record'
 import type { TableEvent } from '../../src/session/event'

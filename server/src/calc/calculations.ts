@@ -163,7 +163,10 @@ const labelSchema = yup.object({
   text: text('text', 20000).required('text is missing'),
   region: yup.string().oneOf(['uk', 'eu', 'us'], 'region must be uk, eu or us').optional(),
 })
-const label: Calculation = (value) => readLabel(labelSchema.validateSync(value, { strict: true }).text)
+const label: Calculation = (value) => {
+  const reading = readLabel(labelSchema.validateSync(value, { strict: true }).text)
+  return { ...reading, words: reading.words.map(({ start, end, id, why }) => ({ start, end, id, why })) }
+}
 
 const checkSchema = yup.object({
   months: yup

@@ -1,6 +1,6 @@
 /** A setting with its house rules, kit, own foods and recipes. */
 import type { MadeBefore } from '@lea/core/choose'
-import type { FoodFact } from '@lea/core/food'
+import { type FoodFact, withNameContents } from '@lea/core/food'
 import type { HouseRules, Kit } from '@lea/core/plan'
 import { type Recipe, upgradeRecipe } from '@lea/core/recipe'
 import type { StoredSetting } from '@lea/core/setting'
@@ -43,7 +43,7 @@ export async function getSetting(db: Db): Promise<StoredSetting> {
   const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
   return {
     ...row,
-    foods: foods.rows.map((f) => f.body),
+    foods: foods.rows.map((f) => withNameContents(f.body)),
     cupboard: await listCupboard(db),
     words: await listWords(db),
   }

@@ -1,22 +1,13 @@
 <script setup lang="ts">
 /** A child: nickname, birth month, allergies with their level, diets, languages, hand and needs. */
-import { toTypedSchema } from '@vee-validate/yup'
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
+import { computedAsync } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { TECHNIQUES, agesOf } from '@lea/core/craft'
-import {
-  ALLERGENS,
-  type Concern,
-  DIETS,
-  LEVELS,
-  LEVEL_WORDS,
-  dietName,
-  parsedConcernText,
-} from '@lea/core/food'
+import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName } from '@lea/core/food'
 import { LANGUAGES, languageName } from '@lea/core/learn'
 import { NEEDS } from '@lea/core/plan'
-import { childSchema } from '@lea/core/schema'
 import type { StoredChild } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -24,6 +15,9 @@ import Sheet from '../parts/Sheet.vue'
 import TextField from '../parts/TextField.vue'
 import { useSettingStore } from '../stores/setting'
 import { todayText } from '../shared/dates'
+import { formSchema, reader } from '../workers/reader'
+
+type ChildValues = Omit<StoredChild, 'id'>
 
 const props = defineProps<{ child: StoredChild | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -32,7 +26,7 @@ const fault = ref('')
 const ownDiets = computed(() => settingStore.setting?.rules.diets ?? [])
 const allDiets = computed(() => [...DIETS, ...ownDiets.value.map((d) => d.id)])
 const { handleSubmit, isSubmitting, defineField, errors } = useForm({
-  validationSchema: toTypedSchema(childSchema(todayText())),
+  validationSchema: formSchema<ChildValues>('child', todayText()),
   initialValues: {
     nickname: props.child?.nickname ?? '',
     birth: props.child?.birth ?? '',
@@ -76,6 +70,8 @@ const concernFaults = computed(() =>
   Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
 )
 const { fields, push, remove } = useFieldArray<Concern>('concerns')
+/** What Lea takes the words of each for. */
+const meanings = computedAsync(() => reader().concernTexts(fields.value.map((f) => f.value.allergen)), [])
 const NEED_WORDS = {
   wheelchair: 'uses a wheelchair',
   'limited-grip': 'limited grip',
@@ -126,13 +122,7 @@ const save = handleSubmit(async (values) => {
           <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
-          <p
-            v-if="parsedConcernText(f.value.allergen ?? '')"
-            class="text-sm sm:col-span-3"
-            aria-live="polite"
-          >
-            {{ parsedConcernText(f.value.allergen ?? '') }}
-          </p>
+          <p v-if="meanings[i]" class="text-sm sm:col-span-3" aria-live="polite">{{ meanings[i] }}</p>
         </div>
         <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
           {{ text }}

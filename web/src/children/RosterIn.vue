@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A table of children read in: columns matched, every row shown with what it is taken for, and nothing kept before it was looked at. */
 import Papa from 'papaparse'
+import { computedAsync } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import { languageName } from '@lea/core/learn'
@@ -14,6 +15,7 @@ import {
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
+import { reader } from '../workers/reader'
 import { useSettingStore } from '../stores/setting'
 import { monthText, todayText } from '../shared/dates'
 
@@ -56,18 +58,14 @@ async function open(event: Event): Promise<void> {
   cells.value = rest.slice(0, 300)
   if (rest.length > 300)
     fault.value = `The first 300 of ${rest.length} rows are shown: a roster holds no more.`
-  columns.value = rosterColumns(first)
+  columns.value = await reader().rosterColumns(first)
 }
-const rows = computed(() =>
-  columns.value
-    ? readRoster(
-        cells.value.map((c, i) => ({ line: i + 2, cells: c })),
-        columns.value,
-        todayText(),
-        settingStore.children,
-      )
-    : [],
-)
+const rows = computedAsync(async () => {
+  const { value } = columns
+  if (!value) return []
+  const lines = cells.value.map((c, i) => ({ line: i + 2, cells: [...c] }))
+  return reader().readRoster(lines, { ...value }, todayText(), [...settingStore.children])
+}, [])
 const good = computed(() => rows.value.filter((r) => r.child !== null))
 const bad = computed(() => rows.value.filter((r) => r.child === null))
 /** Columns of the file that nothing is taken from: something of a child may stand there. */

@@ -12,6 +12,7 @@ import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import GuestForm from '../parts/GuestForm.vue'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import { useShelf, type ShelfEntry } from '../stores/shelf'
 import { startShelf } from '../workers/shelf'
 import { dayText, todayText } from '../shared/dates'
@@ -23,6 +24,7 @@ import { usePieces } from './usePieces'
 const route = useRoute()
 const router = useRouter()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const shelf = useShelf()
 const ready = ref(false)
 const fault = ref('')
@@ -106,7 +108,7 @@ const filter = computed((): ShelfFilter => ({
 const wanted = computed(() => String(route.query['recipe'] ?? ''))
 /** In the order of the shelf; a recipe that was asked for by name stands first. */
 const list = computed(() => {
-  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, settingStore.foods, filter.value, s.look))
+  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, foods.value, filter.value, s.look))
   return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
 })
 const looking = computed(() => shelf.done < shelf.of)
@@ -179,11 +181,7 @@ function addGuest(guest: StoredGuest): void {
             <Picture :name="pictureOf(s.row.recipe)" class="size-12" />
             <div class="min-w-0">
               <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
-              <RecipeFacts
-                :recipe="s.row.recipe"
-                :foods="settingStore.foods"
-                :minutes="lookMinutes(s.look)"
-              />
+              <RecipeFacts :recipe="s.row.recipe" :foods="foods" :minutes="lookMinutes(s.look)" />
               <FitLine :standing="s" class="mt-1" />
             </div>
             <span class="flex flex-col items-stretch gap-1.5 sm:w-44">

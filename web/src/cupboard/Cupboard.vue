@@ -4,11 +4,14 @@ import { computed, onMounted, ref } from 'vue'
 import { type Measure, measureText, unitLabel } from '@lea/core/amount'
 import { type FoodFact, allergenName } from '@lea/core/food'
 import type { Kit } from '@lea/core/plan'
-import { foodSchema, measureSchema } from '@lea/core/schema'
+import { measureSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
+import { todayText } from '../shared/dates'
+import { checked } from '../workers/reader'
 import PacketRegister from './PacketRegister.vue'
 import StockList from './StockList.vue'
 import FoodForm from './FoodForm.vue'
@@ -16,6 +19,7 @@ import KitRoom from './KitRoom.vue'
 import KitTools from './KitTools.vue'
 
 const settingStore = useSettingStore()
+const foods = useFoods()
 onMounted(() => void settingStore.load())
 const search = ref('')
 const fault = ref('')
@@ -25,7 +29,7 @@ const UNITS = ['cup_m', 'tbsp_m', 'tsp_m', 'cup_us', 'tbsp_us', 'tsp_us', 'tbsp_
 
 const found = computed(() => {
   const words = search.value.trim().toLowerCase()
-  const all = [...settingStore.foods.all].sort((a, b) => a.name.localeCompare(b.name))
+  const all = [...foods.value.all].sort((a, b) => a.name.localeCompare(b.name))
   return words === ''
     ? all
     : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
@@ -60,7 +64,7 @@ async function addMeasure(): Promise<void> {
 async function addFood(food: FoodFact): Promise<void> {
   fault.value = ''
   try {
-    await settingStore.saveFood((await foodSchema.validate(food)) as FoodFact)
+    await settingStore.saveFood(await checked<FoodFact>('food', food, todayText()))
     adding.value = false
   } catch (e) {
     fault.value = inWords(e)

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** A food of the setting's own: what its packet lists, in allergen words. */
-import { computed, ref } from 'vue'
-import { ALLERGENS, type FoodFact, type Verdict, allergenName, nameHolds } from '@lea/core/food'
+import { computedAsync } from '@vueuse/core'
+import { ref } from 'vue'
+import { ALLERGENS, type FoodFact, type Verdict, allergenName } from '@lea/core/food'
+import { reader } from '../workers/reader'
 import Sheet from '../parts/Sheet.vue'
 
 const emit = defineEmits<{ add: [food: FoodFact]; close: [] }>()
@@ -16,10 +18,10 @@ const diet = ref<Record<string, Verdict>>({
 })
 const fault = ref('')
 /** What the name says counts, whatever is chosen below. */
-const said = computed(() => {
-  const { contains, extras } = nameHolds(name.value)
+const said = computedAsync(async () => {
+  const { contains, extras } = await reader().nameHolds(name.value)
   return [...contains, ...extras].map(allergenName).join(', ')
-})
+}, '')
 const list = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.kind === 'regulated')
 
 function add(): void {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The packet register: every real package with its words, when it was read and by whom; out of date when the words change. */
+import { computedAsync } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { type StoredPacket, allergenName, packetStanding, packetWords } from '@lea/core/food'
+import { type StoredPacket, allergenName, packetStanding } from '@lea/core/food'
 import { digest } from '@lea/core/plan'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -11,19 +12,28 @@ import { useSettingStore } from '../stores/setting'
 import { dayText, todayText } from '../shared/dates'
 import LabelText from '../parts/packets/LabelText.vue'
 import PacketForm from '../parts/packets/PacketForm.vue'
+import { useFoods } from '../parts/useFoods'
+import { reader } from '../workers/reader'
 import SignPair from '../parts/packets/SignPair.vue'
 
 const settingStore = useSettingStore()
 const auth = useAuthStore()
+const foods = useFoods()
 const editing = ref<StoredPacket | 'new' | null>(null)
 const signing = ref<StoredPacket | null>(null)
 const first = ref('')
 const second = ref('')
 const fault = ref('')
+/** What the words of each packet say, by its words: read in the worker. */
+const readings = computedAsync(async () => {
+  const labels = settingStore.packets.map((p) => p.label)
+  const words = await reader().packetWords(labels)
+  return new Map(labels.map((label, i) => [label, words[i]]))
+}, new Map<string, never>())
 const rows = computed(() =>
   settingStore.packets.map((packet) => ({
     packet,
-    words: packetWords(packet.label),
+    words: readings.value.get(packet.label),
     standing: packetStanding(packet, digest, todayText()),
   })),
 )
@@ -89,7 +99,7 @@ async function remove(packet: StoredPacket): Promise<void> {
       <li v-for="row in rows" :key="row.packet.id" class="patch p-3">
         <div class="flex flex-wrap items-center gap-2">
           <strong class="min-w-0 [overflow-wrap:anywhere]">{{ row.packet.name }}</strong>
-          <span class="text-sm text-soft">{{ settingStore.foods.of(row.packet.food).name }}</span>
+          <span class="text-sm text-soft">{{ foods.of(row.packet.food).name }}</span>
           <span v-if="row.packet.simulated" class="rounded-sm border border-dashed border-ink px-1 text-xs"
             >simulated</span
           >
@@ -98,14 +108,15 @@ async function remove(packet: StoredPacket): Promise<void> {
           }}</span>
         </div>
         <p class="mt-1 text-sm">
-          <template v-if="row.words.lists.length > 0"
+          <template v-if="!row.words">reading its words …</template>
+          <template v-if="row.words && row.words.lists.length > 0"
             ><strong>lists</strong> {{ row.words.lists.map(allergenName).join(', ') }}</template
           >
           <template v-else>no allergen word found on this text</template>
-          <template v-if="row.words.may.length > 0">
+          <template v-if="row.words && row.words.may.length > 0">
             · <strong>may contain</strong> {{ row.words.may.map(allergenName).join(', ') }}</template
           >
-          <template v-if="row.words.open.length > 0">
+          <template v-if="row.words && row.words.open.length > 0">
             · <strong>ask about</strong> <bdi>{{ row.words.open.join('; ') }}</bdi></template
           >
         </p>

@@ -10,12 +10,14 @@ import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 
 const props = defineProps<{ item: CupboardItem }>()
 const emit = defineEmits<{ close: [] }>()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const UNITS = ['g', 'kg', 'mL', 'L', 'item', 'oz', 'lb', 'cup_m', 'cup_us', 'tbsp_m', 'tsp_m']
-const food = ref(props.item.food === '' ? '' : settingStore.foods.of(props.item.food).name)
+const food = ref(props.item.food === '' ? '' : foods.value.of(props.item.food).name)
 const have = ref({ amount: props.item.have?.amount ?? '', unit: props.item.have?.unit ?? 'g' })
 const weighs = ref({ grams: props.item.weighs?.grams ?? '', unit: props.item.weighs?.unit ?? 'cup_m' })
 const packs = ref(
@@ -30,7 +32,7 @@ const isNew = computed(() => props.item.food === '')
 
 function foodId(): string {
   if (!isNew.value) return props.item.food
-  const id = resolveFood(food.value, settingStore.foods)?.id
+  const id = resolveFood(food.value, foods.value)?.id
   if (id) return id
   throw new ValidationError('Lea does not know this food: add it under Foods first', food.value, 'food')
 }
@@ -82,7 +84,7 @@ const AT_FIELD = /^(food|have\.|weighs\.|packs\[)/
           :aria-invalid="at('food') ? 'true' : undefined"
         />
         <datalist id="stock-foods">
-          <option v-for="f in settingStore.foods.all" :key="f.id" :value="f.name" />
+          <option v-for="f in foods.all" :key="f.id" :value="f.name" />
         </datalist>
         <span v-if="at('food')" role="alert" class="text-sm text-paprika">{{ at('food') }}</span>
       </label>

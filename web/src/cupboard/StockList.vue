@@ -7,16 +7,18 @@ import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import StockForm from './StockForm.vue'
 
 const settingStore = useSettingStore()
+const foods = useFoods()
 const auth = useAuthStore()
 const search = ref('')
 const editing = ref<CupboardItem | null>(null)
 const currency = computed(() => (settingStore.setting?.rules.country === 'us' ? 'USD' : 'GBP'))
 const all = computed(() =>
   [...(settingStore.setting?.cupboard ?? [])]
-    .map((item) => ({ item, name: settingStore.foods.of(item.food).name }))
+    .map((item) => ({ item, name: foods.value.of(item.food).name }))
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
 const found = computed(() => {

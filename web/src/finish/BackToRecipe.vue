@@ -8,11 +8,13 @@ import { keptInRecipe, withWords } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import { useSession } from '../stores/session/session'
 
 defineProps<{ plan: Plan }>()
 const auth = useAuthStore()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const session = useSession()
 const said = ref('')
 const before = computed(() => settingStore.recipe(session.stored?.recipe ?? ''))
@@ -20,12 +22,12 @@ const kept = computed(() =>
   before.value ? keptInRecipe(before.value, session.stored?.decisions ?? []) : null,
 )
 const changes = computed(() =>
-  before.value && kept.value ? differences(before.value, kept.value, settingStore.foods) : [],
+  before.value && kept.value ? differences(before.value, kept.value, foods.value) : [],
 )
 async function keep(own: boolean): Promise<void> {
   const [was, now] = [before.value, kept.value]
   if (!was || !now) return
-  const name = withWords(was, now, (f) => foodName(settingStore.foods.of(f)))
+  const name = withWords(was, now, (f) => foodName(foods.value.of(f)))
   try {
     if (own)
       await settingStore.saveRecipe({

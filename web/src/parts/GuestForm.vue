@@ -1,10 +1,12 @@
 <script setup lang="ts">
 /** A guest at the door: nickname, age and allergies in under twenty seconds. */
+import { computedAsync } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { ALLERGENS, type Concern, allergenName, parsedConcernText, isNoAllergyAnswer } from '@lea/core/food'
-import { guestSchema } from '@lea/core/schema'
+import { ALLERGENS, type Concern, allergenName } from '@lea/core/food'
 import type { StoredGuest } from '@lea/core/setting'
 import Sheet from './Sheet.vue'
+import { todayText } from '../shared/dates'
+import { checked, reader } from '../workers/reader'
 
 const emit = defineEmits<{ add: [guest: StoredGuest]; close: [] }>()
 const nickname = ref('')
@@ -23,19 +25,18 @@ function toggle(id: string): void {
     : [...allergies.value, id]
 }
 
-const named = computed(() =>
-  other.value
-    .split(',')
-    .map((t) => t.trim())
-    .filter((t) => !isNoAllergyAnswer(t)),
-)
+const words = (): string[] => other.value.split(',').map((t) => t.trim())
 /** What Lea takes them for. */
-const taken = computed(() => named.value.map(parsedConcernText).filter((t) => t !== ''))
+const taken = computedAsync(async () => {
+  const texts = await reader().concernTexts(await reader().named(words()))
+  return texts.filter((t) => t !== '')
+}, [])
 
-function add(): void {
+async function add(): Promise<void> {
   fault.value = ''
+  const named = await reader().named(words())
   // What is learned at the door is not yet confirmed by a plan: it is treated as strict.
-  const concerns: Concern[] = [...allergies.value, ...named.value].map((allergen) => ({
+  const concerns: Concern[] = [...allergies.value, ...named].map((allergen) => ({
     allergen,
     level: 'unknown',
   }))
@@ -57,7 +58,7 @@ function add(): void {
     needs: [],
   }
   try {
-    emit('add', guestSchema.validateSync(guest) as StoredGuest)
+    emit('add', await checked<StoredGuest>('guest', guest, todayText()))
   } catch (e) {
     fault.value = e instanceof Error ? e.message : String(e)
   }

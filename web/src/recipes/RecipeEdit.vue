@@ -10,6 +10,7 @@ import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import JobsByAge from './JobsByAge.vue'
 import RecipeLines from './RecipeLines.vue'
 import RecipeMore from './RecipeMore.vue'
@@ -21,6 +22,7 @@ import { useDraft } from '../stores/recipe-draft'
 const route = useRoute()
 const router = useRouter()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const auth = useAuthStore()
 const id = computed(() => String(route.params['id'] ?? 'new'))
 const isNew = computed(() => id.value === 'new')
@@ -154,20 +156,14 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
               /></label>
               <RecipeYield v-model="draft" />
             </div>
-            <RecipeLines
-              v-model="draft.lines"
-              :roles="roles"
-              :foods="settingStore.foods"
-              :system="system"
-              class="mb-5"
-            />
+            <RecipeLines v-model="draft.lines" :roles="roles" :foods="foods" :system="system" class="mb-5" />
             <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
-            <RecipeMore v-model="draft" :foods="settingStore.foods" class="mt-5" />
+            <RecipeMore v-model="draft" :foods="foods" class="mt-5" />
           </fieldset>
           <p v-if="shipped && auth.isLeader()" class="mt-4">
             <button type="button" class="btn" @click="putBack">Put Lea’s own recipe back</button>
           </p>
-          <JobsByAge :lines="draft.lines" :foods="settingStore.foods" />
+          <JobsByAge :lines="draft.lines" :foods="foods" />
         </div>
         <RecipePreview
           :recipe="draft"

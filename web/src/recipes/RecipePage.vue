@@ -11,11 +11,13 @@ import Amount from '../parts/Amount.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import { saveText } from '../shared/save-text'
 import JobsByAge from './JobsByAge.vue'
 
 const route = useRoute()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const auth = useAuthStore()
 const row = computed(() => settingStore.recipes.find((r) => r.id === route.params['id']))
 const recipe = computed(() => row.value?.recipe)
@@ -24,8 +26,8 @@ const serves = computed({
   get: () => chosen.value || (recipe.value?.serves ?? 1),
   set: (n) => (chosen.value = Math.min(200, Math.max(1, Math.round(n) || 1))),
 })
-const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, settingStore.foods) : []))
-const changes = computed(() => (recipe.value ? changesIn(recipe.value, settingStore.foods) : null))
+const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, foods.value) : []))
+const changes = computed(() => (recipe.value ? changesIn(recipe.value, foods.value) : null))
 onMounted(() => void settingStore.load())
 
 const ABOUT = { culture: 'Where it comes from', foods: 'Of the foods', story: 'To tell', tip: 'Tip' } as const
@@ -39,7 +41,7 @@ function asJsonLd(): void {
     saveText(
       `${fileName.value}.jsonld`,
       'application/ld+json',
-      JSON.stringify(toJsonLd(recipe.value, settingStore.foods), null, 2),
+      JSON.stringify(toJsonLd(recipe.value, foods.value), null, 2),
     )
 }
 const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9-]+/gi, '-'))
@@ -59,7 +61,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <div>
             <h1 class="text-3xl">{{ recipe.title }}</h1>
             <p class="text-lg">{{ recipe.about }}</p>
-            <RecipeFacts :recipe="recipe" :foods="settingStore.foods" />
+            <RecipeFacts :recipe="recipe" :foods="foods" />
             <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
               {{ recipe.themes.map(themeWords).join(' · ') }}
             </p>
@@ -165,7 +167,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <li v-for="c in changes" :key="c">{{ c }}</li>
         </ul>
       </section>
-      <JobsByAge :lines="recipe.lines" :foods="settingStore.foods" class="print:hidden" />
+      <JobsByAge :lines="recipe.lines" :foods="foods" class="print:hidden" />
       <p class="mt-5 flex flex-wrap items-center gap-2 print:hidden">
         <span class="font-semibold">Take it along:</span>
         <button type="button" class="btn" @click="print">Print</button>

@@ -14,17 +14,19 @@ import {
   roleWords,
   stepWork,
 } from '@lea/core/recipe'
-import { readRecipeFile } from '@lea/core/schema'
+import { reader } from '../workers/reader'
 import { Undo2 } from '@lucide/vue'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import Amount from '../parts/Amount.vue'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import AskLine from './AskLine.vue'
 
 const KEY = 'lea-recipe-draft:read'
 const settingStore = useSettingStore()
+const foods = useFoods()
 const router = useRouter()
 const text = ref('')
 /** In the order in which they were given. */
@@ -40,7 +42,7 @@ onMounted(async () => {
   const draft = JSON.parse(kept) as { text: string; answers: { key: string; answer: string }[] }
   text.value = draft.text
   answers.value = draft.answers
-  understand()
+  void understand()
 })
 const keep = (): void => {
   if (text.value.trim() === '') localStorage.removeItem(KEY)
@@ -51,28 +53,34 @@ const keep = (): void => {
 watch([text, answers], keep, { deep: true })
 
 const system = computed(() => (settingStore.setting?.rules.country === 'us' ? 'us' : 'uk'))
-function understand(): void {
+/** Only the answer to what was asked last is shown. */
+let readings = 0
+async function understand(): Promise<void> {
   fault.value = ''
+  const mine = (readings += 1)
   try {
     const given = Object.fromEntries(answers.value.map((a) => [a.key, a.answer]))
-    read.value = readRecipeFile(text.value, system.value, settingStore.foods, given)
+    const own = settingStore.setting?.foods ?? []
+    const answer = await reader().readRecipe(text.value, system.value, own, given)
+    if (mine === readings) read.value = answer
   } catch (e) {
+    if (mine !== readings) return
     read.value = null
     fault.value = e instanceof Error ? `The recipe ${e.message}.` : inWords(e)
   }
 }
 function begin(): void {
   answers.value = []
-  understand()
+  void understand()
 }
 function answer(key: string, value: string): void {
   if (value.trim() === '') return
   answers.value = [...answers.value.filter((a) => a.key !== key), { key, answer: value.trim() }]
-  understand()
+  void understand()
 }
 function undo(): void {
   answers.value = answers.value.slice(0, -1)
-  understand()
+  void understand()
 }
 async function openFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -90,7 +98,7 @@ const asked = (where: (q: ReadQuestion) => boolean): ReadQuestion[] =>
   (read.value?.questions ?? []).filter(where)
 const must = computed(() => asked((q) => q.must).length)
 const lines = computed(() =>
-  read.value ? linesFor(read.value.recipe, read.value.recipe.serves, settingStore.foods) : [],
+  read.value ? linesFor(read.value.recipe, read.value.recipe.serves, foods.value) : [],
 )
 const roleOf = (id: string): string => {
   const line = read.value?.recipe.lines.find((l) => l.id === id)
@@ -108,7 +116,7 @@ const only = computed(() => (read.value?.unread ?? []).filter((u) => !u.kind && 
 const goesIn = (uses: { line: string }[]): string =>
   uses
     .map((u) => read.value?.recipe.lines.find((l) => l.id === u.line))
-    .flatMap((l) => (l ? foodName(settingStore.foods.of(l.food)) : []))
+    .flatMap((l) => (l ? foodName(foods.value.of(l.food)) : []))
     .join(', ')
 
 /** It is kept as a recipe of the setting, and opened in the editor or on its page. */

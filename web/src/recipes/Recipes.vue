@@ -12,9 +12,11 @@ import { useGroup } from '../choose/useGroup'
 import { usePieces } from '../choose/usePieces'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { useFoods } from '../parts/useFoods'
 import { useShelf } from '../stores/shelf'
 
 const settingStore = useSettingStore()
+const foods = useFoods()
 const auth = useAuthStore()
 const shelf = useShelf()
 const group = useGroup()
@@ -39,7 +41,7 @@ const rows = computed(() => {
   const looked = shelf.standing.map((s) => s.row)
   const rest = settingStore.recipes.filter((r) => !byId.value.has(r.id))
   return [...looked, ...rest].filter((r) =>
-    isWanted(r.recipe, settingStore.foods, filter.value, byId.value.get(r.id)?.look),
+    isWanted(r.recipe, foods.value, filter.value, byId.value.get(r.id)?.look),
   )
 })
 const { shown, next, more } = usePieces(rows)
@@ -95,7 +97,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
             <p>{{ r.recipe.about }}</p>
             <RecipeFacts
               :recipe="r.recipe"
-              :foods="settingStore.foods"
+              :foods="foods"
               :minutes="byId.get(r.id) ? lookMinutes(byId.get(r.id)!.look) : ''"
             />
             <FitLine

@@ -2,7 +2,7 @@
 /** Adults and house rules. */
 import { onMounted, ref } from 'vue'
 import type { HouseRules } from '@lea/core/plan'
-import { adultSchema, ownDietSchema } from '@lea/core/schema'
+import { adultSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
@@ -13,6 +13,9 @@ import SettingTargets from './SettingTargets.vue'
 import SettingTechniques from './SettingTechniques.vue'
 import SettingWords from './SettingWords.vue'
 import { useAuthStore } from '../stores/auth'
+import { todayText } from '../shared/dates'
+import { checked } from '../workers/reader'
+import type { OwnDiet } from '@lea/core/food'
 import { useSettingStore } from '../stores/setting'
 
 const settingStore = useSettingStore()
@@ -61,17 +64,21 @@ const addDiet = (): Promise<void> =>
   attempt(async () => {
     const kept = settingStore.setting?.rules
     if (!kept) return
-    const made = await ownDietSchema.validate({
-      id: `own:${diet.value.name
-        .trim()
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')}`,
-      name: diet.value.name,
-      avoid: diet.value.avoid
-        .split(',')
-        .map((t) => t.trim())
-        .filter((t) => t !== ''),
-    })
+    const made = await checked<OwnDiet>(
+      'diet',
+      {
+        id: `own:${diet.value.name
+          .trim()
+          .toLowerCase()
+          .replace(/[^a-z0-9]+/g, '-')}`,
+        name: diet.value.name,
+        avoid: diet.value.avoid
+          .split(',')
+          .map((t) => t.trim())
+          .filter((t) => t !== ''),
+      },
+      todayText(),
+    )
     await settingStore.saveRules({
       ...kept,
       diets: [...(kept.diets ?? []).filter((d) => d.id !== made.id), made],

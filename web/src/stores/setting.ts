@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { MadeBefore } from '@lea/core/choose'
-import { type FoodFact, type StoredPacket, foodBook } from '@lea/core/food'
+import type { FoodFact, StoredPacket } from '@lea/core/food'
 import type { OwnWord } from '@lea/core/learn'
 import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
@@ -57,7 +57,6 @@ export const useSettingStore = defineStore('setting', () => {
   }
 
   const adults = computed(() => setting.value?.adults ?? [])
-  const foods = computed(() => foodBook(setting.value?.foods ?? []))
   const names = computed(
     () =>
       new Map([
@@ -163,7 +162,6 @@ export const useSettingStore = defineStore('setting', () => {
     fault,
     loaded,
     adults,
-    foods,
     names,
     load,
     loadChildren,

@@ -13,12 +13,15 @@ import { spell, type Read } from './spelling'
 import { wordsOfText } from './text'
 import { isKnown, phraseAt } from './label-words'
 
+export type LabelMark = 'lists' | 'may' | 'claim' | 'ask'
 export interface LabelWord {
   /** Place in the text as it stands: `[start, end)`. */
   start: number
   end: number
   /** Allergen id; for a vague word `ask`, for a word Lea does not know `unknown`. */
   id: string
+  /** What it is in the text: listed, a warning, a claim or a mention, or a word to ask about. */
+  mark: LabelMark
   why: string
 }
 export interface LabelReading {
@@ -170,10 +173,12 @@ function report(
     end: words[to - 1]?.end ?? 0,
   })
   for (const h of hits.filter((x) => !x.dropped && !suppressed.has(x))) {
-    for (const id of h.ids) out.push({ ...place(h.from, h.to), id, why: whyOf(h, words) })
+    for (const id of h.ids)
+      out.push({ ...place(h.from, h.to), id, mark: MARK[h.scope], why: whyOf(h, words) })
   }
-  for (const ask of asks) out.push({ start: ask.start, end: ask.end, id: 'ask', why: ask.why })
-  for (const i of unknown) out.push({ ...place(i, i + 1), id: 'unknown', why: 'Lea does not know this word' })
+  for (const ask of asks) out.push({ start: ask.start, end: ask.end, id: 'ask', mark: 'ask', why: ask.why })
+  for (const i of unknown)
+    out.push({ ...place(i, i + 1), id: 'unknown', mark: 'ask', why: 'Lea does not know this word' })
   const unknownWords = unique(unknown.map((i) => text.slice(words[i]?.start, words[i]?.end)))
   return {
     contains,
@@ -201,6 +206,8 @@ function keepsMay(
   // The group is named alone ("other nuts"), and the list names a member of it.
   return hits.some((h) => h.ids.includes(id)) && contains.some((c) => parentOf(c) === id)
 }
+
+const MARK: Record<Hit['scope'], LabelMark> = { contains: 'lists', may: 'may', free: 'claim', none: 'claim' }
 
 function whyOf(hit: Hit, words: readonly Read[]): string {
   const read = words.slice(hit.from, hit.to).find((w) => w.readAs !== undefined)

@@ -8,7 +8,6 @@ import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'
 import { foodName, isUnknown } from '../../food/foods'
 import { allergenName } from '../../food/allergens'
 import { concernName, dietOfKey } from '../../food/diets'
-import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concerns'
 import type { RecipeLine } from '../../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Decision } from '../model/decision'
@@ -19,6 +18,7 @@ import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import { clearSwaps, smallestSet } from './swap-set'
+import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
 
 export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   const bowls = bowlsFor(start.people, request)

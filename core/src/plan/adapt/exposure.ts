@@ -1,8 +1,9 @@
 /** How a food meets every concern and diet of the children present: those who eat of it, and those who only sit near. */
-import { gradeOf, meet, type Concern, type Grade, type ExposureKind } from '../../food/concerns'
+import { gradeOf, meet, type Grade } from '../../food/concerns'
 import { dietKey, meetDiet } from '../../food/diets'
 import type { DraftChild, PlanStart } from '../model/draft'
 import type { FindingSubject } from '../model/finding'
+import type { Concern, ExposureKind } from '../../food/concern'
 
 export interface Exposure extends FindingSubject {
   grade: Grade | null

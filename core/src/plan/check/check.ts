@@ -2,7 +2,7 @@
  * The independent checker: asks every hard rule again of the finished plan, from the request, without the passes.
  * A plan that fails it is not shown as one.
  */
-import { foodBook } from '../../food/foods'
+import { foodBook } from '../../food/own-foods'
 import { barsHandling, meet } from '../../food/concerns'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { formFor } from '../../craft/techniques'

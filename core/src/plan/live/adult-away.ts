@@ -1,6 +1,6 @@
 /** An adult is called away: another who may lead takes over, and the clock is set anew with those who are left. */
 import { rebuildPlan } from './live-changes'
-import { foodBook } from '../../food/foods'
+import { foodBook } from '../../food/own-foods'
 import { background } from '../clock/background'
 import { setClock } from '../clock/clock'
 import { packetsOf } from '../model/decision'

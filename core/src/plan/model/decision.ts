@@ -1,5 +1,5 @@
-import type { Packet } from '../../food/concerns'
 import type { Make } from '../../recipe/make'
+import type { Packet } from '../../food/concern'
 
 /** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
 

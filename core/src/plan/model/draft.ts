@@ -1,7 +1,6 @@
 /** What each pass receives and hands on. A pass is `(draft, request) -> draft + findings`; later fields build on earlier. */
 import type { FoodBook } from '../../food/foods'
 import type { OwnDiet } from '../../food/diets'
-import type { Packet } from '../../food/concerns'
 import type { Recipe } from '../../recipe/recipe'
 import type { Finding } from './finding'
 import type { Check, HygieneNote, Plan, SwapSet, WatchNote } from './plan'
@@ -10,6 +9,7 @@ import type { Making } from './making'
 import type { Bowl, PlanLine } from './line'
 import type { Background, WaitingJob, StepTime, Task, Turn } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
+import type { Packet } from '../../food/concern'
 
 export interface DraftChild extends PlanChild {
   age: number

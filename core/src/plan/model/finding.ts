@@ -1,7 +1,8 @@
 /** What stands in the way of a plan, or is worth knowing: one finding for each cause, with the fixes that clear it. */
-import type { Grade, ExposureKind } from '../../food/concerns'
+import type { Grade } from '../../food/concerns'
 import type { Decision } from './decision'
 import { digest } from './digest'
+import type { ExposureKind } from '../../food/concern'
 
 /** What one tap would do, and what it costs. */
 export type FixAction =

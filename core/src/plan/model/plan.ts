@@ -1,6 +1,5 @@
 /** The plan: plain JSON, derived from a request, frozen when cooking starts. */
 import type { Probe } from '../../food/core-temperature'
-import type { ExposureKind } from '../../food/concerns'
 import type { TalkRule } from '../../learn/levels'
 import type { Locale } from '../../learn/fact/saying'
 import type { Decision, Measuring } from './decision'
@@ -10,6 +9,7 @@ import type { Making } from './making'
 import type { Bowl } from './line'
 import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
+import type { ExposureKind } from '../../food/concern'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
 export const PLAN_VERSION = 3

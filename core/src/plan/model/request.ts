@@ -4,7 +4,6 @@ import type { HouseTechnique } from '../../craft/setting-techniques'
 import type { Country, RatioRow } from '../../craft/ratios'
 import type { Skills } from '../../craft/skills'
 import type { KnifeRule } from '../../craft/techniques'
-import type { Concern } from '../../food/concerns'
 import type { AnyDiet, OwnDiet } from '../../food/diets'
 import type { FoodFact } from '../../food/foods'
 import type { TalkRule } from '../../learn/levels'
@@ -13,6 +12,7 @@ import type { TalkMark } from '../../learn/marks'
 import type { Recipe } from '../../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
+import type { Concern } from '../../food/concern'
 
 export const NEEDS = ['wheelchair', 'limited-grip', 'no-wet-food'] as const
 export type Need = (typeof NEEDS)[number]

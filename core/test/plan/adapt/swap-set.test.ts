@@ -1,7 +1,6 @@
 /** Swaps that suit everyone at once, the own bowl, cross-contact, and what the plan says of order and hygiene. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Concern } from '../../../src/food/concerns'
 import { swapOf } from '../../../src/food/swaps'
 import { compile, openStops } from '../../../src/plan/compile'
 import type { Decision } from '../../../src/plan/model/decision'
@@ -10,6 +9,7 @@ import type { PlanChild } from '../../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 import { APART } from '../../../src/plan/adapt/bowls'
 import { child, four, recipeOf, request } from '../../group'
+import type { Concern } from "../../../src/food/concern";
 
 const milk = (level: Concern['level'] = 'allergy-strict'): Concern => ({ allergen: 'milk', level })
 const listed = (plan: Plan): Plan['findings'] =>

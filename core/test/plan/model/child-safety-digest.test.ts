@@ -8,8 +8,9 @@ import type { PlanChild } from '../../../src/plan/model/request'
 import { whatChanged } from '../../../src/plan/view/changed'
 import { replay } from '../../../src/session/replay'
 import { openGates, childrenNotCoveredByPlan } from '../../../src/session/table'
-import { type StoredChild, atTable } from '../../../src/setting/assemble'
+import { type StoredChild } from '../../../src/setting/assemble'
 import { child, four, request } from '../../group'
+import { atTable } from "../../../src/setting/at-table";
 
 const allergy = (allergen: string) => ({ allergen, level: 'allergy-strict' as const })
 const stored = (c: PlanChild): StoredChild =>

@@ -1,58 +1,28 @@
 <script setup lang="ts">
 /** A packet's words with what was found marked in place; the reasons stand below, one for each mark. */
+import { computedAsync } from '@vueuse/core'
 import { computed } from 'vue'
-import { type LabelWord, allergenName, readLabel } from '@lea/core/food'
+import { allergenName } from '@lea/core/food'
+import { reader } from '../../workers/reader'
 
 const props = defineProps<{ text: string }>()
-const found = computed(() => readLabel(props.text))
-
-interface Piece {
-  text: string
-  mark: 'lists' | 'may' | 'ask' | 'claim' | ''
-  why: string
-}
-const markOf = (w: LabelWord): Piece['mark'] =>
-  w.id === 'ask' || w.id === 'unknown'
-    ? 'ask'
-    : w.why.startsWith('in a warning')
-      ? 'may'
-      : w.why.startsWith('in a claim') || w.why.startsWith('mentioned')
-        ? 'claim'
-        : 'lists'
-const nameOf = (id: string): string =>
-  id === 'ask' ? 'ask' : id === 'unknown' ? 'not known' : allergenName(id)
-
-const pieces = computed(() => {
-  const out: Piece[] = []
-  let at = 0
-  for (const w of found.value.words) {
-    if (w.start < at) continue
-    if (w.start > at) out.push({ text: props.text.slice(at, w.start), mark: '', why: '' })
-    const same = found.value.words.filter((o) => o.start === w.start)
-    out.push({
-      text: props.text.slice(w.start, w.end),
-      mark: markOf(w),
-      why: `${same.map((o) => nameOf(o.id)).join(', ')}: ${w.why}`,
-    })
-    at = w.end
-  }
-  if (at < props.text.length) out.push({ text: props.text.slice(at), mark: '', why: '' })
-  return out
-})
+/** Of the text that was read last: while a newer one is being read, the marks still fit the words that are shown. */
+const read = computedAsync(() => reader().labelPieces(props.text), null)
+const found = computed(() => read.value?.reading ?? null)
 const LOOK = {
   lists: 'bg-paprika text-white px-0.5 rounded-sm',
   may: 'bg-transparent text-ink border-2 border-paprika px-0.5 rounded-sm',
   ask: 'bg-transparent text-ink border-2 border-dashed border-ink px-0.5 rounded-sm',
   claim: 'bg-transparent text-ink underline decoration-dotted',
-  '': '',
 }
 const names = (ids: readonly string[]): string => ids.map(allergenName).join(', ')
 </script>
 
 <template>
-  <div>
+  <p v-if="!read || !found" role="status" class="text-soft">Reading the words …</p>
+  <div v-else>
     <p class="whitespace-pre-wrap leading-7" dir="auto">
-      <template v-for="(p, i) in pieces" :key="i"
+      <template v-for="(p, i) in read?.pieces ?? []" :key="i"
         ><mark v-if="p.mark" :class="LOOK[p.mark]" :title="p.why">{{ p.text }}</mark
         ><template v-else>{{ p.text }}</template></template
       >
@@ -88,8 +58,8 @@ const names = (ids: readonly string[]): string => ids.map(allergenName).join(', 
     <details v-if="found.words.length > 0" class="mt-2 text-sm">
       <summary>Why each word is marked</summary>
       <ul class="list-inside list-disc">
-        <li v-for="(w, i) in found.words" :key="i">
-          <bdi>“{{ text.slice(w.start, w.end) }}”</bdi>: {{ nameOf(w.id) }}, {{ w.why }}
+        <li v-for="(w, i) in read.whys" :key="i">
+          <bdi>“{{ w.words }}”</bdi>: {{ w.why }}
         </li>
       </ul>
     </details>

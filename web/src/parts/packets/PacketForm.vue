@@ -2,18 +2,21 @@
 /** A packet of the register: which food it is, its name, its words; from the scanner stand-in, typed or pasted. */
 import { computed, ref, watch } from 'vue'
 import { type StoredPacket, resolveFood } from '@lea/core/food'
-import { packetSchema } from '@lea/core/schema'
 import { inWords } from '../../shared/api'
 import Notice from '../Notice.vue'
 import Sheet from '../Sheet.vue'
 import { standIn } from '../devices/scanner'
 import { useSettingStore } from '../../stores/setting'
+import { checked } from '../../workers/reader'
+import { todayText } from '../../shared/dates'
+import { useFoods } from '../useFoods'
 import LabelText from './LabelText.vue'
 
 const props = defineProps<{ packet: StoredPacket | null; food?: string }>()
 const emit = defineEmits<{ close: []; saved: [packet: StoredPacket] }>()
 const settingStore = useSettingStore()
-const nameOfFood = (id: string): string => (id ? settingStore.foods.of(id).name : '')
+const foods = useFoods()
+const nameOfFood = (id: string): string => (id ? foods.value.of(id).name : '')
 const name = ref(props.packet?.name ?? '')
 const food = ref(nameOfFood(props.packet?.food ?? props.food ?? ''))
 const label = ref(props.packet?.label ?? '')
@@ -21,7 +24,7 @@ const code = ref(props.packet?.code ?? '')
 const simulated = ref(props.packet?.simulated ?? false)
 const fault = ref('')
 const saving = ref(false)
-const resolved = computed(() => resolveFood(food.value, settingStore.foods))
+const resolved = computed(() => resolveFood(food.value, foods.value))
 const picked = ref('')
 
 async function scan(): Promise<void> {
@@ -52,13 +55,17 @@ async function save(): Promise<void> {
         .trim()
         .toLowerCase()
         .replace(/[^a-z0-9]+/g, '-')}`
-    const input = await packetSchema.validate({
-      food: food.value.trim() ? id : '',
-      name: name.value,
-      label: label.value,
-      ...(code.value && { code: code.value }),
-      simulated: simulated.value,
-    })
+    const input = await checked(
+      'packet',
+      {
+        food: food.value.trim() ? id : '',
+        name: name.value,
+        label: label.value,
+        ...(code.value && { code: code.value }),
+        simulated: simulated.value,
+      },
+      todayText(),
+    )
     emit('saved', await settingStore.savePacket(input, props.packet?.id))
   } catch (e) {
     fault.value = inWords(e)
@@ -113,7 +120,7 @@ async function save(): Promise<void> {
           }}</span></label
         >
         <datalist id="packet-foods">
-          <option v-for="f in settingStore.foods.all" :key="f.id" :value="f.name" />
+          <option v-for="f in foods.all" :key="f.id" :value="f.name" />
         </datalist>
       </div>
       <label class="font-semibold"

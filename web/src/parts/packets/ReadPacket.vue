@@ -1,9 +1,12 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
+import { computedAsync } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
-import { ALLERGENS, type StoredPacket, concernName, dietOfKey, packetWords } from '@lea/core/food'
+import { ALLERGENS, type StoredPacket, concernName, dietOfKey } from '@lea/core/food'
 import type { Plan } from '@lea/core/plan'
 import { inWords } from '../../shared/api'
+import { reader } from '../../workers/reader'
+import { useFoods } from '../useFoods'
 import LabelText from './LabelText.vue'
 import PacketForm from './PacketForm.vue'
 import SignPair from './SignPair.vue'
@@ -37,13 +40,17 @@ const adults = computed(() => (session.stored?.adults ?? []).map((id) => ({ id, 
 const isDiet = (id: string): boolean => dietOfKey(id) !== null
 const wordOf = (id: string): string =>
   `${isDiet(id) ? 'not ' : ''}${concernName(id, settingStore.setting?.rules.diets)}`
-const foodWord = computed(() => settingStore.foods.of(props.food).name)
+const foods = useFoods()
+const foodWord = computed(() => foods.value.of(props.food).name)
 
 /** The packet of the register that is in the hand, where it is there. */
 const mine = computed(() => settingStore.packets.filter((p) => p.food === props.food))
 const packetId = ref(before?.kind === 'packet' ? (before.packet ?? '') : '')
 const packet = computed(() => mine.value.find((p) => p.id === packetId.value) ?? null)
-const words = computed(() => (packet.value ? packetWords(packet.value.label) : null))
+const words = computedAsync(async () => {
+  const label = packet.value?.label
+  return label === undefined ? null : ((await reader().packetWords([label]))[0] ?? null)
+}, null)
 const asksSettled = ref(false)
 const adding = ref(false)
 function take(): void {
@@ -52,7 +59,7 @@ function take(): void {
   for (const id of words.value?.may ?? []) found[id] = 'may'
   for (const id of words.value?.lists ?? []) found[id] = 'lists'
 }
-watch(packet, take)
+watch(words, take)
 function added(made: StoredPacket): void {
   adding.value = false
   packetId.value = made.id

@@ -8,12 +8,14 @@ import Amount from '../../parts/Amount.vue'
 import LabelText from '../../parts/packets/LabelText.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSettingStore } from '../../stores/setting'
+import { useFoods } from '../../parts/useFoods'
 import { useSession } from '../../stores/session/session'
 import { timeText } from '../../shared/dates'
 import OtherRecipes from '../OtherRecipes.vue'
 
 const session = useSession()
 const settingStore = useSettingStore()
+const foods = useFoods()
 const auth = useAuthStore()
 const route = useRoute()
 const rows = computed(() => (session.plan ? checkRows(session.plan) : []))
@@ -178,7 +180,7 @@ const text = ref('')
           </p>
           <ul v-else class="text-sm">
             <li v-for="p in packets" :key="p.food" class="border-t border-line py-1 first:border-0">
-              <strong>{{ settingStore.foods.of(p.food).name }}</strong>: read {{ timeText(p.at) }} by
+              <strong>{{ foods.of(p.food).name }}</strong>: read {{ timeText(p.at) }} by
               {{ p.readBy.map((id) => session.nameOf(id)).join(' and ') }};
               {{
                 p.lists.length > 0

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { computedAsync } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import {
   type Decision,
@@ -13,11 +14,12 @@ import {
   whatChanged,
 } from '@lea/core/plan'
 import { childrenNotCoveredByPlan } from '@lea/core/session'
-import { type SessionInputs, type StoredSession, assemble, atTable, inputsOf } from '@lea/core/setting'
+import { type SessionInputs, type StoredSession, assemble, inputsOf } from '@lea/core/setting'
 import { api, ApiFault, inWords, isOffline } from '../../shared/api'
 import { compileInWorker, refineInWorker } from '../../workers/planner'
 import { getCached, cacheAnswer } from '../../offline-cache/answers'
 import { startedOffline } from '../../offline-cache/offline-starts'
+import { reader } from '../../workers/reader'
 import { useSettingStore } from '../setting'
 import { offlineSession } from './offline'
 import { questions } from './questions'
@@ -66,11 +68,16 @@ export const useSession = defineStore('session', () => {
   const arrived = computed(() =>
     plan.value && stored.value ? childrenNotCoveredByPlan(plan.value, atWork.value) : [],
   )
-  const atWork = computed<Present[]>(() =>
-    stored.value?.state === 'cooking'
-      ? atTable(stored.value, settingStore.children)
-      : present.value.map((id) => ({ id })),
-  )
+  /** What the cards ask now, worked out beside; of the session that was open when it was asked. */
+  const cards = computedAsync(async () => {
+    const session = stored.value
+    if (session?.state !== 'cooking') return null
+    return { session: session.id, present: await reader().atTable(session, settingStore.children) }
+  }, null)
+  const atWork = computed<Present[]>(() => {
+    const known = cards.value?.session === stored.value?.id ? (cards.value?.present ?? []) : []
+    return present.value.map((id) => known.find((p) => p.id === id) ?? { id })
+  })
 
   function request(): PlanRequest | null {
     const session = stored.value

@@ -1,0 +1,29 @@
+/** The box: measures, equipment, tools. */
+import * as yup from 'yup'
+import { amount, id, listOf, required, whole } from './text'
+
+export const measureSchema = yup
+  .object({
+    id: id('Measure id'),
+    name: required('Name of the measure', 40),
+    size: amount('Size'),
+    unit: required('Unit', 20),
+    count: whole('How many', 0, 50),
+  })
+  .noUnknown()
+
+export const kitSchema = yup
+  .object({
+    measures: listOf(measureSchema, 'Measures', 40),
+    equipment: listOf(required('Equipment', 40), 'Equipment', 40),
+    trays: whole('Trays at once', 1, 12).notRequired(),
+    sinkPlaces: whole('Places at the sink', 1, 12).notRequired(),
+    tools: listOf(
+      yup.object({ tool: required('Tool', 120), count: whole('How many', 1, 50) }).noUnknown(),
+      'Tools',
+      60,
+    )
+      .optional()
+      .default(undefined),
+  })
+  .noUnknown()

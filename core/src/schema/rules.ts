@@ -1,0 +1,56 @@
+/** The rules of a setting. */
+import * as yup from 'yup'
+import { TECHNIQUES } from '../craft/techniques'
+import { TALK_RULES } from '../learn/levels'
+import { TARGETS } from '../learn/targets'
+import { LANGUAGE_RULES } from '../learn/glossary'
+import { eggSizeSchema, measuringSchema } from './amounts'
+import { houseTechniqueSchema, ratiosSchema } from './craft'
+import { ownDietSchema } from './diet'
+import { id, listOf, oneOf, required, whole } from './text'
+
+/** Months for which records are kept. */
+export const keepMonthsSchema = whole('Months', 1, 300)
+
+export const rulesSchema = yup
+  .object({
+    kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
+    country: oneOf(['uk', 'us'] as const, 'Country'),
+    grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
+    ownUnder: whole('Own bowl under so many months', 12, 120).notRequired(),
+    groupSize: whole('Group size', 1, 12),
+    knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
+    techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),
+    ratios: ratiosSchema.optional().default(undefined),
+    talk: oneOf(TALK_RULES, 'Talk').optional().default(undefined),
+    languages: oneOf(LANGUAGE_RULES, 'Languages').optional().default(undefined),
+    allergy: oneOf(['one-pot', 'own-bowl'] as const, 'Allergy')
+      .optional()
+      .default(undefined),
+    ownRules: listOf(required('Own rule', 160), 'Own rules', 8).optional().default(undefined),
+    week: listOf(
+      oneOf(
+        TECHNIQUES.map((t) => t.id),
+        'Technique',
+      ),
+      'Techniques of the week',
+      12,
+    )
+      .optional()
+      .default(undefined),
+    targets: listOf(
+      oneOf(
+        TARGETS.map((t) => t.id),
+        'Target',
+      ),
+      'Targets of the week',
+      8,
+    )
+      .optional()
+      .default(undefined),
+    maxScoops: whole('Most scoops', 1, 60),
+    measuring: measuringSchema.optional(),
+    eggSize: eggSizeSchema.optional(),
+    diets: listOf(ownDietSchema, 'Diets', 12).optional().default(undefined),
+  })
+  .noUnknown()

@@ -1,0 +1,31 @@
+/** Coming in: the first visit, and every one after. */
+import * as yup from 'yup'
+import { oneOf, required } from './text'
+
+export function passwordSchema() {
+  return yup
+    .string()
+    .typeError('Password must be text')
+    .min(10, 'Password must have at least 10 characters')
+    .max(200, 'Password may have at most 200 characters')
+}
+
+export const signInSchema = yup
+  .object({ signIn: required('Sign-in name', 40), password: required('Password', 200) })
+  .noUnknown()
+
+export const firstVisitSchema = yup
+  .object({
+    setting: required('Name of the setting', 60),
+    kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
+    country: oneOf(['uk', 'us'] as const, 'Country'),
+    owner: required('Your name', 60),
+    signIn: yup
+      .string()
+      .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
+      .required('Sign-in name is missing'),
+    password: passwordSchema().required('Password is missing'),
+    recipes: yup.boolean().required('Say whether to start with recipes'),
+  })
+  .noUnknown()
+export type FirstVisitInput = yup.InferType<typeof firstVisitSchema>
