@@ -5,6 +5,7 @@ await build({
   entryPoints: {
     main: 'src/main.ts',
     'compile-worker': 'src/plan/compile-worker.ts',
+    'pdf-worker': 'src/papers/pdf-worker.ts',
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
     'highs-worker': 'src/bench/highs-worker.ts',

@@ -2,6 +2,7 @@ import tailwind from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
 import icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vite'
+import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
@@ -32,6 +33,12 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/recipe\.schema\.json/],
       },
+    }),
+    // The server hands out what is compressed here.
+    compression({
+      algorithms: ['gzip', 'brotliCompress'],
+      include: /\.(js|css|html|svg|webmanifest)$/,
+      skipIfLargerOrEqual: true,
     }),
   ],
   worker: { format: 'es' },

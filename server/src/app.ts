@@ -1,6 +1,8 @@
 /** The Express application: security first, then the routes, then the pages, then clear faults. */
 import express, { type Express } from 'express'
 import session from 'express-session'
+import compression from 'compression'
+import expressStaticGzip from 'express-static-gzip'
 import helmet from 'helmet'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
@@ -27,6 +29,7 @@ import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
 import { wordRoutes } from './routes/own-words'
+import { VERSION } from './version'
 import { signInStore } from './sign-in-store'
 
 const DAY = 24 * 3600 * 1000
@@ -72,11 +75,19 @@ export function makeApp(context: AppContext): Express {
   )
   app.get('/healthz', async (_req, res) => {
     await context.pool.query('select 1')
-    res.json({ ok: true })
+    res.json({ ok: true, version: VERSION })
   })
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())
   })
+  // Streams of news are sent as they come.
+  app.use(
+    '/api',
+    compression({
+      filter: (req, res) =>
+        !req.headers.accept?.includes('text/event-stream') && compression.filter(req, res),
+    }),
+  )
   app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(context), api(context))
   if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
@@ -129,16 +140,14 @@ function api(context: AppContext): express.Router {
 }
 
 function servePages(app: Express, pages: string): void {
+  // The build has put each of its files beside itself, compressed.
+  const packed = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false }
   app.use(
     '/assets',
-    express.static(join(pages, 'assets'), {
-      immutable: true,
-      maxAge: '1y',
-      index: false,
-      fallthrough: false,
-    }),
+    expressStaticGzip(join(pages, 'assets'), { ...packed, serveStatic: { immutable: true, maxAge: '1y' } }),
+    unknownRoute,
   )
-  app.use(express.static(pages, { index: false, maxAge: 0 }))
+  app.use(expressStaticGzip(pages, { ...packed, serveStatic: { maxAge: 0 } }))
   app.get('/{*path}', (_req, res) => {
     res.set('cache-control', 'no-cache').sendFile(join(pages, 'index.html'))
   })

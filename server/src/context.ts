@@ -3,12 +3,12 @@ import type { Logger } from 'pino'
 import type { Devices } from './devices/devices'
 import type { MailOutbox } from './devices/mail-outbox'
 import type { TableFeed } from './live/table-feed'
-import type { PlanThread } from './plan/thread'
+import type { WorkerPools } from './plan/pool'
 
 /** What the routes are given: the database, the plan thread and the settings of this server. */
 export interface AppContext {
   pool: Pool
-  plans: PlanThread
+  plans: WorkerPools
   /** News of tables, for the devices that show them. */
   live: TableFeed
   /** Scale and probe of this kitchen, or their stand-ins. */

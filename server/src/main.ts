@@ -13,7 +13,7 @@ import { loadDemo, removeDemo } from './demo/load'
 import { openDevices } from './devices/devices'
 import { openMailOutbox } from './devices/mail-outbox'
 import { openTableFeed } from './live/table-feed'
-import { startPlanThread } from './plan/thread'
+import { startPools } from './plan/pool'
 import { today } from './clock'
 
 const DAY_MS = 24 * 3600 * 1000
@@ -68,7 +68,10 @@ async function main(): Promise<void> {
     return
   }
   const log = pino({ level: env('LEA_LOG') || 'warn' })
-  const plans = startPlanThread(new URL('./compile-worker.js', import.meta.url))
+  const plans = startPools({
+    compile: new URL('./compile-worker.js', import.meta.url),
+    pdf: new URL('./pdf-worker.js', import.meta.url),
+  })
   const live = openTableFeed(need('LEA_APP_URL'))
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const app = makeApp({

@@ -14,7 +14,7 @@ import { openPool } from '../src/db/pool'
 import { openDevices } from '../src/devices/devices'
 import { openMailOutbox } from '../src/devices/mail-outbox'
 import { openTableFeed } from '../src/live/table-feed'
-import { startPlanThread } from '../src/plan/thread'
+import { startPools } from '../src/plan/pool'
 
 const OWNER = process.env['LEA_OWNER_URL'] ?? ''
 const APP = process.env['LEA_APP_URL'] ?? ''
@@ -45,7 +45,10 @@ export interface Visitor {
 async function serve(appUrl: string, signInsAllowed: number) {
   const pool = openPool(appUrl)
   const live = openTableFeed(appUrl)
-  const plans = startPlanThread(new URL('../dist/compile-worker.js', import.meta.url))
+  const plans = startPools({
+    compile: new URL('../dist/compile-worker.js', import.meta.url),
+    pdf: new URL('../dist/pdf-worker.js', import.meta.url),
+  })
   const devices = await openDevices({ scale: '', probe: '' })
   const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
   const app = makeApp({

@@ -11,7 +11,7 @@ import { childSafetyDigest } from './model/child-safety-digest'
 import { breaches } from './check/check'
 import { clock } from './clock/clock'
 import type { Decision } from './model/decision'
-import { digest } from './model/digest'
+import { seal } from './model/digest'
 import type { Gathered, Out, DraftChild, Talked } from './model/draft'
 import { byGrade, type Cleared, type Finding } from './model/finding'
 import { gather } from './gather/gather'
@@ -138,7 +138,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     totals: draft.totals,
     ineffective: request.decisions.filter((d) => isIdle(d, draft, found)),
   }
-  return { ...plan, digest: digest(plan) }
+  return { ...plan, digest: seal(plan) }
 }
 
 /** Levels that rest on a clinic's plan: it is read again before cooking (allergens.md E1). */

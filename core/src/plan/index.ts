@@ -10,7 +10,7 @@ export { type RestOffer, replanRemaining, restOffers } from './live/replan-remai
 export type { Present } from './model/child-safety-digest'
 export type { CupboardItem, CupboardPack } from './model/cupboard'
 export { type Decision, MEASURING, decide, decisionKey, undecide } from './model/decision'
-export { digest } from './model/digest'
+export { digest, seal, withDigest } from './model/digest'
 export { type Finding, type Fix, fillNames } from './model/finding'
 export { PLAN_VERSION, type Plan } from './model/plan'
 export {

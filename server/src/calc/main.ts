@@ -15,9 +15,10 @@ if (!calculation)
   fail(
     `${name ? `there is no '${name}'` : 'a name is missing'}; there is: ${Object.keys(CALCULATIONS).join(', ')}`,
   )
-if (file !== undefined && !(existsSync(file) && statSync(file).isFile())) fail(`there is no file '${file}'`)
+const isPiped = file === undefined || file === '-'
+if (!isPiped && !(existsSync(file) && statSync(file).isFile())) fail(`there is no file '${file}'`)
 
-const input = file === undefined ? process.stdin : createReadStream(file, 'utf8')
+const input = isPiped ? process.stdin : createReadStream(file, 'utf8')
 let bad = false
 for await (const line of createInterface({ input, crlfDelay: Infinity })) {
   if (line.trim() === '' || !calculation) continue

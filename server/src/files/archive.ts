@@ -14,7 +14,7 @@ import {
   type Kit,
   type Plan,
   type StoredPlan,
-  digest,
+  withDigest,
   upgradePlan,
 } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
@@ -221,10 +221,6 @@ export function withNewIds(archive: Archive): Archive {
     return next
   })
   const copy = JSON.parse(text) as Archive
-  for (const s of copy.sessions)
-    if (s.plan) {
-      const { digest: _, ...rest } = s.plan
-      s.plan.digest = digest(rest)
-    }
+  for (const s of copy.sessions) if (s.plan) s.plan = withDigest(s.plan)
   return copy
 }

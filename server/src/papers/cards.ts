@@ -11,16 +11,7 @@ export function cardGrid(cards: readonly Content[], across: number): Content {
     rows.push(Array.from({ length: across }, (_, k) => cards[i + k] ?? ''))
   return {
     table: { widths: Array.from({ length: across }, () => '*'), dontBreakRows: true, body: rows },
-    layout: {
-      hLineStyle: () => ({ dash: { length: 4 } }),
-      vLineStyle: () => ({ dash: { length: 4 } }),
-      hLineWidth: () => 0.7,
-      vLineWidth: () => 0.7,
-      paddingTop: () => 8,
-      paddingBottom: () => 8,
-      paddingLeft: () => 8,
-      paddingRight: () => 8,
-    },
+    layout: 'cut',
   } as Content
 }
 

@@ -6,7 +6,7 @@ import { frozenPlan, getSession, listEvents } from '../db/sessions'
 import { getRecipe, getSetting } from '../db/settings'
 import { notFound } from '../fault'
 import { requestOf } from '../plan/request-of'
-import type { PlanThread } from '../plan/thread'
+import type { WorkerPools } from '../plan/pool'
 import type { Paper } from './paper'
 
 export interface Loaded {
@@ -16,7 +16,7 @@ export interface Loaded {
 
 export async function loadPaper(
   run: <T>(work: (db: Db) => Promise<T>) => Promise<T>,
-  plans: PlanThread,
+  plans: WorkerPools,
   id: string,
 ): Promise<Loaded> {
   const found = await run(async (db) => {

@@ -1,7 +1,6 @@
-/** Paper as PDF: A4 or Letter, black and white legible, the same hand as the screen. */
-import pdfmake from 'pdfmake'
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { FONT_FILES, runsOf } from './fonts'
+/** What a paper is made of: A4 or Letter, black and white legible, the same hand as the screen. Plain data, set by pdf-worker.ts. */
+import type { Content } from 'pdfmake/interfaces'
+import { runsOf } from './fonts'
 
 export const PAPER_SIZES = ['A4', 'Letter'] as const
 export type PaperSize = (typeof PAPER_SIZES)[number]
@@ -13,12 +12,6 @@ export interface Page {
   wide?: boolean
   content: Content[]
 }
-
-pdfmake.setFonts(FONT_FILES)
-// Papers are made of what is here: nothing is fetched, no other file is read.
-const own = new Set(Object.values(FONT_FILES).flatMap((f) => Object.values(f)))
-pdfmake.setUrlAccessPolicy(() => false)
-pdfmake.setLocalAccessPolicy((path: string) => own.has(path))
 
 export const INK = '#17312B'
 export const SOFT = '#4a5d57'
@@ -62,29 +55,6 @@ export function table(
       dontBreakRows: true,
       body: [head.map((h) => words(h, { bold: true, size: 9 })), ...rows],
     },
-    layout: {
-      hLineWidth: (i: number) => (i === 1 ? 1.2 : 0.5),
-      vLineWidth: () => 0,
-      hLineColor: (i: number) => (i === 1 ? INK : LINE),
-      paddingTop: () => 3,
-      paddingBottom: () => 3,
-    },
+    layout: 'rows',
   } as Content
-}
-
-export async function toPdf(page: Page, size: PaperSize): Promise<Buffer> {
-  const doc: TDocumentDefinitions = {
-    pageSize: size === 'A4' ? 'A4' : 'LETTER',
-    pageOrientation: page.wide ? 'landscape' : 'portrait',
-    pageMargins: [34, 34, 34, 40],
-    info: { title: page.title, creator: 'Lea', producer: 'Lea' },
-    language: 'en-GB',
-    defaultStyle: { font: 'text', fontSize: 10, color: INK, lineHeight: 1.15 },
-    footer: (now: number, all: number): Content => ({
-      columns: [small(page.foot), styled(small(`${now} of ${all}`), { alignment: 'right' })],
-      margin: [34, 12, 34, 0],
-    }),
-    content: page.content,
-  }
-  return pdfmake.createPdf(doc).getBuffer() as Promise<Buffer>
 }

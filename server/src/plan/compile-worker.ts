@@ -1,11 +1,15 @@
-import { parentPort } from 'node:worker_threads'
-import { PlanError, type PlanRequest, compile } from '@lea/core/plan'
+/** One plan, in a worker of the pool. */
+import { compile, type Plan, PlanError, type PlanRequest } from '@lea/core/plan'
 
-parentPort?.on('message', ({ id, request }: { id: number; request: PlanRequest }) => {
+export type Compiled = { plan: Plan } | { field: string | null; says: string }
+
+export default function compileOne(request: PlanRequest): Compiled {
   try {
-    parentPort?.postMessage({ id, plan: compile(request) })
+    return { plan: compile(request) }
   } catch (fault) {
-    const says = fault instanceof Error ? fault.message : String(fault)
-    parentPort?.postMessage({ id, error: { field: fault instanceof PlanError ? fault.field : null, says } })
+    return {
+      field: fault instanceof PlanError ? fault.field : null,
+      says: fault instanceof Error ? fault.message : String(fault),
+    }
   }
-})
+}

@@ -1,5 +1,5 @@
 import { Router } from 'express'
-import { PLAN_VERSION, type Plan, digest, openStops, whatChanged } from '@lea/core/plan'
+import { PLAN_VERSION, type Plan, seal, openStops, whatChanged } from '@lea/core/plan'
 import * as yup from 'yup'
 import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
@@ -32,7 +32,7 @@ function isWhole(value: unknown): boolean {
   if (!plan || typeof plan !== 'object' || plan.version !== PLAN_VERSION) return false
   if (!LISTS.every((key) => Array.isArray(plan[key]))) return false
   const { digest: carried, ...rest } = plan
-  return carried === digest(rest)
+  return carried === seal(rest)
 }
 
 /**

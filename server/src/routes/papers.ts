@@ -1,3 +1,4 @@
+import { create as contentDisposition } from 'content-disposition'
 import { Router, type Request, type Response } from 'express'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { MOST_PORTIONS } from '@lea/core/session'
@@ -14,7 +15,7 @@ import { familyPaper, sheetOf, type FamilyWish } from '../papers/family-paper'
 import { labelsPaper } from '../papers/labels'
 import { loadPaper, type Loaded } from '../papers/load'
 import type { Paper } from '../papers/paper'
-import { PAPER_SIZES, toPdf, type Page, type PaperSize } from '../papers/pdf'
+import { PAPER_SIZES, type Page, type PaperSize } from '../papers/pdf'
 import { recordPaper } from '../papers/record-paper'
 import { runSheet } from '../papers/run-sheet'
 import { shoppingPaper } from '../papers/shopping'
@@ -64,11 +65,11 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
     return loadPaper((work) => run(req, work), plans, id)
   }
   const send = async (req: Request, res: Response, page: Page, country: string): Promise<void> => {
-    const pdf = await toPdf(page, size(req, country))
+    const pdf = await plans.pdf(page, size(req, country))
     const name = page.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'paper'
     res
       .type('application/pdf')
-      .set('content-disposition', contentDisposition(`${name}.pdf`))
+      .set('content-disposition', contentDisposition(`${name}.pdf`, { type: 'inline' }))
       .send(pdf)
   }
 
@@ -96,7 +97,7 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
       attachments: [
         {
           filename: 'family-sheet.pdf',
-          content: await toPdf(page, size(req, paper.setting.rules.country)),
+          content: await plans.pdf(page, size(req, paper.setting.rules.country)),
           contentType: 'application/pdf',
         },
       ],
@@ -164,6 +165,3 @@ function wishOf(given: object, paper: Paper): FamilyWish {
   if (child && !paper.plan.children.some((c) => c.id === child)) throw notFound('this child of the session')
   return { child, portions: wish.portions, measures: wish.measures }
 }
-/** RFC 6266 with RFC 5987: a name in any script. */
-const contentDisposition = (name: string): string =>
-  `inline; filename="${name.replace(/[^\x20-\x7e]|"/g, '_')}"; filename*=UTF-8''${encodeURIComponent(name)}`

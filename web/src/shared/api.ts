@@ -16,6 +16,10 @@ export class ApiFault extends Error {
 export const isOffline = (fault: unknown): boolean =>
   fault instanceof ApiFault && (fault.status === 0 || fault.status === 503)
 
+/** When this page last sent something, by `performance.now()`: what was asked for before may be out of date. */
+let wroteAt = -Infinity
+export const lastWrite = (): number => wroteAt
+
 export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
@@ -37,6 +41,7 @@ export async function api<T>(
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')
   }
+  if (method !== 'GET') wroteAt = performance.now()
   return answerOf<T>(response)
 }
 
@@ -52,6 +57,7 @@ export async function apiBytes<T>(path: string, file: Blob): Promise<T> {
   } catch {
     throw new ApiFault(0, 'the server does not answer: nothing was changed')
   }
+  wroteAt = performance.now()
   return answerOf<T>(response)
 }
 

@@ -1,3 +1,4 @@
+import { QueryClient } from '@tanstack/query-core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { MadeBefore } from '@lea/core/choose'
@@ -6,7 +7,7 @@ import type { OwnWord } from '@lea/core/learn'
 import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
-import { api, inWords } from '../shared/api'
+import { api, inWords, lastWrite } from '../shared/api'
 import { getCached } from '../offline-cache/answers'
 
 export interface RecipeRow {
@@ -18,6 +19,9 @@ export interface RecipeRow {
 export interface AdultRow extends StoredAdult {
   signIn: string | null
 }
+/** A page that opens asks again for what is older, milliseconds. */
+const JUST_NOW_MS = 2000
+
 type SettingAnswer = StoredSetting & { adults: AdultRow[] }
 
 /** What a setting keeps: rules, kit, foods, adults, children, recipes and sessions. */
@@ -30,22 +34,36 @@ export const useSettingStore = defineStore('setting', () => {
   const fault = ref('')
   const loaded = ref(false)
 
+  /** One answer for each list: asked for once while it is under way, and anew when it was changed here. */
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } })
+  const lists = {
+    setting: async (fresh) => (setting.value = await ask<SettingAnswer>('setting', fresh)),
+    children: async (fresh) => (children.value = await ask<StoredChild[]>('children', fresh)),
+    recipes: async (fresh) => (recipes.value = await ask<RecipeRow[]>('recipes', fresh)),
+    sessions: async (fresh) => (sessions.value = await ask<StoredSession[]>('sessions', fresh)),
+    packets: async (fresh) => (packets.value = await ask<StoredPacket[]>('packets', fresh)),
+  } satisfies Record<string, (fresh: number) => Promise<unknown>>
+  type ListName = keyof typeof lists
+  const ask = <T>(name: string, staleTime: number): Promise<T> =>
+    client.fetchQuery({ queryKey: [name], queryFn: () => getCached<T>(`/${name}`), staleTime })
+
+  let askedAt = -Infinity
+  /** Everything, unless it has just been asked for and nothing was sent since. */
   async function load(): Promise<void> {
     fault.value = ''
+    const fresh = lastWrite() < askedAt ? JUST_NOW_MS : 0
+    if (fresh === 0) askedAt = performance.now()
     try {
-      const [s, c, r, d, p] = await Promise.all([
-        getCached<SettingAnswer>('/setting'),
-        getCached<StoredChild[]>('/children'),
-        getCached<RecipeRow[]>('/recipes'),
-        getCached<StoredSession[]>('/sessions'),
-        getCached<StoredPacket[]>('/packets'),
-      ])
-      setting.value = s
-      children.value = c
-      recipes.value = r
-      sessions.value = d
-      packets.value = p
+      await Promise.all(Object.values(lists).map((list) => list(fresh)))
       loaded.value = true
+    } catch (e) {
+      fault.value = inWords(e)
+    }
+  }
+  /** Only what a change has touched is asked for again. */
+  async function reload(...names: ListName[]): Promise<void> {
+    try {
+      await Promise.all(names.map((name) => lists[name](0)))
     } catch (e) {
       fault.value = inWords(e)
     }
@@ -53,7 +71,7 @@ export const useSettingStore = defineStore('setting', () => {
 
   /** The cards as they are now: one may have changed while the table is at work. */
   async function loadChildren(): Promise<void> {
-    children.value = await getCached<StoredChild[]>('/children')
+    await lists.children(0)
   }
 
   const adults = computed(() => setting.value?.adults ?? [])
@@ -68,39 +86,39 @@ export const useSettingStore = defineStore('setting', () => {
 
   const saveChild = async (input: Omit<StoredChild, 'id'>, id?: string): Promise<void> => {
     await api(id ? 'PUT' : 'POST', id ? `/children/${id}` : '/children', input)
-    await load()
+    await reload('children')
   }
   const saveRoster = async (rows: object[]): Promise<{ added: number; changed: number }> => {
     const answer = await api<{ added: number; changed: number }>('POST', '/children/roster', {
       children: rows,
     })
-    await load()
+    await reload('children')
     return answer
   }
   const eraseChild = async (id: string): Promise<void> => {
     await api('DELETE', `/children/${id}`)
-    await load()
+    await reload('children', 'sessions')
   }
   const saveAdult = async (input: object, id?: string): Promise<void> => {
     await api(id ? 'PUT' : 'POST', id ? `/adults/${id}` : '/adults', input)
-    await load()
+    await reload('setting')
   }
   const saveRecipe = async (recipe: Recipe, id?: string): Promise<string> => {
     const row = await api<RecipeRow>(id ? 'PUT' : 'POST', id ? `/recipes/${id}` : '/recipes', recipe)
-    await load()
+    await reload('recipes')
     return row.id
   }
   const saveKit = async (kit: Kit): Promise<void> => {
     await api('PUT', '/setting/kit', kit)
-    await load()
+    await reload('setting')
   }
   const saveRules = async (rules: HouseRules): Promise<void> => {
     await api('PUT', '/setting/rules', rules)
-    await load()
+    await reload('setting')
   }
   const saveFood = async (food: FoodFact): Promise<void> => {
     await api('POST', '/setting/foods', food)
-    await load()
+    await reload('setting')
   }
   const saveStock = async (item: CupboardItem): Promise<void> => {
     const saved = await api<CupboardItem>('PUT', `/setting/cupboard/${encodeURIComponent(item.food)}`, item)
@@ -132,16 +150,16 @@ export const useSettingStore = defineStore('setting', () => {
   }
   const readWords = async (csv: string): Promise<number> => {
     const { words } = await api<{ words: number }>('POST', '/words/file', { csv })
-    await load()
+    await reload('setting')
     return words
   }
   const saveWord = async (word: OwnWord): Promise<void> => {
     await api('PUT', `/words/${encodeURIComponent(word.id)}`, word)
-    await load()
+    await reload('setting')
   }
   const removeWord = async (id: string): Promise<void> => {
     await api('DELETE', `/words/${encodeURIComponent(id)}`)
-    await load()
+    await reload('setting')
   }
   /** @param decisions swaps that were chosen with the recipe */
   const addSession = async (input: object, decisions: readonly Decision[] = []): Promise<string> => {

@@ -1,7 +1,7 @@
 /** What a child's card asks of a plan: a plan in force keeps it, so that a card changed while cooking does not go unseen. */
 import { allergenOfWords } from '../../food/parse-concern'
 import type { PlanChild } from './request'
-import { digest } from './digest'
+import { digest, seal } from './digest'
 
 /**
  * A short digest of what a card says of foods, of a care plan, of needs and limits. The order of its lists does not matter; name, age,
@@ -9,7 +9,7 @@ import { digest } from './digest'
  */
 export function childSafetyDigest({ concerns, diets, carePlan, needs, limits }: PlanChild): string {
   const sorted = (list: readonly unknown[]): string[] => list.map((x) => digest(x)).sort()
-  return digest({
+  return seal({
     concerns: sorted(concerns.map(({ allergen, level }) => ({ allergen: allergenOfWords(allergen), level }))),
     diets: sorted(diets),
     carePlan: carePlan ?? false,

@@ -1,6 +1,10 @@
+/** Digests of plain data: equal data give equal digests, whatever the order of their keys. */
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+
 /**
- * A short digest of plain data: 53 bits of the two-lane multiplicative hash known as cyrb53 over a canonical JSON
- * text (keys sorted), so that equal data give equal digests whatever the order of their keys.
+ * A short digest: 53 bits of the two-lane multiplicative hash known as cyrb53 over the canonical JSON text. For causes and for the
+ * words of a packet, where a mistake is nobody's gain; what is sealed goes by `seal`.
  */
 export function digest(data: unknown): string {
   const text = canonical(data)
@@ -16,21 +20,38 @@ export function digest(data: unknown): string {
   return (4294967296 * (2097151 & b) + (a >>> 0)).toString(36)
 }
 
-/** JSON with sorted keys; `undefined` members are left out. */
-export function canonical(data: unknown): string {
-  if (Array.isArray(data)) return `[${data.map((x) => canonical(x ?? null)).join(',')}]`
-  if (data !== null && typeof data === 'object') {
-    const members = Object.entries(data)
-      .filter(([, v]) => v !== undefined)
-      .sort(([x], [y]) => (x < y ? -1 : 1))
-      .map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`)
-    return `{${members.join(',')}}`
-  }
-  return JSON.stringify(data) ?? 'null'
-}
+/** SHA-256 (FIPS 180-4) of the canonical JSON text, the first 128 bits in hex: for plans in force and for cards. */
+export const seal = (data: unknown): string => bytesToHex(sha256(utf8ToBytes(canonical(data)))).slice(0, 32)
 
-/** The same under a digest of its own, of all that it holds. */
+/** The same under the seal of all that it holds. */
 export function withDigest<T extends { digest: string }>(whole: T): T {
   const { digest: _before, ...rest } = whole
-  return { ...whole, digest: digest(rest) }
+  return { ...whole, digest: seal(rest) }
+}
+
+/** JSON with sorted keys; `undefined` members are left out. */
+export function canonical(data: unknown): string {
+  if (data === null || typeof data !== 'object') return JSON.stringify(data) ?? 'null'
+  let text = ''
+  if (Array.isArray(data)) {
+    for (const item of data) text += `${text === '' ? '' : ','}${canonical(item ?? null)}`
+    return `[${text}]`
+  }
+  const members = data as Record<string, unknown>
+  for (const key of Object.keys(members).sort()) {
+    const value = members[key]
+    if (value !== undefined) text += `${text === '' ? '' : ','}${quoted(key)}:${canonical(value)}`
+  }
+  return `{${text}}`
+}
+
+/** Keys are few and come again and again. */
+const QUOTED = new Map<string, string>()
+const MOST_QUOTED = 5000
+function quoted(key: string): string {
+  const known = QUOTED.get(key)
+  if (known !== undefined) return known
+  const text = JSON.stringify(key)
+  if (QUOTED.size < MOST_QUOTED) QUOTED.set(key, text)
+  return text
 }

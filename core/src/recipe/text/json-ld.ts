@@ -2,6 +2,7 @@
  * schema.org Recipe as it stands in web pages that people save: JSON-LD in a script of an HTML page, or alone; arrays, graphs, strings,
  * HowToSection and HowToStep, ISO 8601 durations, yields in words, entities. Vocabulary: schema.org/Recipe, from memory.
  */
+import { decodeHTML } from 'entities'
 import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
@@ -68,31 +69,9 @@ function recipesIn(value: Json, depth: number): Node[] {
   )
 }
 
-const ENTITIES: Record<string, string> = {
-  ...{
-    amp: '&',
-    lt: '<',
-    gt: '>',
-    quot: '"',
-    apos: "'",
-    nbsp: ' ',
-    deg: '°',
-    frac12: '½',
-    frac14: '¼',
-    frac34: '¾',
-  },
-  ...{ ndash: '–', mdash: '—', rsquo: '’', lsquo: '‘', eacute: 'é', egrave: 'è', times: '×' },
-}
 /** Plain words: tags out, entities as what they stand for. */
 export const textOfHtml = (html: string): string =>
-  html
-    .replace(/<(?:br|\/p|\/li|\/div)\b[^>]*>/gi, '\n')
-    .replace(/<[^>]*>/g, '')
-    .replace(/&(#x[0-9a-f]+|#\d+|\w+);/gi, (all, name: string) => {
-      if (!name.startsWith('#')) return ENTITIES[name.toLowerCase()] ?? all
-      const code = /^#x/i.test(name) ? parseInt(name.slice(2), 16) : Number(name.slice(1))
-      return code > 0 && code < 0x110000 ? String.fromCodePoint(code) : all
-    })
+  decodeHTML(html.replace(/<(?:br|\/p|\/li|\/div)\b[^>]*>/gi, '\n').replace(/<[^>]*>/g, ''))
     .replace(/[ \t\u00a0]+/g, ' ')
     .trim()
 
