@@ -81,13 +81,7 @@ export function makeApp(context: AppContext): Express {
     res.type('application/schema+json').json(recipeJsonSchema())
   })
   // Streams of news are sent as they come.
-  app.use(
-    '/api',
-    compression({
-      filter: (req, res) =>
-        !req.headers.accept?.includes('text/event-stream') && compression.filter(req, res),
-    }),
-  )
+  app.use('/api', compression({ filter: isWorthPacking }))
   app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(context), api(context))
   if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
@@ -138,6 +132,10 @@ function api(context: AppContext): express.Router {
   router.use(unknownRoute)
   return router
 }
+
+/** News of a table goes out as it comes; whatever else is text is packed. */
+const isWorthPacking: compression.CompressionFilter = (req, res) =>
+  !String(res.getHeader('content-type')).startsWith('text/event-stream') && compression.filter(req, res)
 
 function servePages(app: Express, pages: string): void {
   // The build has put each of its files beside itself, compressed.

@@ -71,7 +71,7 @@ export const onFault: ErrorRequestHandler = (fault: unknown, req, res, next) => 
     next(fault)
     return
   }
-  const known = fault instanceof Fault ? fault : inWords((fault ?? {}) as KnownError)
+  const known = fault instanceof Fault ? fault : inWords(fault ?? {})
   if (!known) req.log.error({ err: fault }, 'unexpected fault')
   const answer = known ?? new Fault(500, 'something went wrong on the server; nothing was changed')
   res.status(answer.status).json({ error: { says: answer.message, field: answer.field, ...answer.more } })

@@ -176,7 +176,7 @@ describe('a plan that version 1 froze', () => {
       ),
     )
     const { plan } = (await owner.get(`/api/sessions/${id}`)).body
-    expect(plan.version).toBe(2)
+    expect(plan.version).toBe(3)
     const flourTask = plan.tasks.find((t: { id: string }) => t.id.endsWith('/flour'))
     expect(flourTask.measured).toEqual({
       by: 'scoop',

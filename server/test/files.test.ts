@@ -2,7 +2,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { digest } from '@lea/core/plan'
+import { seal } from '@lea/core/plan'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { readRoster, rosterColumns } from '@lea/core/schema'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
@@ -210,7 +210,7 @@ describe('the whole setting as one archive', () => {
     const past = sessions.find((s) => s.state === 'finished') as StoredSession
     const { plan } = (await alder.get(`/api/sessions/${past.id}`)).body as { plan: { digest: string } }
     const { digest: own, ...rest } = plan
-    expect(digest(rest)).toBe(own)
+    expect(seal(rest)).toBe(own)
     const petras = new Set((await childrenOf(await signedIn('petra'))).map((c) => c.id))
     expect((await childrenOf(alder)).some((c) => petras.has(c.id))).toBe(false)
   })

@@ -1,7 +1,7 @@
 /** A session that was begun on a device without a network: what the server takes, what it says, and what it refuses. */
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { type Plan, compile, digest, openStops } from '@lea/core/plan'
+import { type Plan, compile, openStops, seal } from '@lea/core/plan'
 import { type StoredSession, assemble } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
@@ -91,11 +91,11 @@ describe('a table that began without a network', () => {
     expect((await told(null))[0]).toBe(400)
     const other = { ...plan, session: randomUUID() } as Partial<Plan>
     delete other.digest
-    expect((await told({ ...other, digest: digest(other) }))[2]).toMatch(/another session/)
+    expect((await told({ ...other, digest: seal(other) }))[2]).toMatch(/another session/)
     const stop = { ...plan.findings[0], grade: 'stop', id: 'x', cause: 'y', touches: [], fixes: [] }
     const stopped = { ...plan, findings: [stop] } as Partial<Plan>
     delete stopped.digest
-    expect(await told({ ...stopped, digest: digest(stopped) })).toEqual([
+    expect(await told({ ...stopped, digest: seal(stopped) })).toEqual([
       409,
       'plan',
       expect.stringMatching(/not settled/),

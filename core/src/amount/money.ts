@@ -4,7 +4,7 @@ import { AmountError, parseRatio, ratio, type Ratio } from './ratio'
 
 /** `£1.35`, `$0.09`; of less than a pound or dollar the pence or cents: `85p`, `9¢`. */
 export function moneyText(minor: Ratio | number | Fraction, currency: 'GBP' | 'USD'): string {
-  const rounded = Number(ratio(minor).add('1/2').floor().valueOf())
+  const rounded = ratio(minor).add('1/2').floor().valueOf()
   if (rounded < 100) return currency === 'GBP' ? `${rounded}p` : `${rounded}¢`
   const [whole, part] = [Math.floor(rounded / 100), String(rounded % 100).padStart(2, '0')]
   return `${currency === 'GBP' ? '£' : '$'}${whole}.${part}`
@@ -22,7 +22,7 @@ export function readMoney(text: string): number {
     throw new AmountError(`'${typed.slice(0, 20)}' is not a price: write it such as 1.35 or 85p`)
   const value = minor?.[1] ? parseRatio(minor[1]) : parseRatio(plain).mul(100)
   if (value.d !== 1n) throw new AmountError('a price has no part of a penny')
-  return Number(value.valueOf())
+  return value.valueOf()
 }
 
 /** As it is typed into a field: 135 is `1.35`. */

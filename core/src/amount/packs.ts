@@ -109,7 +109,7 @@ export function priceOf(
     usedTotal: toText(used),
     usedPerPortion: toText(usedEach),
     usedPerPortionRounded: halfUp(usedEach),
-    boughtTotal: Number(bought.valueOf()),
+    boughtTotal: bought.valueOf(),
     boughtPerPortion: toText(boughtEach),
     boughtPerPortionRounded: halfUp(boughtEach),
     readyPerPortion: toText(readyEach),

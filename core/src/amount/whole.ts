@@ -20,10 +20,10 @@ export interface WholeCount {
 export function wholeTins(x: Ratio | Fraction): WholeCount {
   const exact = ratio(x)
   const nearest = exact.add('1/2').floor()
-  if (nearest.equals(exact)) return { n: Number(nearest.valueOf()), left: '0', how: 'exact' }
+  if (nearest.equals(exact)) return { n: nearest.valueOf(), left: '0', how: 'exact' }
   const off = nearest.sub(exact).div(exact).abs()
   if (nearest.compare(1) >= 0 && off.compare(NEAR_TIN) <= 0)
-    return { n: Number(nearest.valueOf()), left: '0', how: 'near' }
+    return { n: nearest.valueOf(), left: '0', how: 'near' }
   const opened = exact.ceil()
-  return { n: Number(opened.valueOf()), left: toText(opened.sub(exact)), how: 'part' }
+  return { n: opened.valueOf(), left: toText(opened.sub(exact)), how: 'part' }
 }

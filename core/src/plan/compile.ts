@@ -103,7 +103,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
       months: p.age,
       ageText: ageText(p.age),
       ...(needsPlan(p) && { plan: true as const }),
-      ...(cards.has(p.id) && { card: cards.get(p.id) as string }),
+      ...(cards.has(p.id) && { card: cards.get(p.id) }),
     })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,

@@ -183,9 +183,7 @@ function adviseJob(
   }
   if (form.kind === 'not-yet') {
     const from = job.supervision.find((s) => s.code === 'N')?.below ?? null
-    const neighbour = job.neighbour
-      ? `${job.neighbour.job}`
-      : `watch, or a gentler job; ${job.name} ${form.why}`
+    const neighbour = job.neighbour ? job.neighbour.job : `watch, or a gentler job; ${job.name} ${form.why}`
     return { ...base, result: 'change', until: from, do: neighbour, because: `${job.name}: ${form.why}` }
   }
   const knife = tools.map((t) => adviseTool(t, months)).find((a) => a.result !== 'ok')

@@ -6,7 +6,6 @@ import { dietSchema } from './diet'
 import { NEEDS } from '../plan/model/request'
 import { languageCode } from './own-word'
 import { birthMonth, line, listOf, oneOf, required, whole } from './text'
-import { adultSchema } from './adult'
 import { LEVELS } from '../food/concern'
 
 export const concernSchema = yup.object({

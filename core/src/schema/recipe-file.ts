@@ -19,7 +19,7 @@ const isOwn = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' &&
   value !== null &&
   'schema' in value &&
-  typeof (value as { schema: unknown }).schema === 'number' &&
+  typeof value.schema === 'number' &&
   'lines' in value
 
 /**

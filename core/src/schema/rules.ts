@@ -7,7 +7,7 @@ import { LANGUAGE_RULES } from '../learn/glossary'
 import { eggSizeSchema, measuringSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
-import { id, listOf, oneOf, required, whole } from './text'
+import { listOf, oneOf, required, whole } from './text'
 
 /** Months for which records are kept. */
 export const keepMonthsSchema = whole('Months', 1, 300)

@@ -100,7 +100,7 @@ export type RotationInput = yup.InferType<typeof rotationSchema>
 const skillsSchema = yup
   .mixed<Record<string, How>>()
   .test('skills', 'Skills must say of techniques how they were seen', (value) =>
-    value === undefined || value === null
+    value == null
       ? true
       : typeof value === 'object' &&
         Object.values(value).every((how) => (HOWS as readonly unknown[]).includes(how)),
@@ -110,7 +110,7 @@ const skillsSchema = yup
 const lastDoneSchema = yup
   .mixed<Record<string, string>>()
   .test('lastDone', 'What was done lately must say the day of each technique', (value) =>
-    value === undefined || value === null
+    value == null
       ? true
       : typeof value === 'object' &&
         Object.values(value).every((day) => typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day)),
@@ -184,7 +184,9 @@ export const planRequestSchema = yup
       'future',
       'A birth month lies after the day of the session',
       (list, ctx) => {
-        const day = String(ctx.from?.[0]?.value?.session?.date ?? '').slice(0, 7)
+        const whole = ctx.from?.[0]?.value as { session?: { date?: unknown } } | undefined
+        const date = whole?.session?.date
+        const day = typeof date === 'string' ? date.slice(0, 7) : ''
         return !day || (list ?? []).every((c) => !c.birth || c.birth <= day)
       },
     ),

@@ -68,6 +68,8 @@ export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least
   yup
     .array()
     .typeError(`${label} must be a list`)
+    // An ISchema is a Schema, though its type says less.
+    // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
     .of(of as yup.Schema<T>)
     .min(least, `${label} must hold at least ${least}`)
     .max(most, `${label} may hold at most ${most}`)

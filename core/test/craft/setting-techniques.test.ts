@@ -10,7 +10,7 @@ import { daysBetween } from '../../src/amount/days'
 import { choicesAt } from '../../src/craft/choices'
 import { sideJob, FILLER_JOBS } from '../../src/craft/side-jobs'
 import { child, recipeOf, request } from '../group'
-import { rulesSchema } from "../../src/schema/rules";
+import { rulesSchema } from '../../src/schema/rules'
 
 const stir = techniqueFor('stir') as Technique
 const formAt = (id: string, months: number, own: HouseTechnique[]) => {

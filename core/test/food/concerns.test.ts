@@ -4,7 +4,7 @@ import { meetDiet } from '../../src/food/diets'
 import { type FoodFact } from '../../src/food/foods'
 import { foodBook } from '../../src/food/own-foods'
 import { applySwap, swapOf, swapsFor } from '../../src/food/swaps'
-import { LEVELS, type Packet } from "../../src/food/concern";
+import { LEVELS, type Packet } from '../../src/food/concern'
 
 const foods = foodBook()
 const packet = (more: Partial<Packet>): Packet => ({

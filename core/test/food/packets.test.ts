@@ -7,7 +7,7 @@ import { foodBook } from '../../src/food/own-foods'
 import { type StoredPacket, packetStanding, packetWords } from '../../src/food/packets'
 import { digest } from '../../src/plan/model/digest'
 import demo from '../../data/demo-packets.json'
-import type { Packet } from "../../src/food/concern";
+import type { Packet } from '../../src/food/concern'
 
 const foods = foodBook()
 const packetOf = (food: string, label: string, settled = false): Packet => {

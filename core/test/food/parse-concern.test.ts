@@ -18,8 +18,8 @@ import { swapsFor } from '../../src/food/swaps'
 import { compile, openStops } from '../../src/plan/compile'
 import { concernSchema } from '../../src/schema/people'
 import { four, request } from '../group'
-import { foodSchema } from "../../src/schema/own-food";
-import type { Packet } from "../../src/food/concern";
+import { foodSchema } from '../../src/schema/own-food'
+import type { Packet } from '../../src/food/concern'
 
 const book = foodBook()
 const food = (name: string) => {

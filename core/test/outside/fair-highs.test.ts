@@ -10,7 +10,7 @@ import { modelOptimum, type Solver } from './fair-model'
 
 let highs: Solver
 beforeAll(async () => {
-  highs = (await highsLoader()) as Solver
+  highs = await highsLoader()
 })
 
 const box = (...sizes: [string, string][]): FairProblem['measures'] =>

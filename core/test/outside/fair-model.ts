@@ -29,7 +29,7 @@ function modelOf(p: FairProblem): Model {
   const { children: k, countLimit: c, maxScoops: X, minEach } = p
   const sizes = p.measures.map((m) => ratio(m.size))
   const common = sizes.reduce((a, s) => a * Number(s.d), 1)
-  const whole = (v: ReturnType<typeof ratio>): number => Number(v.mul(common * 720).valueOf())
+  const whole = (v: ReturnType<typeof ratio>): number => v.mul(common * 720).valueOf()
   const m: Model = { constraints: [], general: [], binary: [], bounds: ['zero = 0'], goals: [] }
   const hard: string[] = []
   const mixed: string[] = []

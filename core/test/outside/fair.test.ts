@@ -132,7 +132,7 @@ function bruteForce(p: FairProblem): number[] {
   const lists = p.ingredients.map((i) =>
     'amount' in i ? decompositions(i.amount, p.measures, p.maxScoops) : [null],
   )
-  let best: number[] | null = null
+  let best = null as number[] | null
   const walk = (at: number, chosen: (number[] | null)[]): void => {
     if (at < lists.length) {
       for (const way of lists[at] ?? []) walk(at + 1, [...chosen, way])

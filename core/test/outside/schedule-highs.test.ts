@@ -14,7 +14,7 @@ interface Solver {
 }
 let highs: Solver
 beforeAll(async () => {
-  highs = (await highsLoader()) as unknown as Solver
+  highs = await highsLoader()
 })
 
 const small = (seed: number) => {

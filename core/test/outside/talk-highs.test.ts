@@ -11,7 +11,7 @@ import { talkOptimum, talkValue } from './talk-model'
 
 let highs: Solver
 beforeAll(async () => {
-  highs = (await highsLoader()) as Solver
+  highs = await highsLoader()
 })
 
 const SEEDS = Array.from({ length: 60 }, (_, i) => i + 1)

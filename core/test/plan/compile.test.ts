@@ -7,7 +7,7 @@ import { type Decision, decide, undecide } from '../../src/plan/model/decision'
 import type { Finding } from '../../src/plan/model/finding'
 import type { Plan } from '../../src/plan/model/plan'
 import { child, four, recipeOf, request } from '../group'
-import type { Concern } from "../../src/food/concern";
+import type { Concern } from '../../src/food/concern'
 
 const milk: Concern = { allergen: 'milk', level: 'anaphylaxis-risk' }
 const withZuri = () => [...four(), child('zuri', 41, { concerns: [milk] })]

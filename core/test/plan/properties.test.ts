@@ -8,7 +8,7 @@ import type { PlanChild, PlanRequest } from '../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { breaches } from '../../src/plan/check/check'
 import { child, request } from '../group'
-import type { Concern } from "../../src/food/concern";
+import type { Concern } from '../../src/food/concern'
 
 const concern: fc.Arbitrary<Concern> = fc.record({
   allergen: fc.constantFrom(

@@ -5,7 +5,7 @@ import { DIETS } from '../../src/food/diets'
 import { NEEDS } from '../../src/plan/model/request'
 import { readRoster, rosterColumns, rosterRows } from '../../src/schema/roster'
 import type { StoredChild } from '../../src/setting/assemble'
-import { LEVELS } from "../../src/food/concern";
+import { LEVELS } from '../../src/food/concern'
 
 const TODAY = '2026-11-26'
 const read = (headings: string[], ...rows: string[][]) =>
@@ -116,7 +116,7 @@ describe('a roster from a table', () => {
     })
     fc.assert(
       fc.property(child, (c) => {
-        const [heading = [], row = []] = rosterRows([{ id: 'x', ...c } as StoredChild])
+        const [heading = [], row = []] = rosterRows([{ id: 'x', ...c }])
         const back = readRoster([{ line: 2, cells: row }], rosterColumns(heading), TODAY)[0]
         expect(back?.fault).toBe('')
         expect(JSON.parse(JSON.stringify(back?.child))).toEqual(JSON.parse(JSON.stringify(c)))

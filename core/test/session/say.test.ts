@@ -74,7 +74,7 @@ describe('what to say now', () => {
     for (const talk of scooped) {
       const fact = talk.fact?.kind === 'scoop' ? { ...talk.fact, measures: undefined } : talk.fact
       const { now } = at(talk.step, [])
-      expect(sayNow(plan, { ...talk, fact } as typeof talk, now).prompts.length).toBeGreaterThan(0)
+      expect(sayNow(plan, { ...talk, fact }, now).prompts.length).toBeGreaterThan(0)
     }
   })
   it('a step without turns says what the plan has for it', () => {

@@ -45,7 +45,7 @@ async function spread(server: Serving, hand: Tapper, session: string): Promise<v
     for (;;) {
       const { value, done } = (await reader?.read().catch(() => null)) ?? { value: '', done: true }
       if (done) return
-      if (!value?.includes('data:')) continue
+      if (!value.includes('data:')) continue
       const answer = await hand
         .get<{ events: { id: string }[]; last: number }>(`/sessions/${session}/events?after=${at}`)
         .catch(() => null)

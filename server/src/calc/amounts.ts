@@ -20,11 +20,7 @@ import { count, number, type Calculation } from './fields'
 
 const LISTED = 60
 const many = <T extends yup.Maybe<yup.AnyObject>>(of: yup.Schema<T>, field: string, most = 60) =>
-  yup
-    .array()
-    .of(of as yup.Schema<T>)
-    .max(most, `${field} may hold at most ${most}`)
-    .required(`${field} are missing`)
+  yup.array().of(of).max(most, `${field} may hold at most ${most}`).required(`${field} are missing`)
 const id = (field: string) => yup.string().max(80).required(`${field}: id is missing`)
 const positive = (field: string) =>
   number(field).test(

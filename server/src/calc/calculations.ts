@@ -241,7 +241,7 @@ export const CALCULATIONS: Record<string, Calculation> = {
   convert: convertValue,
   eggs,
   'read-amount': readAmount,
-  turnsAnswer,
+  turns: turnsAnswer,
   schedule,
   fact,
   recipe,

@@ -12,7 +12,7 @@ export const number = (field: string) =>
     .test('amount', '', (value, context) => {
       if (value === undefined) return true // whether it must be there, 'required' says
       try {
-        parseRatio(value as string | number)
+        parseRatio(value)
         return true
       } catch (fault) {
         return context.createError({

@@ -16,6 +16,7 @@ const list = <T>(of: yup.ISchema<T>, field: string, most: number) =>
   yup
     .array()
     .typeError(`${field} must be a list`)
+    // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
     .of(of as yup.Schema<T>)
     .max(most, `${field} may hold at most ${most}`)
     .required(`${field} are missing`)

@@ -13,11 +13,14 @@ const schema = yup
   .test('one', 'give text or jsonld, one of them', (v) => (v.text === undefined) !== (v.jsonld === undefined))
 
 export const recipe: Calculation = (value) => {
-  const { text, jsonld, system } = schema.validateSync(value)
+  const { text, jsonld, system } = schema.validateSync(value) as {
+    text?: string
+    jsonld?: unknown
+    system?: System
+  }
   const name = text === undefined ? 'jsonld' : 'text'
   try {
-    const read =
-      text === undefined ? readJsonLd(jsonld, system as System) : readRecipe(text, system as System)
+    const read = text === undefined ? readJsonLd(jsonld, system) : readRecipe(text, system)
     return { ...read.recipe, unread: read.unread, notes: read.notes }
   } catch (fault) {
     if (fault instanceof AmountError) throw new yup.ValidationError(`${name}: ${fault.message}`, null, name)

@@ -26,7 +26,7 @@ export async function gatherArchive(db: Db): Promise<Archive> {
     sessions.push({
       id,
       state,
-      input: input as ArchivedSession['input'],
+      input: input,
       decisions,
       plan: await frozenPlan(db, id),
       events: (await listEvents(db, id)).events,

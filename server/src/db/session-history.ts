@@ -1,5 +1,5 @@
 /** Sessions that were cooked, with their plans and events: all of a period, one, or those of one child. Never more than is asked for. */
-import { type Plan, type StoredPlan, upgradePlan } from '@lea/core/plan'
+import { type StoredPlan, upgradePlan } from '@lea/core/plan'
 import type { PastSession, TableEvent } from '@lea/core/session'
 import type { Db } from './pool'
 

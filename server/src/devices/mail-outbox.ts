@@ -37,7 +37,7 @@ export function openMailOutbox(folder: string): MailOutbox {
       await mkdir(join(folder, setting), { recursive: true, mode: 0o700 })
       const stamp = now().toISOString().replace(/[:.]/g, '-')
       const name = `${stamp}-${randomBytes(3).toString('hex')}-${about ?? 'group'}.eml`
-      await writeFile(join(folder, setting, name), message as unknown as Buffer, { mode: 0o600, flag: 'wx' })
+      await writeFile(join(folder, setting, name), message, { mode: 0o600, flag: 'wx' })
       return name
     },
     async list(setting) {

@@ -93,5 +93,5 @@ function take(words: Map<string, OwnWord>, row: Row): void {
     },
     { abortEarly: true },
   )
-  words.set(word.id, word as OwnWord)
+  words.set(word.id, word)
 }

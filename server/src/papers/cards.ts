@@ -12,7 +12,7 @@ export function cardGrid(cards: readonly Content[], across: number): Content {
   return {
     table: { widths: Array.from({ length: across }, () => '*'), dontBreakRows: true, body: rows },
     layout: 'cut',
-  } as Content
+  }
 }
 
 export function jobCardsPaper(paper: Paper): Page {

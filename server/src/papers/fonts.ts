@@ -81,7 +81,7 @@ const INSTEAD: Record<string, string> = {
 /** Text as runs of one font each; a letter that no font has is left out rather than shown as a box. */
 export function runsOf(text: string, title = false): Run[] {
   const runs: Run[] = []
-  const known = [...text].map((l) => (fontFor(l) === '' ? (INSTEAD[l] ?? '') : l)).join('')
+  const known = Array.from(text, (l) => (fontFor(l) === '' ? (INSTEAD[l] ?? '') : l)).join('')
   for (const letter of known) {
     const plain = title && fontOf('title').hasGlyphForCodePoint(letter.codePointAt(0) ?? 0)
     const last = runs.at(-1)

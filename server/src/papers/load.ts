@@ -39,5 +39,5 @@ export async function loadPaper(
   const { request, plan, events, ...rest } = found
   const inForce = plan ?? (request && (await plans.compile(request)))
   if (!inForce) throw notFound('the plan of this session')
-  return { paper: { ...rest, plan: inForce, state: replay(events) } as Paper, events }
+  return { paper: { ...rest, plan: inForce, state: replay(events) }, events }
 }

@@ -50,5 +50,5 @@ export default async function toPdf({ page, size }: PdfTask): Promise<Uint8Array
     }),
     content: page.content,
   }
-  return new Uint8Array((await pdfmake.createPdf(doc).getBuffer()) as Buffer)
+  return new Uint8Array(await pdfmake.createPdf(doc).getBuffer())
 }

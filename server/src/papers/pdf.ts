@@ -56,5 +56,5 @@ export function table(
       body: [head.map((h) => words(h, { bold: true, size: 9 })), ...rows],
     },
     layout: 'rows',
-  } as Content
+  }
 }

@@ -10,6 +10,7 @@ import { Fault, read } from '../fault'
 import type { AppContext } from '../context'
 import { isUuid } from '../uuid'
 import { findSession } from './find-session'
+import { queryText } from '../query'
 
 /** What happens at a table: all after a number, and what a device has to add. */
 export function eventRoutes({ pool }: AppContext): Router {
@@ -18,7 +19,7 @@ export function eventRoutes({ pool }: AppContext): Router {
     inSetting(pool, personOf(req).settingId, work)
 
   router.get('/:id/events', async (req, res) => {
-    const after = Number.parseInt(String(req.query['after'] ?? '0'), 10)
+    const after = Number.parseInt(queryText(req.query['after']) || '0', 10)
     if (!Number.isSafeInteger(after) || after < 0)
       throw new Fault(400, 'after must be a whole number', 'after')
     res.json(

@@ -8,6 +8,7 @@ import { atLeast, personOf } from '../auth'
 import { Fault, read } from '../fault'
 import type { AppContext } from '../context'
 import { today } from '../clock'
+import { queryText } from '../query'
 
 const keepSchema = yup
   .object({
@@ -37,7 +38,7 @@ export function keepingRoutes({ pool }: AppContext): Router {
     res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today())) })
   })
   router.get('/audit', async (req, res) => {
-    const before = req.query['before'] === undefined ? null : String(req.query['before'])
+    const before = req.query['before'] === undefined ? null : queryText(req.query['before'])
     if (before !== null && Number.isNaN(Date.parse(before)))
       throw new Fault(400, 'before must be a time such as 2026-11-26T10:00:00Z', 'before')
     const answer = await inSetting(pool, personOf(req).settingId, async (db) => {

@@ -8,7 +8,7 @@ import {
   replanRemaining,
   runsLate,
 } from '@lea/core/plan'
-import { type MendInput, type SessionBody, mendSchema } from '@lea/core/schema'
+import { type MendInput, mendSchema } from '@lea/core/schema'
 import { replay } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
 import type { Schema } from 'yup'
@@ -86,5 +86,5 @@ async function keepWho(
     guests: change.kind === 'left' ? guests.filter((g) => g.id !== change.child) : guests,
     adults: change.kind === 'away' ? adults.filter((a) => a !== change.adult) : adults,
   }
-  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats } as SessionBody)
+  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats })
 }

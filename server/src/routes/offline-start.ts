@@ -44,7 +44,7 @@ export function begunRoutes({ pool, plans }: AppContext): Router {
   router.post('/:id/begun', async (req, res) => {
     const person = personOf(req)
     const run = <T>(work: (db: Db) => Promise<T>): Promise<T> => inSetting(pool, person.settingId, work)
-    const id = String(req.params['id'])
+    const id = req.params['id']
     const { plan, effort } = await read(begunSchema, req.body)
     if (plan.session !== id) throw new Fault(400, 'the plan is of another session', 'plan')
     if (openStops(plan).length > 0)

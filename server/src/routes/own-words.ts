@@ -9,6 +9,7 @@ import { listWords, removeWord, saveWord } from '../db/own-words'
 import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
 import { wordsFromCsv, wordsToCsv } from '../files/words-csv'
+import { queryText } from '../query'
 
 const csvSchema = yup
   .object({
@@ -31,7 +32,7 @@ export function wordRoutes({ pool }: AppContext): Router {
   router.get('/words.csv', async (req, res) => {
     const csv = await inSetting(pool, personOf(req).settingId, async (db) => {
       const [words, children] = [await listWords(db), await listChildren(db)]
-      const asked = String(req.query['languages'] ?? '')
+      const asked = queryText(req.query['languages'])
         .split(',')
         .filter((code) => code !== '' && languageName(code) !== undefined)
       const spoken = [
@@ -59,14 +60,12 @@ export function wordRoutes({ pool }: AppContext): Router {
     res.json({ words: words.length })
   })
   router.put('/:id', async (req, res) => {
-    const word = (await read(ownWordSchema, { ...req.body, id: String(req.params['id']) })) as OwnWord
+    const word = await read<OwnWord>(ownWordSchema, { ...req.body, id: req.params['id'] })
     await inSetting(pool, personOf(req).settingId, (db) => saveWord(db, personOf(req).settingId, word))
     res.json(word)
   })
   router.delete('/:id', async (req, res) => {
-    const gone = await inSetting(pool, personOf(req).settingId, (db) =>
-      removeWord(db, String(req.params['id'])),
-    )
+    const gone = await inSetting(pool, personOf(req).settingId, (db) => removeWord(db, req.params['id']))
     if (!gone) throw notFound('this word')
     res.status(204).end()
   })

@@ -24,6 +24,7 @@ import { isUuid } from '../uuid'
 import { zoneOf } from '../zone'
 import { requestOf } from '../plan/request-of'
 import { findSession } from './find-session'
+import { queryText } from '../query'
 
 /** What leaves a session as a file: the request of its plan, the shopping list, papers as PDF, family sheets. */
 export function paperRoutes({ pool, plans, post }: AppContext): Router {
@@ -55,7 +56,7 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
   const size = (req: Request, country: string): PaperSize => {
     const asked = req.query['paper']
     if (asked === undefined) return country === 'us' ? 'Letter' : 'A4'
-    const found = PAPER_SIZES.find((p) => p.toLowerCase() === String(asked).toLowerCase())
+    const found = PAPER_SIZES.find((p) => p.toLowerCase() === queryText(asked).toLowerCase())
     if (!found) throw new Fault(400, `paper must be ${PAPER_SIZES.join(' or ')}`, 'paper')
     return found
   }

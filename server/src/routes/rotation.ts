@@ -59,5 +59,5 @@ function ofGroup(session: StoredSession, group: Group): SessionBody {
     guests: guests.filter((g) => own.has(g.id)),
     adults,
     seats: seats.filter((s) => own.has(s)),
-  } as SessionBody
+  }
 }

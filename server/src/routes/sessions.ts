@@ -1,7 +1,7 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { type Decision, MAX_CHILDREN, openStops } from '@lea/core/plan'
-import { type SessionBody, decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
+import { decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
 import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type StoredGuest, type StoredSession, atTable } from '@lea/core/setting'
 import * as yup from 'yup'
@@ -131,7 +131,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
     res.json(
       await run(req, async (db) => ({
         session: await findSession(db, req),
-        plan: await store.frozenPlan(db, String(req.params['id'])),
+        plan: await store.frozenPlan(db, req.params['id']),
       })),
     )
   })
@@ -156,7 +156,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
         guests: [...others, guest],
         adults,
         seats,
-      } as SessionBody)
+      })
       await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
@@ -167,7 +167,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
     const answer = await run(req, async (db) => {
       const session = await findSession(db, req, true)
       const plan = await store.frozenPlan(db, session.id)
-      const gone = String(req.params['guest'])
+      const gone = req.params['guest']
       if (!plan || !childrenNotCoveredByPlan(plan, [{ id: gone }]).includes(gone))
         throw new Fault(409, 'the plan in force knows this guest')
       const { date, start, until, recipe, children, guests, adults, seats } = session
@@ -180,7 +180,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
         guests: guests.filter((g) => g.id !== gone),
         adults,
         seats,
-      } as SessionBody)
+      })
       await tell(db, session.id, 'session')
       return store.getSession(db, session.id)
     })
@@ -210,7 +210,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
     res.json(
       await run(req, async (db) => ({
         session: await findSession(db, req),
-        plan: await store.frozenPlan(db, String(req.params['id'])),
+        plan: await store.frozenPlan(db, req.params['id']),
       })),
     )
   })

@@ -47,7 +47,7 @@ const offered = computed(() => [
   ...new Set([
     ...Object.keys(LANGUAGES),
     ...(settingStore.setting?.words ?? []).flatMap((w) => w.home.map((h) => h.language)),
-    ...(languages.value ?? []),
+    ...languages.value,
   ]),
 ])
 const languageFault = ref('')
@@ -56,7 +56,7 @@ function addLanguage(event: Event): void {
   const code = input.value.trim()
   languageFault.value = code === '' || languageName(code) ? '' : `${code} is no language code Lea knows`
   if (code === '' || languageFault.value) return
-  languages.value = [...new Set([...(languages.value ?? []), code])]
+  languages.value = [...new Set([...languages.value, code])]
   input.value = ''
 }
 const [hand] = defineField('hand')
@@ -69,7 +69,8 @@ const techniques = TECHNIQUES.filter((t) => agesOf(t).from !== null).sort((a, b)
 const concernFaults = computed(() =>
   Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
 )
-const { fields, push, remove } = useFieldArray<Concern>('concerns')
+const concernRows = useFieldArray<Concern>('concerns')
+const { fields } = concernRows
 /** What Lea takes the words of each for. */
 const meanings = computedAsync(() => reader().concernTexts(fields.value.map((f) => f.value.allergen)), [])
 const NEED_WORDS = {
@@ -81,7 +82,7 @@ const NEED_WORDS = {
 const save = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    await settingStore.saveChild(values as Omit<StoredChild, 'id'>, props.child?.id)
+    await settingStore.saveChild(values, props.child?.id)
     emit('close')
   } catch (e) {
     fault.value = inWords(e)
@@ -119,7 +120,12 @@ const save = handleSubmit(async (values) => {
               <option v-for="l in LEVELS" :key="l" :value="l">{{ LEVEL_WORDS[l] }}</option>
             </select></label
           >
-          <button type="button" class="btn" :aria-label="`Remove allergy ${i + 1}`" @click="remove(i)">
+          <button
+            type="button"
+            class="btn"
+            :aria-label="`Remove allergy ${i + 1}`"
+            @click="concernRows.remove(i)"
+          >
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
           <p v-if="meanings[i]" class="text-sm sm:col-span-3" aria-live="polite">{{ meanings[i] }}</p>
@@ -127,7 +133,11 @@ const save = handleSubmit(async (values) => {
         <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
           {{ text }}
         </p>
-        <button type="button" class="btn mt-2" @click="push({ allergen: '', level: 'allergy-strict' })">
+        <button
+          type="button"
+          class="btn mt-2"
+          @click="concernRows.push({ allergen: '', level: 'allergy-strict' })"
+        >
           Add an allergy
         </button>
       </fieldset>

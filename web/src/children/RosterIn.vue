@@ -5,13 +5,7 @@ import { computedAsync } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import { languageName } from '@lea/core/learn'
-import {
-  ROSTER_FIELDS,
-  type RosterColumns,
-  type RosterField,
-  readRoster,
-  rosterColumns,
-} from '@lea/core/schema'
+import { ROSTER_FIELDS, type RosterColumns, type RosterField } from '@lea/core/schema'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'

@@ -5,22 +5,11 @@ import { dayAfter, weekdayOf } from '@lea/core/amount'
 import { seasonOf } from '@lea/core/choose'
 import { HEATS, type Heat, heatWord, themeWords } from '@lea/core/recipe'
 import type { StoredGuest } from '@lea/core/setting'
+import type { Answers } from './answers'
 import Chip from '../parts/Chip.vue'
 import { useSettingStore } from '../stores/setting'
 import { dayText, todayText } from '../shared/dates'
 
-export interface Answers {
-  children: string[]
-  guests: StoredGuest[]
-  adults: string[]
-  date: string
-  start: string
-  minutes: number
-  theme: string
-  heat: Heat | ''
-  budget: string
-  fromCupboard: boolean
-}
 const props = defineProps<{
   until: string
   themes: { name: string; kind: string; n: number }[]

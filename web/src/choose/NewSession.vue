@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useDebounceFn } from '@vueuse/core'
 import { clockAfter, dayAfter, readMoney } from '@lea/core/amount'
 import { type ShelfFilter, isWanted, lookMinutes, themesOn } from '@lea/core/choose'
-import { type Heat, pictureOf } from '@lea/core/recipe'
+import { pictureOf } from '@lea/core/recipe'
 import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -17,6 +17,7 @@ import { useShelf, type ShelfEntry } from '../stores/shelf'
 import { startShelf } from '../workers/shelf'
 import { dayText, todayText } from '../shared/dates'
 import FitLine from './FitLine.vue'
+import type { Answers } from './answers'
 import FourAnswers from './FourAnswers.vue'
 import RecipeFacts from './RecipeFacts.vue'
 import { usePieces } from './usePieces'
@@ -31,7 +32,7 @@ const fault = ref('')
 const saving = ref(false)
 const addingGuest = ref(false)
 
-const answers = reactive({
+const answers = reactive<Answers>({
   children: [] as string[],
   guests: [] as StoredGuest[],
   adults: [] as string[],
@@ -39,7 +40,7 @@ const answers = reactive({
   start: '10:15',
   minutes: 75,
   theme: '',
-  heat: '' as Heat | '',
+  heat: '',
   budget: '',
   fromCupboard: false,
 })

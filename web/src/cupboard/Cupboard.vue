@@ -54,7 +54,7 @@ const setCount = (m: Measure, count: number): Promise<void> =>
 async function addMeasure(): Promise<void> {
   const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(settingStore.setting?.kit.measures.length ?? 0) + 1}`
   try {
-    const checked = (await measureSchema.validate({ ...measure.value, id, count: 1 })) as Measure
+    const checked = await measureSchema.validate({ ...measure.value, id, count: 1 })
     await keepKit([...(settingStore.setting?.kit.measures ?? []), checked])
     measure.value = { name: '', size: '', unit: 'cup_m' }
   } catch (e) {

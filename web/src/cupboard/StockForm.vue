@@ -47,12 +47,12 @@ const priceOf = (text: string, i: number): number | null => {
 async function save(): Promise<void> {
   fault.value = null
   try {
-    const item = (await cupboardSchema.validate({
+    const item = await cupboardSchema.validate({
       food: foodId(),
       ...(have.value.amount.trim() !== '' && { have: have.value }),
       ...(weighs.value.grams.trim() !== '' && { weighs: weighs.value }),
       packs: packs.value.map((p, i) => ({ ...p, price: priceOf(p.price, i) })),
-    })) as CupboardItem
+    })
     await settingStore.saveStock(item)
     emit('close')
   } catch (e) {

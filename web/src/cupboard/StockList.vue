@@ -26,7 +26,7 @@ const found = computed(() => {
   return all.value.filter((r) => r.name.toLowerCase().includes(words))
 })
 const packText = (p: CupboardPack): string => {
-  const size = p.unit === 'item' ? `${p.size}` : amountText(p.size, p.unit)
+  const size = p.unit === 'item' ? p.size : amountText(p.size, p.unit)
   return `${size} ${p.price === null ? 'without a price' : `for ${moneyText(p.price, currency.value)}`}`
 }
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Words of the setting: a family's own word, a language Lea has none of; one by one, or as a file to hand to a speaker. */
 import { computed, ref } from 'vue'
-import { GLOSSARY_ROWS, Glossary, type OwnWord, languageName, runsRightToLeft } from '@lea/core/learn'
+import { GLOSSARY_ROWS, Glossary, languageName, runsRightToLeft } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
 import { ApiFault, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -57,7 +57,7 @@ const keep = (): Promise<void> =>
         },
       ],
     })
-    await settingStore.saveWord(word as OwnWord)
+    await settingStore.saveWord(word)
     draft.value = { ...blank, language: d.language }
     return 'Kept. Word cards and the table use it.'
   })

@@ -45,7 +45,7 @@ export const useSettingStore = defineStore('setting', () => {
   } satisfies Record<string, (fresh: number) => Promise<unknown>>
   type ListName = keyof typeof lists
   const ask = <T>(name: string, staleTime: number): Promise<T> =>
-    client.fetchQuery({ queryKey: [name], queryFn: () => getCached<T>(`/${name}`), staleTime })
+    client.query({ queryKey: [name], queryFn: () => getCached<T>(`/${name}`), staleTime })
 
   let askedAt = -Infinity
   /** Everything, unless it has just been asked for and nothing was sent since. */

@@ -53,8 +53,8 @@ async function arrive(guest: StoredGuest): Promise<void> {
 }
 const refusal = ref('')
 const heading = ref<HTMLElement | null>(null)
-const say = ref<InstanceType<typeof TableSay> | null>(null)
-const timer = ref<InstanceType<typeof Timers> | null>(null)
+const say = ref<{ simpler: () => void; harder: () => void } | null>(null)
+const timer = ref<{ start: () => Promise<void> | void } | null>(null)
 const { request: keepAwake, isSupported: canKeepAwake } = useWakeLock()
 const now = useNow({ interval: 15000 })
 

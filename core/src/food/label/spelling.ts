@@ -79,7 +79,7 @@ export function spell(words: readonly Word[]): Read[] {
     if (isKnown(word.text) || word.text.length < 3) return word
     const camera = cameraReadings(word.text).find((r) => isKnown(r))
     const read = camera ?? nearest(word.text)
-    return read === null || read === undefined ? word : { ...word, text: read, readAs: word.text }
+    return read == null ? word : { ...word, text: read, readAs: word.text }
   })
 }
 

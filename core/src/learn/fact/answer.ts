@@ -41,7 +41,7 @@ function denominatorFrom(d: number): number {
   return d === 6 || d === 8 ? 96 : d === 5 || d === 10 || d === 12 ? 108 : 144
 }
 /** A number as text ("7", "1 3/4") for its gate. */
-const size = (n: string): number => Math.ceil(Number(ratio(improper(n)).valueOf()))
+const size = (n: string): number => Math.ceil(ratio(improper(n)).valueOf())
 
 /** Kinds that the length of a row, or the size of a tin, puts off (learning.md B0). */
 function kindFrom(fact: PlainFact, saying: Saying): number {

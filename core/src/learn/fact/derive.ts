@@ -166,7 +166,9 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
   vote: (f) => {
     const options = f['options']
     const counts =
-      options && typeof options === 'object' && !Array.isArray(options) ? Object.entries(options) : null
+      options && typeof options === 'object' && !Array.isArray(options)
+        ? Object.entries(options as Record<string, unknown>)
+        : null
     if (!counts || counts.length === 0)
       throw new FactError('options', 'must name what was voted for, with counts')
     const list = counts.map(([name, n]) => ({ name, n: wholeOf({ kind: 'vote', [name]: n }, name) }))

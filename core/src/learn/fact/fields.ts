@@ -57,10 +57,10 @@ export const wholeOf = (fact: PlainFact, field: string, fallback?: string): numb
   const value = amountOf(fact, field, fallback)
   if (value.d !== 1n || value.compare(0) < 0 || value.compare(100_000) > 0)
     throw new FactError(field, 'must be a whole number')
-  return Number(value.valueOf())
+  return value.valueOf()
 }
 export const wordOf = (fact: PlainFact, field: string, fallback: string): string =>
-  typeof fact[field] === 'string' ? (fact[field] as string) : fallback
+  typeof fact[field] === 'string' ? fact[field] : fallback
 export const fieldList = (fact: PlainFact, field: string): string[] => {
   const value = fact[field]
   if (typeof value === 'string') return value.split('/').map((s) => s.trim())
@@ -86,4 +86,10 @@ export function sideOf(f: PlainFact, field: 'a' | 'b'): { name: string; amount: 
     }
   }
   return { name: field, amount: amountOf(f, field) }
+}
+
+/** A plain field as text: words and numbers as they stand, anything else empty. */
+export const textField = (fact: PlainFact, field: string): string => {
+  const value = fact[field]
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }

@@ -4,8 +4,7 @@ import { ratio } from '../../amount/ratio'
 import type { Derived } from './fields'
 import type { Locale } from './saying'
 
-export const text = (d: Derived, field: string): string =>
-  typeof d[field] === 'string' ? (d[field] as string) : ''
+export const text = (d: Derived, field: string): string => (typeof d[field] === 'string' ? d[field] : '')
 /** The text of a field, or nothing where it has none. */
 export const known = (d: Derived, field: string): string | undefined => text(d, field) || undefined
 /** Stands where it is so. */

@@ -1,14 +1,14 @@
 /** What may be said of scoops, jugs and a recipe made larger. Formulas: learning.md B0, B1, B3. */
 import type Fraction from 'fraction.js'
 import { parseRatio, ratio, toMixed } from '../../amount/ratio'
-import { amountOf, has, fieldList, wholeOf, wordOf, type PlainFact } from './fields'
+import { amountOf, has, fieldList, wholeOf, wordOf, type PlainFact, textField } from './fields'
 import { measureOf, unitText, withUnit } from './measured'
 import type { Values, ValuesOf } from './saying'
 import { counted, improper, known, partWord, text, when, yes } from './phrases'
 
 /** The scoop as the question names it: "1/4 cup", or with the unit that the measure brings ("1 tsp"). */
 const scoopText = (f: PlainFact, unit: string): string => {
-  const measure = String(f['measure'] ?? '')
+  const measure = textField(f, 'measure')
   return /[a-z]$/i.test(measure.trim()) ? measure : `${measure} ${unitText(unit, ratio(improper(measure)))}`
 }
 const withUnitText = (mixed: string, unit: string): string =>
@@ -89,7 +89,7 @@ function names(
 ): Values {
   const equal = d['equivalents'] as string[]
   const otherWay = equal.find((e) => e.includes(' + '))
-  const shown = k > 0 ? text(d as Record<string, unknown>, 'running') : target
+  const shown = k > 0 ? text(d, 'running') : target
   const isMeasure =
     has(f, 'measures') && fieldList(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))
   return {
@@ -99,7 +99,7 @@ function names(
     shownPart: shown,
     lost: yes(isMeasure && k === 0 && otherWay !== undefined),
     targetName: withUnitText(target, unit),
-    fewest: known(d as Record<string, unknown>, 'fewest'),
+    fewest: known(d, 'fewest'),
   }
 }
 

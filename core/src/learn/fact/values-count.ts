@@ -1,5 +1,5 @@
 /** What may be said of things counted, shared, laid in a pattern or set in rows. Formulas: learning.md B0 and B1. */
-import { fieldList, wordOf } from './fields'
+import { fieldList, wordOf, textField } from './fields'
 import type { Values, ValuesOf } from './saying'
 import { improper, known, partWord, text, things, when, yes } from './phrases'
 
@@ -49,7 +49,7 @@ export const aloud: ValuesOf = (_, d): Values => {
 
 export const share: ValuesOf = (f, d, locale): Values => {
   const food = wordOf(f, 'food', 'pieces')
-  const n = String(f['n'] ?? '')
+  const n = textField(f, 'n')
   const base: Values = { food: things(food, Number(n) || 2), n }
   if (d['part'] !== undefined)
     return {
@@ -63,7 +63,7 @@ export const share: ValuesOf = (f, d, locale): Values => {
   const over = left !== '0'
   return {
     ...base,
-    people: String(f['people'] ?? ''),
+    people: textField(f, 'people'),
     each,
     left,
     over: yes(over),

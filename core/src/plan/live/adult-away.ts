@@ -39,7 +39,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
     heirOf.set(task.id, heir.id)
     takes.set(heir.id, (takes.get(heir.id) ?? new Set()).add(title))
   }
-  const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) as string } : t))
+  const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) } : t))
   const set = setClock(
     {
       steps: withSittings(request.recipe, request.decisions).steps,

@@ -1,7 +1,6 @@
 /** A child leaves in the middle: its turns are dealt to the others, and everything else stays where it is. */
 import { rebuildPlan } from './live-changes'
 import { isByChildren, isOnce } from '../../recipe/recipe'
-import { waitingJobs } from '../clock/waiting-jobs'
 import { stillFree } from '../clock/waiting-times'
 import type { Plan } from '../model/plan'
 import { rebalance } from './redeal'

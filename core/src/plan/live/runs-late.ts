@@ -1,7 +1,5 @@
 /** It runs late: the step at hand takes longer, and what follows moves. */
 import { rebuildPlan } from './live-changes'
-import { background } from '../clock/background'
-import { waitingJobs } from '../clock/waiting-jobs'
 import type { Plan } from '../model/plan'
 import { clockAfter } from '../../amount/clock-time'
 import type { LiveChange } from './live-changes'

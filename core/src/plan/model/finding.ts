@@ -91,7 +91,7 @@ export interface Cleared {
 const ORDER: Record<Grade, number> = { stop: 0, adult: 1, know: 2 }
 export const byGrade = (a: Finding, b: Finding): number => ORDER[a.grade] - ORDER[b.grade]
 export const worst = (grades: readonly Grade[]): Grade =>
-  grades.reduce((a, b) => (ORDER[b] < ORDER[a] ? b : a), 'know' as Grade)
+  grades.reduce<Grade>((a, b) => (ORDER[b] < ORDER[a] ? b : a), 'know')
 
 /** Builds a finding; `id` is the rule and its subject, `cause` digests all that the judgement rests on. */
 export function finding(parts: Omit<Finding, 'id' | 'cause'> & { dependsOn: unknown }): Finding {

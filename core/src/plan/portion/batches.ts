@@ -23,7 +23,7 @@ export function making(recipe: Recipe, children: number, request: PlanRequest): 
   const make = 'factor' in answer ? asked : usual
   const portions = factor.mul(recipe.serves)
   const need = children + (make.by === 'children' ? make.more : 0)
-  const n = recipe.pieces && Number(factor.mul(recipe.pieces.n).ceil().valueOf())
+  const n = recipe.pieces && factor.mul(recipe.pieces.n).ceil().valueOf()
   return {
     make,
     factor: toText(factor),

@@ -130,7 +130,7 @@ function nearWays(
 ) {
   const tolerance = TOLERANCE[demand.role]
   const singles = sizes.flatMap(({ size }, i) => {
-    const n = Number(demand.mL.div(size).add('1/2').floor().valueOf())
+    const n = demand.mL.div(size).add('1/2').floor().valueOf()
     if (n < 1 || n > maxScoops) return []
     const error = size.mul(n).sub(demand.mL).div(demand.mL)
     if (error.abs().compare(tolerance) > 0) return []

@@ -101,7 +101,7 @@ export function durationWords(iso: string): string {
   const m = /^P(?:(\d+)D)?(?:T(?:(\d+(?:\.\d+)?)H)?(?:(\d+(?:\.\d+)?)M)?(?:(\d+(?:\.\d+)?)S)?)?$/i.exec(
     iso.trim(),
   )
-  if (!m || m.slice(1).every((x) => x === undefined)) return iso
+  if (!m || m.slice(1).every((x?: string) => x === undefined)) return iso
   const [, days = '0', hours = '0', minutes = '0', seconds = '0'] = m
   const all = Number(days) * 1440 + Number(hours) * 60 + Number(minutes) + Number(seconds) / 60
   return `${Math.round(all)} minutes`

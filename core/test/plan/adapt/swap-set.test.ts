@@ -9,7 +9,7 @@ import type { PlanChild } from '../../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 import { APART } from '../../../src/plan/adapt/bowls'
 import { child, four, recipeOf, request } from '../../group'
-import type { Concern } from "../../../src/food/concern";
+import type { Concern } from '../../../src/food/concern'
 
 const milk = (level: Concern['level'] = 'allergy-strict'): Concern => ({ allergen: 'milk', level })
 const listed = (plan: Plan): Plan['findings'] =>

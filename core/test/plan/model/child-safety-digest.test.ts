@@ -10,11 +10,15 @@ import { replay } from '../../../src/session/replay'
 import { openGates, childrenNotCoveredByPlan } from '../../../src/session/table'
 import { type StoredChild } from '../../../src/setting/assemble'
 import { child, four, request } from '../../group'
-import { atTable } from "../../../src/setting/at-table";
+import { atTable } from '../../../src/setting/at-table'
 
 const allergy = (allergen: string) => ({ allergen, level: 'allergy-strict' as const })
-const stored = (c: PlanChild): StoredChild =>
-  ({ ...c, nickname: c.id, birth: '2022-03', carePlan: c.carePlan ? 'by the door' : '' }) as never
+const stored = (c: PlanChild): StoredChild => ({
+  ...c,
+  nickname: c.id,
+  birth: '2022-03',
+  carePlan: c.carePlan ? 'by the door' : '',
+})
 const sessionOf = (children: readonly PlanChild[]) => ({ children: children.map((c) => c.id), guests: [] })
 
 describe('a card', () => {

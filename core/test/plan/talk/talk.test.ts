@@ -148,7 +148,7 @@ describe('what a person changes', () => {
       expect(plan.ineffective).toEqual([])
     }
     const lost = compile(decided(base, { kind: 'idea', step: step?.step ?? '', idea: 'tin:pieces' }))
-    expect(lost.ineffective?.length).toBe(1)
+    expect(lost.ineffective.length).toBe(1)
   })
   it('a pinned child is asked there, a quiet step asks nobody, and one’s own words are kept as they are', () => {
     for (const t of first.talk) {

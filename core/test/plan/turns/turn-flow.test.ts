@@ -11,7 +11,7 @@ import type { Solver } from '../../outside/fair-model'
 
 let highs: Solver
 beforeAll(async () => {
-  highs = (await highsLoader()) as Solver
+  highs = await highsLoader()
 })
 
 function drawn(children: number, tasks: number, seed: number): DealProblem {
@@ -29,7 +29,7 @@ function drawn(children: number, tasks: number, seed: number): DealProblem {
         el,
         cap: Math.ceil(n / el.length) + any(2),
         cost: el.map(() => any(5) - 1),
-        easy: el.map(() => (random() < 0.3 ? 1 : 0) as 0 | 1),
+        easy: el.map(() => (random() < 0.3 ? 1 : 0)),
       }
     }),
   }

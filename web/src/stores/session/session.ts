@@ -101,7 +101,7 @@ export const useSession = defineStore('session', () => {
     if (!now || !wanted || frozen.value || seconds <= (bound?.seconds ?? 0)) return
     improving.value = 'looking'
     const mine = asked
-    improveSoon = window.setTimeout(async () => {
+    const look = async (): Promise<void> => {
       const answer = await refineInWorker(wanted)
       if (mine !== asked || frozen.value) return
       improving.value = 'done'
@@ -110,7 +110,8 @@ export const useSession = defineStore('session', () => {
         improvedBy.value = now.totals.seconds - answer.plan.totals.seconds
         show(answer.plan)
       }
-    }, 400)
+    }
+    improveSoon = window.setTimeout(() => void look(), 400)
   }
 
   async function recompute(): Promise<void> {
@@ -221,7 +222,7 @@ export const useSession = defineStore('session', () => {
     await recompute()
     if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
     const fault = await saved
-    if (!(fault instanceof ApiFault) || fault.status !== 400 || stored.value?.id !== before.id) return
+    if (!(fault instanceof ApiFault) || fault.status !== 400 || stored.value.id !== before.id) return
     stored.value = { ...stored.value, ...inputsOf(before) }
     await recompute()
   }

@@ -135,7 +135,7 @@ export function networkOf(instance: Instance): Network | Impossible {
   for (const i of [...order].reverse()) {
     tails[i] = p[i] as number
     for (const j of succs[i] as number[])
-      tails[i] = Math.max(tails[i] as number, (p[i] as number) + (tails[j] as number))
+      tails[i] = Math.max(tails[i], (p[i] as number) + (tails[j] as number))
   }
   return {
     instance,
