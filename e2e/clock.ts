@@ -4,7 +4,7 @@ import { test as base, type Browser, type BrowserContext, type BrowserContextOpt
 const SHIFT_MS = Number(process.env['LEA_CLOCK_SHIFT_MS'] ?? 0)
 
 /** Now, on the clock of the tests. */
-export const now = (): Date => new Date(Date.now() + SHIFT_MS)
+const now = (): Date => new Date(Date.now() + SHIFT_MS)
 
 /** Today on the clock of the tests, `YYYY-MM-DD`. */
 export const today = (): string => {

@@ -107,8 +107,8 @@ test('three hundred taps without a network are all there after, once', async ({ 
     async (pause) => {
       const frame = () => new Promise((ok) => requestAnimationFrame(ok))
       const button = (words: RegExp) =>
-        [...document.querySelectorAll('button')].find((b) => words.test(b.textContent ?? '') && !b.disabled)
-      const kept = (n: number) => document.body.textContent?.includes(`${n} kept on this device`)
+        [...document.querySelectorAll('button')].find((b) => words.test(b.textContent) && !b.disabled)
+      const kept = (n: number) => document.body.textContent.includes(`${n} kept on this device`)
       for (let n = 1; n <= 300; n++) {
         const words = n % 2 === 1 ? /^\s*done:/ : /^\s*undo/
         while (!button(words)) await frame()

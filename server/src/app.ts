@@ -29,7 +29,7 @@ import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { signInRoutes } from './routes/sign-in'
 import { wordRoutes } from './routes/own-words'
-import { VERSION } from './version'
+import { SERVER_VERSION } from './version'
 import { signInStore } from './sign-in-store'
 
 const DAY = 24 * 3600 * 1000
@@ -75,7 +75,7 @@ export function makeApp(context: AppContext): Express {
   )
   app.get('/healthz', async (_req, res) => {
     await context.pool.query('select 1')
-    res.json({ ok: true, version: VERSION })
+    res.json({ ok: true, version: SERVER_VERSION })
   })
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())

@@ -1,4 +1,4 @@
 /** The version of Lea: that of the root package, which is that of the CHANGELOG. */
 import { version } from '../../package.json'
 
-export const VERSION: string = version
+export const SERVER_VERSION = version

@@ -125,7 +125,7 @@ export async function openTestServer(options: { signInsAllowed?: number; demo?: 
 export type TestServer = Awaited<ReturnType<typeof openTestServer>>
 
 /** A browser without pages: keeps its cookie, sends its origin. */
-export function visitor(base: string): Visitor {
+function visitor(base: string): Visitor {
   let cookie = ''
   const ask = async (
     method: string,

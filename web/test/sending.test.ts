@@ -218,10 +218,13 @@ describe('whatever the network does', () => {
             for (let p = 0; p < pause; p++) await new Promise((done) => setTimeout(done, 0))
           }
           expect(table.waiting).toBeLessThanOrEqual(pauses.length)
-          await soon(async () => {
-            await table.send()
-            expect(table.waiting).toBe(0)
-          })
+          await vi.waitFor(
+            async () => {
+              await table.send()
+              expect(table.waiting).toBe(0)
+            },
+            { timeout: 15_000, interval: 5 },
+          )
           expect(stepsOf(known.values())).toEqual(pauses.map((_, n) => `s${n}`))
         },
       ),

@@ -24,7 +24,7 @@ export function nearest(
   tolerance: Ratio | Fraction,
 ): Near | null {
   const [whole = 0, ...parts] = onLattice([amount, ...sizes.map((s) => s.size)])
-  let best: number | null = null
+  let best = null as number | null
   const offer = (sum: number): void => {
     if (sum <= 0) return
     const [d, known] = [Math.abs(sum - whole), best === null ? Infinity : Math.abs(best - whole)]

@@ -147,6 +147,7 @@ export function tinSize(tin: Tin, mode: 'area' | 'volume'): Fraction {
   return mode === 'volume' ? area.mul(side('h')) : area
 }
 
+/** How one tin compares with another: by area or by volume, as a factor. Units: those of the tins, mixed freely. */
 export function compareTins(from: Tin, to: Tin, mode: 'area' | 'volume') {
   const [a, b] = [tinSize(from, mode), tinSize(to, mode)]
   return { from: toPlaces(a, 2), to: toPlaces(b, 2), factor: toPlaces(b.div(a), 4) }

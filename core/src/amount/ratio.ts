@@ -7,6 +7,7 @@ import Fraction from 'fraction.js'
 /** An exact rational as text in lowest terms: `"7/2"`, `"3"`, `"-1/4"`. */
 export type Ratio = string
 
+/** An amount that cannot be read, in words that name the fault. */
 export class AmountError extends Error {}
 
 const VULGAR: Record<string, string> = {

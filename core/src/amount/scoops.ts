@@ -74,8 +74,6 @@ export function singleMeasureWays(
 /** How often a measure comes nearest to an amount in mL, half up. */
 export const timesOf = (measure: Measure, mL: Fraction): number =>
   toInteger(mL.div(toBase(measure.size, measure.unit)).add('1/2').floor())
-/** Is this unit one that measures in the box can scoop? */
-export const isScoopable = (unit: string): boolean => unitOf(unit).dimension === 'volume'
 
 /** How long a measure is drawn beside a cup of 250 mL, 0 to 1.3: by the edge of its volume, so that a spoon is still seen (display only). */
 export const drawnLength = (m: { size: Ratio; unit: string }): number =>

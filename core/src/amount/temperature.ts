@@ -5,9 +5,11 @@
 import type Fraction from 'fraction.js'
 import { ratio, type Ratio } from './ratio'
 
+/** Celsius and Fahrenheit. */
 export const TEMPERATURES = ['C', 'F'] as const
 export type TemperatureUnit = (typeof TEMPERATURES)[number]
 
+/** From one scale to the other, exact. Source: SP 811 App. B. */
 export function convertTemperature(
   value: Ratio | Fraction,
   from: TemperatureUnit,

@@ -22,6 +22,7 @@ export interface ShelfFilter {
   notLately?: boolean
 }
 
+/** Whether a recipe is what was asked for: by words, theme, heat, allergen, technique, time and cost. */
 export function isWanted(recipe: Recipe, foods: FoodBook, f: ShelfFilter, look?: Evaluation): boolean {
   return byRecipe(recipe, foods, f) && byLook(f, look)
 }

@@ -11,10 +11,11 @@ export interface ShelfRow {
 }
 
 /** @returns looks one after another, in the order of the rows */
-export function* looksAt(rows: readonly ShelfRow[], wish: SelectionCriteria): Generator<Evaluation> {
+function* looksAt(rows: readonly ShelfRow[], wish: SelectionCriteria): Generator<Evaluation> {
   for (const { id, recipe, made } of rows) yield evaluateRecipe(id, recipe, wish, made)
 }
 
+/** The shelf in the order in which it fits, the best first; the same order for the same looks. */
 export const ranked = (looks: readonly Evaluation[]): Evaluation[] => [...looks].sort(byKey)
 
 /** @returns the shelf, what fits best first */

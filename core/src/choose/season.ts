@@ -6,4 +6,5 @@ const BY_MONTH: Season[] = [
   ...(['winter', 'winter', 'spring', 'spring', 'spring', 'summer'] as const),
   ...(['summer', 'summer', 'autumn', 'autumn', 'autumn', 'winter'] as const),
 ]
+/** The season of a day, `YYYY-MM-DD`. */
 export const seasonOf = (date: IsoDate): Season => BY_MONTH[Number(date.slice(5, 7)) - 1] ?? 'winter'

@@ -49,10 +49,11 @@ export interface MadeBefore {
   tried: number
   notToday: number
 }
+/** Of a recipe that was never made here. */
 export const NEVER_MADE: MadeBefore = { last: null, times: 0, more: 0, tried: 0, notToday: 0 }
 
 /** What stands against a recipe, in the order in which it matters. */
-export const AGAINST = ['plan', 'danger', 'part', 'adults', 'clock', 'kit', 'budget'] as const
+const AGAINST = ['plan', 'danger', 'part', 'adults', 'clock', 'kit', 'budget'] as const
 export type AgainstKind = (typeof AGAINST)[number]
 export interface Against {
   kind: AgainstKind

@@ -47,6 +47,7 @@ export interface TermPlan {
 
 const STAPLE_ROLES = new Set(['raising', 'salt', 'seasoning', 'liquid', 'frying', 'sweet', 'fat', 'glaze'])
 
+/** A recipe as the layout of a term sees it: what it brings. */
 export function termRecipe(
   id: string,
   recipe: Recipe,

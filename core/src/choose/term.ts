@@ -74,7 +74,7 @@ function improved(term: Term, { days }: TermProblem, ids: readonly string[], fro
   let cost = term.cost(now)
   const free = days.flatMap((d, i) => (d.pinned === undefined ? [i] : []))
   for (let round = 0; round < ROUNDS; round++) {
-    let next: string[] | null = null
+    let next = null as string[] | null
     let least = cost
     const offer = (c: string[]): void => {
       const sum = term.cost(c)

@@ -29,8 +29,10 @@ export interface Knife {
   overseen: number
 }
 
+/** The ages by which jobs are listed, in months. */
 export const AGE_BANDS: readonly AgeBand[] = jobs.bands
 export const FOOD_JOBS: readonly FoodJobs[] = jobs.jobs
+/** Where the table of jobs comes from. */
 export const JOBS_SOURCE = jobs.source
 export const KNIVES: readonly Knife[] = knives.knives
 

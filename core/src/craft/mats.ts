@@ -1,6 +1,6 @@
 /** Place mats: 12 weaves by 8 colours, told apart without colour; from the thirteenth child a border is added. */
 
-export const WEAVES = [
+const WEAVES = [
   'stripe',
   'dot',
   'check',

@@ -52,6 +52,7 @@ export function adultsNeeded(ages: readonly number[], country: Country, own?: re
 }
 const WHOLE = 360360
 
+/** Where the ratios come from, with its confidence. */
 export const RATIO_SOURCE: Record<Country, string> = {
   uk: 'EYFS statutory framework 2025 (England), from memory; your regulator comes first',
   us: 'Caring for Our Children (AAP/APHA/NRC), from memory; your state rule comes first',

@@ -2,8 +2,10 @@
 
 import { daysBetween } from '../amount/days'
 
+/** How a technique was seen to go. */
 export const HOWS = ['alone', 'reminder', 'help', 'not-today'] as const
 export type How = (typeof HOWS)[number]
+/** The same in words. */
 export const HOW_WORDS: Record<How, string> = {
   alone: 'alone',
   reminder: 'with a reminder',

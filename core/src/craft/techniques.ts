@@ -38,8 +38,10 @@ export interface Technique {
   confidence: string
 }
 
+/** Every technique that Lea knows (core/data/techniques.json), each with its source. */
 export const TECHNIQUES: readonly Technique[] = data.techniques as Technique[]
 const BY_ID = new Map(TECHNIQUES.map((t) => [t.id, t]))
+/** The technique of an id; undefined where there is none. */
 export const techniqueOf = (id: string): Technique | undefined => BY_ID.get(id)
 
 const at = (rows: readonly Supervision[], months: number): Supervision | undefined =>

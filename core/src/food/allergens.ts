@@ -16,6 +16,7 @@ export interface Allergen {
   source: string
 }
 
+/** Every allergen that Lea knows (core/data/allergens.json), each with its source. */
 export const ALLERGENS: readonly Allergen[] = data.allergens
 const BY_ID = new Map(ALLERGENS.map((a) => [a.id, a]))
 

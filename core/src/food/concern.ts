@@ -38,6 +38,7 @@ export interface Packet {
 
 export type ExposureKind = 'lists' | 'may' | 'ask' | 'nothing'
 
+/** How a food meets a concern, in words: Lea never says that it is safe. */
 export const MEETING_WORDS: Record<ExposureKind, string> = {
   lists: 'lists it',
   may: 'may contain',
@@ -45,6 +46,7 @@ export const MEETING_WORDS: Record<ExposureKind, string> = {
   nothing: 'nothing found: check the packet',
 }
 
+/** How strict a concern is, in words. */
 export const LEVEL_WORDS: Record<Level, string> = {
   preference: 'family would rather not',
   intolerance: 'intolerance',

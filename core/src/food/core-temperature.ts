@@ -4,7 +4,7 @@
  * Sources: UK: Food Standards Agency (70 °C for 2 minutes or equal); US: Food Code 3-401.11 and USDA FSIS. From memory.
  */
 
-export const COUNTRY_POINTS = ['uk', 'us'] as const
+const COUNTRY_POINTS = ['uk', 'us'] as const
 export type ProbeCountry = (typeof COUNTRY_POINTS)[number]
 export const CORE_KINDS = ['poultry', 'mince', 'meat', 'fish', 'egg', 'reheat'] as const
 export type CoreKind = (typeof CORE_KINDS)[number]
@@ -36,6 +36,7 @@ const US: Record<CoreKind, CorePoint[]> = {
 export const corePoints = (kind: CoreKind, country: ProbeCountry): CorePoint[] =>
   country === 'us' ? US[kind] : UK
 
+/** Where the core temperatures of a country come from. */
 export const coreSource = (country: ProbeCountry): string =>
   country === 'us' ? 'USDA FSIS; Food Code, from memory' : 'FSA, from memory'
 

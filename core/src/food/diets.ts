@@ -7,6 +7,7 @@ import { meet } from './concerns'
 import { isUnknown, type Food, type FoodFact, type Verdict } from './foods'
 import type { ExposureKind, Packet } from './concern'
 
+/** The diets that Lea knows; a setting may add its own. */
 export const DIETS = [
   'vegetarian',
   'vegan',
@@ -26,7 +27,7 @@ export interface OwnDiet {
 }
 export type OwnDietId = `own:${string}`
 export type AnyDiet = Diet | OwnDietId
-export const isOwnDiet = (id: string): id is OwnDietId => id.startsWith('own:')
+const isOwnDiet = (id: string): id is OwnDietId => id.startsWith('own:')
 
 /** The name people read: the setting's own, or Lea's word for it. */
 export const dietName = (id: string, own: readonly OwnDiet[] = []): string =>

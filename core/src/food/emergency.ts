@@ -9,9 +9,11 @@ export interface EmergencyPart {
   source: string
 }
 
+/** The number to call, by country. */
 export const EMERGENCY_NUMBERS =
   '999 or 112 in the UK, 112 in the EU, 911 in the US and Canada, 000 in Australia, 111 in New Zealand'
 
+/** What to do at once, step by step. Sources in each row, from memory. */
 export const EMERGENCY: readonly EmergencyPart[] = [
   {
     title: 'Allergic reaction: trouble with airway, breathing, or pale, floppy, collapsed',

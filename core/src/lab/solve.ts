@@ -35,13 +35,14 @@ interface Candidate {
 const ROUNDS = 14
 const NEW_LIMITS = 3
 
+/** A named schedule of an instance, or why there is none. Contract: scheduling.md (exchange format). */
 export function solve(instance: Instance): Solved {
   const net = networkOf(instance)
   if ('cause' in net) return { infeasible: net }
   const bound = lowerBound(net)
   const random = seeded(instance.seed)
   const goal = instance.session ?? 0
-  let best: Candidate | null = null
+  let best = null as Candidate | null
   const offer = (c: Candidate | null): void => {
     if (c && c.named.conflicts === 0 && (!best || better(c, best, goal))) best = c
   }

@@ -23,7 +23,7 @@ const STARTS: [RegExp, string][] = [
   [/^g(?=ent|inger|ym)/, 'j'],
 ]
 /** The sound that an English word begins with: "knead" begins with n, "cup" with k, "chives" with ch. */
-export function firstSound(word: string): string {
+function firstSound(word: string): string {
   const w = word.toLowerCase()
   const start = STARTS.find(([pattern]) => pattern.test(w))
   if (!start) return w.slice(0, 1)

@@ -46,7 +46,7 @@ export type Fact =
   | { kind: 'tell'; topic: Topic; food: string }
 
 /** Sorts of steps, by what there is to tell. */
-export const TOPICS = [
+const TOPICS = [
   ...(['wash', 'scoop', 'count', 'cut', 'mash', 'mix', 'knead'] as const),
   ...(['layer', 'share', 'weigh', 'wait', 'taste', 'tidy'] as const),
 ]

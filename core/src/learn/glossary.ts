@@ -67,6 +67,7 @@ export const runsRightToLeft = (word: string): boolean => RTL.test(word)
 const ROWS = new Map((data.words as GlossaryRow[]).map((r) => [r.id, r]))
 /** Glossary row of a word, or undefined where the glossary does not hold it. */
 export const glossaryRow = (id: string): GlossaryRow | undefined => ROWS.get(id)
+/** Lea’s own words (core/data/glossary.json), each with its confidence by language. */
 export const GLOSSARY_ROWS: readonly GlossaryRow[] = [...ROWS.values()]
 
 /** Lea's words with a setting's own over them. */

@@ -9,6 +9,7 @@ import { SUPPORT_LEVELS, startLevel, type SupportLevel, type TalkRule } from './
 /** Said it, showed it, did it with help, or not today: pointing, signing and any language count as showing and saying. */
 export const ANSWERS = ['said', 'showed', 'helped', 'not-today'] as const
 export type Answered = (typeof ANSWERS)[number]
+/** How a child answered, in words. */
 export const ANSWER_WORDS: Record<Answered, string> = {
   said: 'said it',
   showed: 'showed it',
@@ -16,7 +17,7 @@ export const ANSWER_WORDS: Record<Answered, string> = {
   'not-today': 'not today',
 }
 /** The mark of each: 4 alone, 2 with help, W watched or passed (which is not a low mark). */
-export const MARKS: Record<Answered, 4 | 2 | 'W'> = { said: 4, showed: 4, helped: 2, 'not-today': 'W' }
+const MARKS: Record<Answered, 4 | 2 | 'W'> = { said: 4, showed: 4, helped: 2, 'not-today': 'W' }
 
 export interface TalkMark {
   target: string
@@ -31,7 +32,7 @@ export interface TalkMark {
 export const GAPS = [1, 7, 21, 56] as const
 export const RESTING = GAPS.length + 1
 
-export const CLAIMS = ['not met yet', 'met', 'seen once', 'growing', 'secure in cooking'] as const
+const CLAIMS = ['not met yet', 'met', 'seen once', 'growing', 'secure in cooking'] as const
 export type Claim = (typeof CLAIMS)[number]
 export interface TargetState {
   /** 0: not met; 1 to 4: it comes back after that stage's gap; 5: resting. */

@@ -99,7 +99,7 @@ const FOOD_WORDS: Record<string, string> = {
   flatbread: 'bread',
 }
 /** The glossary's id of a food: its own where nothing stands for it. */
-export const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
+const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
 
 const TOPIC_WORDS = data.topics as Record<
   string,
@@ -147,7 +147,7 @@ export interface WordStep {
 }
 
 /** Words that fit a step, the nearest first: what is done, to which food, with what, and the idea of it. */
-export function wordCandidates({ techniques, foods }: WordStep, glossary: Glossary): string[] {
+function wordCandidates({ techniques, foods }: WordStep, glossary: Glossary): string[] {
   const topic = wordsOfTopic(techniques)
   const verbs = techniques.flatMap((t) => VERBS[t] ?? [])
   const nouns = foods.map(foodWord)
@@ -208,4 +208,4 @@ export function chooseWords(
   return chosen
 }
 /** R1: one or two words a step. */
-export const WORDS_A_STEP = 2
+const WORDS_A_STEP = 2

@@ -19,12 +19,14 @@ export interface Target {
   confidence: string
 }
 
+/** What may be learnt at the table (core/data/targets.json), each with its ages and source. */
 export const TARGETS = data.targets as readonly Target[]
 const BY_ID = new Map(TARGETS.map((t) => [t.id, t]))
+/** The target of an id; undefined where there is none. */
 export const targetOf = (id: string): Target | undefined => BY_ID.get(id)
 
 /** So many months before its window a target is met without anything being expected. Source: learning.md B1, age rule. */
-export const BEFORE = 12
+const BEFORE = 12
 
 /** Can a child of that age meet this target: within its window, or up to a year before it. */
 export const suits = (target: Target, months: number): boolean =>

@@ -87,7 +87,7 @@ function adviseEarly(row: EarlyRow, months: number, country: Question['country']
 }
 
 /** Preparation codes that the words name. */
-export function shapeCodes(text: string): string[] {
+function shapeCodes(text: string): string[] {
   const words = padded(text)
   return [
     ...new Set(SHAPE_WORDS.filter(([list]) => list.some((w) => has(words, w))).flatMap(([, codes]) => codes)),

@@ -10,6 +10,7 @@ export function changesIn(recipe: Recipe, foods: FoodBook): string[] | null {
   return shipped ? differences(shipped, recipe, foods) : null
 }
 
+/** What was changed between two recipes, line by line, in words. */
 export function differences(before: Recipe, after: Recipe, foods: FoodBook): string[] {
   const said: string[] = []
   if (before.title !== after.title) said.push(`title: ${after.title}`)

@@ -5,6 +5,7 @@ import { formFor, techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
 import { isByChildren, type Place, type Recipe, type RecipeStep } from './recipe'
 
+/** How a recipe is heated. */
 export const HEATS = ['none', 'hob', 'oven', 'fire'] as const
 export type Heat = (typeof HEATS)[number]
 
@@ -88,6 +89,7 @@ export function heatWords(recipe: Recipe): string {
   const night = takesANight(recipe) ? 'a night in the ' : ''
   return cold.length > 0 ? `${heats}, ${night}${cold.join(' and ')}` : heats
 }
+/** The same in a word. */
 export const heatWord = (heat: Heat): string => HEAT_WORDS[heat]
 
 /** The ingredient list at another size, each line in words; what is written stays exact. */

@@ -74,6 +74,7 @@ export const isOnce = (mode: Mode): boolean => mode === 'EACH' || mode === 'STAT
 /** A job of children, not of an adult and not a wait. */
 export const isByChildren = (mode: Mode): boolean => isOnce(mode) || mode === 'TURNS'
 
+/** Where a task is done. */
 export const PLACES = ['table', 'sink', 'hob', 'oven', 'fire', 'fridge', 'freezer'] as const
 export type Place = (typeof PLACES)[number]
 /** Food gets hot there. */
@@ -175,6 +176,7 @@ export interface FreeChoice {
   take?: number | undefined
 }
 
+/** What a note of a recipe is about. */
 export const NOTE_ABOUT = ['culture', 'foods', 'story', 'tip'] as const
 /** Where a dish or a food comes from, whose it is, what to tell. */
 export interface RecipeNote {
@@ -182,6 +184,7 @@ export interface RecipeNote {
   says: string
 }
 
+/** Where leftovers are kept. */
 export const KEPT_IN = ['room', 'fridge', 'freezer'] as const
 /** What is left keeps so many days after the session: 0 is the same day. */
 export interface Keeps {
@@ -189,6 +192,7 @@ export interface Keeps {
   days: number
 }
 
+/** The version of the shape of a recipe. */
 export const RECIPE_SCHEMA = 2
 
 export interface Recipe {

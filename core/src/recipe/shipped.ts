@@ -19,6 +19,7 @@ import shortbread from '../../data/recipes/shortbread-shapes.json'
 import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
 import type { Recipe } from './recipe'
 
+/** The recipes that come with Lea (core/data/recipes). */
 export const SHIPPED_RECIPES: readonly Recipe[] = [
   soda,
   scones,

@@ -99,10 +99,5 @@ function suitsDiets(id: string, diets: readonly string[], book: FoodBook): boole
   return diets.every((d) => !isDiet(d) || meetDiet(d, food) !== 'lists')
 }
 
-/** The roles in which Lea knows a swap for a food. */
-export const swapRoles = (food: string): string[] => [
-  ...new Set(SWAPS.filter((s) => s.food === food).flatMap((s) => s.roles)),
-]
-
 /** Ids that Lea knows; a question that avoids another is refused. */
 export const isAllergenId = (id: string): boolean => allergenOf(id) !== undefined

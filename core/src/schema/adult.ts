@@ -3,10 +3,11 @@ import * as yup from 'yup'
 import { passwordSchema } from './sign-in'
 import { listOf, oneOf, required } from './text'
 
-export const ROLES_OF_PEOPLE = ['owner', 'leader', 'helper'] as const
+const ROLES_OF_PEOPLE = ['owner', 'leader', 'helper'] as const
 
 export type PersonRole = (typeof ROLES_OF_PEOPLE)[number]
 
+/** An adult: name, role, what they lead, sign-in. */
 export const adultSchema = yup
   .object({
     name: required('Name', 60),

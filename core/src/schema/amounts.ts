@@ -7,7 +7,7 @@ import { amount, id, listOf, oneOf, required, whole } from './text'
 const minor = (label: string) =>
   whole(label, 0, 10_000_000).typeError(`${label} must be a number of pence or cents`)
 
-export const packSchema = yup
+const packSchema = yup
   .object({
     size: amount('Pack size'),
     unit: required('Unit of the pack', 20),
@@ -15,6 +15,7 @@ export const packSchema = yup
   })
   .noUnknown()
 
+/** A food of the cupboard: packs, prices in minor units, what is there. */
 export const cupboardSchema = yup
   .object({
     food: id('Food'),
@@ -77,6 +78,7 @@ const makeParts: Record<(typeof MAKES)[number], yup.ObjectSchema<object>> = {
     fill: amount('How full'),
   }),
 }
+/** How much is made, one of six ways. */
 export const makeSchema = yup.lazy((value: unknown) => {
   const by = (value as { by?: (typeof MAKES)[number] } | null)?.by
   const parts = by && Object.hasOwn(makeParts, by) ? makeParts[by] : yup.object({})

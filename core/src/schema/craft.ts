@@ -49,10 +49,13 @@ export const ratiosSchema = listOf(
     .noUnknown(),
   'Ratios',
   8,
-).test('rising', 'Ratios: the ages must rise, and only the last row is for all who are older', (rows) =>
-  (rows ?? []).every((r, i, all) => {
-    const last = i === all.length - 1
-    const before = all[i - 1]?.below ?? 0
-    return last ? r.below === null : r.below !== null && r.below > before
-  }),
+).test(
+  'rising',
+  'Ratios: the ages must rise, and only the last row is for all who are older',
+  (rows?: { below: number | null }[]) =>
+    (rows ?? []).every((r, i, all) => {
+      const last = i === all.length - 1
+      const before = all[i - 1]?.below ?? 0
+      return last ? r.below === null : r.below !== null && r.below > before
+    }),
 )

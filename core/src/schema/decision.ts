@@ -58,6 +58,7 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
 }
 const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
 
+/** One decision of a session, by its kind. */
 export const decisionSchema = yup.lazy((value: unknown) => {
   const kind = (value as { kind?: Decision['kind'] } | null)?.kind
   const parts = kind && Object.hasOwn(decisionParts, kind) ? decisionParts[kind] : yup.object({})

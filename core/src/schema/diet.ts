@@ -14,6 +14,7 @@ export const dietSchema: yup.StringSchema<AnyDiet> = yup
     (v) => DIETS.some((d) => d === v) || OWN.test(v),
   )
 
+/** A diet of the setting’s own: what it avoids. */
 export const ownDietSchema = yup
   .object({
     id: yup.string<OwnDietId>().required('Diet id is missing').matches(OWN, 'Diet id must begin with own:'),

@@ -100,6 +100,7 @@ const eventBody = (kind: unknown): yup.ObjectSchema<object> =>
     ? eventBodies[kind as EventKind]
     : yup.object({})
 
+/** One event of a table, by its kind. */
 export const eventSchema = yup
   .object({
     id: uuid('Event id'),
@@ -113,4 +114,5 @@ export const eventSchema = yup
       .required('Event body is missing'),
   })
   .noUnknown()
+/** A message of events, at most 500. */
 export const eventsSchema = yup.object({ events: listOf(eventSchema, 'Events', 500, 1) }).noUnknown()

@@ -5,9 +5,9 @@ export { eventSchema, eventsSchema } from './events'
 export { packetSchema, readingSchema } from './packet'
 export { childSchema, guestSchema } from './people'
 export { firstVisitSchema, signInSchema } from './sign-in'
-export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson } from './recipe-file'
-export { recipeJsonSchema } from './recipe-schema'
-export { recipeSchema } from './recipe'
+export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson } from './recipe/recipe-file'
+export { recipeJsonSchema } from './recipe/recipe-schema'
+export { recipeSchema } from './recipe/recipe'
 export {
   ROSTER_FIELDS,
   type RosterColumns,

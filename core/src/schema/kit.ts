@@ -2,6 +2,7 @@
 import * as yup from 'yup'
 import { amount, id, listOf, required, whole } from './text'
 
+/** One measure of the box. */
 export const measureSchema = yup
   .object({
     id: id('Measure id'),
@@ -12,6 +13,7 @@ export const measureSchema = yup
   })
   .noUnknown()
 
+/** The box: measures, equipment, trays, places at the sink, tools. */
 export const kitSchema = yup
   .object({
     measures: listOf(measureSchema, 'Measures', 40),

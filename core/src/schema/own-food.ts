@@ -5,6 +5,7 @@ import { allergenWords } from './allergen'
 import { line, listOf, oneOf, required } from './text'
 
 const verdict = oneOf(['yes', 'no', 'check'] as const, 'Diet flag')
+/** Every fact of an own food: a test holds it to the type, so that none is lost. */
 export const foodSchema = yup
   .object({
     id: yup

@@ -14,6 +14,7 @@ export const languageCode = yup
     (v) => languageName(v) !== undefined,
   )
 
+/** A word of the setting’s own in its languages. */
 export const ownWordSchema = yup
   .object({
     id: yup

@@ -2,6 +2,7 @@
 import * as yup from 'yup'
 import { id, line, listOf, required } from './text'
 
+/** A packet of the register with its words. */
 export const packetSchema = yup
   .object({
     food: id('Food'),
@@ -12,6 +13,7 @@ export const packetSchema = yup
   })
   .noUnknown()
 
+/** That two adults read a packet, and which words. */
 export const readingSchema = yup
   .object({
     readBy: listOf(id('Adult'), 'Read by (two adults, or one twice)', 2, 2),

@@ -12,6 +12,7 @@ import type { StoredChild } from '../setting/assemble'
 import { childSchema, type ChildInput } from './people'
 import { LEVEL_WORDS, LEVELS, type Concern, type Level } from '../food/concern'
 
+/** What a table of children may hold. */
 export const ROSTER_FIELDS = [
   'nickname',
   'birth',

@@ -12,6 +12,7 @@ import { listOf, oneOf, required, whole } from './text'
 /** Months for which records are kept. */
 export const keepMonthsSchema = whole('Months', 1, 300)
 
+/** Where practitioners differ, and what this setting has chosen. */
 export const rulesSchema = yup
   .object({
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),

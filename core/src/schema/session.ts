@@ -11,11 +11,12 @@ import { decisionSchema } from './decision'
 import { dietSchema } from './diet'
 import { concernSchema, guestSchema } from './people'
 import { ownWordSchema } from './own-word'
-import { recipeSchema } from './recipe'
+import { recipeSchema } from './recipe/recipe'
 import { birthMonth, clockTime, id, ids, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
 import { kitSchema } from './kit'
 import { rulesSchema } from './rules'
 
+/** What a person enters of a session. */
 export const sessionSchema = yup
   .object({
     date: isoDate('Day'),
@@ -170,7 +171,7 @@ const planChild = yup
     (c) => c.birth !== undefined || c.months !== undefined,
   )
 
-export const planRequestSchema = yup
+const planRequestSchema = yup
   .object({
     version: yup.number<1>().oneOf([1], 'version must be 1').required('version is missing: 1'),
     session: yup.object({
@@ -183,7 +184,7 @@ export const planRequestSchema = yup
     children: listOf(planChild, 'Children', MAX_CHILDREN).test(
       'future',
       'A birth month lies after the day of the session',
-      (list, ctx) => {
+      (list: { birth?: string | undefined }[] | undefined, ctx) => {
         const whole = ctx.from?.[0]?.value as { session?: { date?: unknown } } | undefined
         const date = whole?.session?.date
         const day = typeof date === 'string' ? date.slice(0, 7) : ''

@@ -10,10 +10,12 @@ export function passwordSchema() {
     .max(200, 'Password may have at most 200 characters')
 }
 
+/** A sign-in name and a password. */
 export const signInSchema = yup
   .object({ signIn: required('Sign-in name', 40), password: required('Password', 200) })
   .noUnknown()
 
+/** The first visit: a setting and its owner. */
 export const firstVisitSchema = yup
   .object({
     setting: required('Name of the setting', 60),

@@ -32,8 +32,10 @@ export type EventKind = (typeof EVENT_KINDS)[number]
 export const GATES = ['hands', 'plans', 'packets', 'stand'] as const
 export type Gate = (typeof GATES)[number]
 
+/** What may happen at a table. */
 export const INCIDENTS = ['bump', 'cut', 'burn', 'reaction', 'choking', 'other'] as const
 export type Incident = (typeof INCIDENTS)[number]
+/** The same in words. */
 export const INCIDENT_WORDS: Record<Incident, string> = {
   bump: 'bump or fall',
   cut: 'cut or scratch',
@@ -46,6 +48,7 @@ export const INCIDENT_WORDS: Record<Incident, string> = {
 /** How a child met a food, without any rank: each is a way of meeting it. */
 export const MET = ['refused', 'touched', 'tasted', 'ate'] as const
 export type FoodMeeting = (typeof MET)[number]
+/** How a child met a food, in words without rank. */
 export const MET_WORDS: Record<FoodMeeting, string> = {
   refused: 'not this time',
   touched: 'touched or smelled',
@@ -55,17 +58,21 @@ export const MET_WORDS: Record<FoodMeeting, string> = {
 
 export const KEPT_PLACES = ['room', 'fridge', 'freezer', 'home'] as const
 export type KeptPlace = (typeof KEPT_PLACES)[number]
+/** Where leftovers went, in words. */
 export const KEPT_WORDS: Record<KeptPlace, string> = {
   fridge: 'in the fridge',
   freezer: 'in the freezer',
   room: 'in a closed tin',
   home: 'taken home',
 }
+/** Where scraps went. */
 export const SCRAP_WAYS = ['compost', 'stock pot', 'animals', 'bin'] as const
 export type ScrapWay = (typeof SCRAP_WAYS)[number]
 
+/** How it was liked, without pressure. */
 export const TASTES = ['more', 'tried', 'not-today'] as const
 export type Taste = (typeof TASTES)[number]
+/** The same in words. */
 export const TASTE_WORDS: Record<Taste, string> = {
   more: 'more please',
   tried: 'tried it',

@@ -51,6 +51,7 @@ export interface FamilySheet {
   unknown: string[]
 }
 
+/** The most portions that a family sheet is written for. */
 export const MOST_PORTIONS = 24
 
 /** @throws RangeError where the portions are no whole number from 1 to 24 */

@@ -70,7 +70,7 @@ export interface TableState {
   lamport: number
 }
 
-export function inOrder(events: readonly TableEvent[]): TableEvent[] {
+function inOrder(events: readonly TableEvent[]): TableEvent[] {
   const byId = new Map(events.map((e) => [e.id, e]))
   return [...byId.values()].sort(
     (a, b) => a.lamport - b.lamport || compare(a.device, b.device) || compare(a.id, b.id),
@@ -79,6 +79,7 @@ export function inOrder(events: readonly TableEvent[]): TableEvent[] {
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
+/** The state of a table after these events: the same for every order of arrival and for repeats. */
 export function replay(events: readonly TableEvent[]): TableState {
   const sorted = inOrder(events)
   const undone = new Set(sorted.flatMap((e) => (e.kind === 'undo' ? [e.body.event] : [])))

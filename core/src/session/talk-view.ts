@@ -64,6 +64,7 @@ export function childrenIn(plan: Plan, step: string): string[] {
   return doing.size > 0 ? all.filter((id) => doing.has(id)) : all
 }
 
+/** Why a child is asked this, in words. */
 export const REASON_WORDS: Record<AskReason | 'own', string> = {
   due: 'comes back today',
   new: 'new at this age',

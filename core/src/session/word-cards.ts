@@ -13,6 +13,7 @@ export interface WordCard {
   child: string | null
 }
 
+/** The words of a session as cards, each once, in the languages of who is there. */
 export function wordCards(plan: Plan): WordCard[] {
   const cards = new Map<string, WordCard>()
   for (const talk of plan.talk) {

@@ -59,6 +59,7 @@ export interface StoredSession {
 /** What a person enters of a session: without its id, decisions and state. */
 export type SessionInputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
 
+/** What a person entered of a session, without its id, decisions and state. */
 export function inputsOf({
   date,
   start,
@@ -108,6 +109,7 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
 })
 
+/** The request of a plan from what is stored: the same inputs give the same request on either side. */
 export function assemble(
   session: StoredSession,
   stored: {

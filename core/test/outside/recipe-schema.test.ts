@@ -10,9 +10,9 @@ import { changesIn, differences } from '../../src/recipe/changes'
 import type { Recipe } from '../../src/recipe/recipe'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { upgradeRecipe } from '../../src/recipe/upgrade'
-import { recipeSchema } from '../../src/schema/recipe'
-import { readRecipeFile, recipeToJson } from '../../src/schema/recipe-file'
-import { recipeJsonSchema } from '../../src/schema/recipe-schema'
+import { recipeSchema } from '../../src/schema/recipe/recipe'
+import { readRecipeFile, recipeToJson } from '../../src/schema/recipe/recipe-file'
+import { recipeJsonSchema } from '../../src/schema/recipe/recipe-schema'
 
 const ajv = new Ajv2020({ strict: false, allErrors: true })
 const byJsonSchema = ajv.compile(recipeJsonSchema())

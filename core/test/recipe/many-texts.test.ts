@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { RecipeRead } from '../../src/recipe/text/understood'
-import { recipeSchema } from '../../src/schema/recipe'
-import { readRecipeFile } from '../../src/schema/recipe-file'
+import { recipeSchema } from '../../src/schema/recipe/recipe'
+import { readRecipeFile } from '../../src/schema/recipe/recipe-file'
 import { PAGES, TEXTS } from './more-texts'
 
 const tasks = (r: RecipeRead) => r.recipe.steps.flatMap((s) => s.tasks)

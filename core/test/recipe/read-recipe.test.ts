@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { AmountError } from '../../src/amount/ratio'
 import { readRecipe } from '../../src/recipe/text/read-recipe'
 import type { RecipeRead } from '../../src/recipe/text/understood'
-import { recipeSchema } from '../../src/schema/recipe'
+import { recipeSchema } from '../../src/schema/recipe/recipe'
 
 const techniques = (r: RecipeRead): string[] => r.recipe.steps.flatMap((s) => s.tasks.map((t) => t.technique))
 const line = (r: RecipeRead, food: string) => r.recipe.lines.find((l) => l.food === food)

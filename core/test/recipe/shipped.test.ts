@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { isUnknown } from '../../src/food/foods'
 import { foodBook } from '../../src/food/own-foods'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
-import { recipeSchema } from '../../src/schema/recipe'
+import { recipeSchema } from '../../src/schema/recipe/recipe'
 import { swapOf, swapsFor } from '../../src/food/swaps'
 import swaps from '../../data/swaps.json'
 

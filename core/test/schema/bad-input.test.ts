@@ -3,7 +3,7 @@ import { ValidationError } from 'yup'
 import { eventsSchema } from '../../src/schema/events'
 import { childSchema, guestSchema } from '../../src/schema/people'
 import { firstVisitSchema } from '../../src/schema/sign-in'
-import { recipeSchema } from '../../src/schema/recipe'
+import { recipeSchema } from '../../src/schema/recipe/recipe'
 import { readPlanRequest, sessionSchema } from '../../src/schema/session'
 import { child, four, recipeOf, request } from '../group'
 

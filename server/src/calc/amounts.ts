@@ -26,13 +26,13 @@ const positive = (field: string) =>
   number(field).test(
     'positive',
     `${field} must be more than 0`,
-    (v) => v === undefined || parseRatio(v).compare(0) > 0,
+    (v?: string | number) => v === undefined || parseRatio(v).compare(0) > 0,
   )
 const notNegative = (field: string) =>
   number(field).test(
     'sign',
     `${field} must not be below 0`,
-    (v) => v === undefined || parseRatio(v).compare(0) >= 0,
+    (v?: string | number) => v === undefined || parseRatio(v).compare(0) >= 0,
   )
 const exact = (v: string | number): string => toText(parseRatio(v))
 

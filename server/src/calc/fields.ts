@@ -9,7 +9,7 @@ export const number = (field: string) =>
   yup
     .mixed<string | number>()
     .required(`${field} is missing`)
-    .test('amount', '', (value, context) => {
+    .test('amount', '', (value: string | number | undefined, context) => {
       if (value === undefined) return true // whether it must be there, 'required' says
       try {
         parseRatio(value)

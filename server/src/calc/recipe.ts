@@ -1,5 +1,5 @@
 /** The calculation of a recipe: plain text or schema.org JSON-LD into Lea's, with what could not be read. Contract: calc.md `recipe`. */
-import { AmountError, SYSTEMS, type System } from '@lea/core/amount'
+import { AmountError, SYSTEMS } from '@lea/core/amount'
 import { readJsonLd, readRecipe } from '@lea/core/recipe'
 import * as yup from 'yup'
 import type { Calculation } from './fields'
@@ -13,11 +13,7 @@ const schema = yup
   .test('one', 'give text or jsonld, one of them', (v) => (v.text === undefined) !== (v.jsonld === undefined))
 
 export const recipe: Calculation = (value) => {
-  const { text, jsonld, system } = schema.validateSync(value) as {
-    text?: string
-    jsonld?: unknown
-    system?: System
-  }
+  const { text, jsonld, system } = schema.validateSync(value)
   const name = text === undefined ? 'jsonld' : 'text'
   try {
     const read = text === undefined ? readJsonLd(jsonld, system) : readRecipe(text, system)

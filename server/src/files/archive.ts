@@ -135,7 +135,8 @@ function parsed(texts: Record<string, string>, name: string): unknown {
   }
 }
 
-function one<T>(name: string, schema: yup.Schema<unknown>, value: unknown): T {
+// eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters -- what its schema gives, as its caller calls it
+function one<T>(name: string, schema: yup.Schema, value: unknown): T {
   try {
     return schema.validateSync(value, { abortEarly: true }) as T
   } catch (fault) {

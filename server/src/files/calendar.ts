@@ -21,7 +21,7 @@ const count = (n: number, one: string, many: string): string => `${n} ${n === 1 
 /** When the zone's clocks change, as RFC 5545 wants it said. */
 function zoneOf(zone: string): ICAL.Component {
   const [block] = tzlib_get_ical_block(zone)
-  return new ICAL.Component(ICAL.parse(block ?? ''))
+  return new ICAL.Component(ICAL.parse(block ?? '') as unknown[])
 }
 
 function eventOf({ session, title }: CalendarEntry, zone: string, stamp: Date): ICAL.Component {

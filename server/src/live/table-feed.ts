@@ -6,7 +6,7 @@
 import pg from 'pg'
 import type { Db } from '../db/pool'
 
-export const CHANNEL = 'lea_table'
+const CHANNEL = 'lea_table'
 /** New events, or another plan or other people. */
 export type News = 'events' | 'session'
 export type Listener = (news: News) => void

@@ -14,7 +14,7 @@ export interface Page {
 }
 
 export const INK = '#17312B'
-export const SOFT = '#4a5d57'
+const SOFT = '#4a5d57'
 export const LINE = '#9fb0aa'
 
 interface Look {

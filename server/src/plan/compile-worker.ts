@@ -1,9 +1,9 @@
 /** One plan, in a worker of the pool. */
 import { compile, type Plan, PlanError, type PlanRequest } from '@lea/core/plan'
 
-export type Compiled = { plan: Plan } | { field: string | null; says: string }
+export type CompiledOrFault = { plan: Plan } | { field: string | null; says: string }
 
-export default function compileOne(request: PlanRequest): Compiled {
+export default function compileOne(request: PlanRequest): CompiledOrFault {
   try {
     return { plan: compile(request) }
   } catch (fault) {

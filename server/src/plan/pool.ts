@@ -4,7 +4,7 @@ import { Piscina } from 'piscina'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { Fault } from '../fault'
 import type { PdfTask } from '../papers/pdf-worker'
-import type { Compiled } from './compile-worker'
+import type { CompiledOrFault } from './compile-worker'
 
 /** Nobody waits longer for a plan or a paper; a refined plan for thirty takes two seconds. */
 const PATIENCE_MS = 30_000
@@ -43,7 +43,7 @@ export function startPools(scripts: { compile: URL; pdf: URL }): WorkerPools {
   }
   return {
     async compile(request) {
-      const answer = await run<Compiled>(plans, request)
+      const answer = await run<CompiledOrFault>(plans, request)
       if ('plan' in answer) return answer.plan
       if (answer.field !== null) throw new Fault(409, answer.says, answer.field)
       throw new Error(answer.says)

@@ -68,10 +68,10 @@ export function settingRoutes({ pool, post }: AppContext): Router {
   })
 
   router.put('/setting/cupboard/:food', leader, async (req, res) => {
-    const item = (await read(cupboardSchema, {
+    const item = await read<CupboardItem>(cupboardSchema, {
       ...req.body,
-      food: String(req.params['food']),
-    })) as CupboardItem
+      food: req.params['food'],
+    })
     await run(req, (db) => saveCupboard(db, personOf(req).settingId, item))
     res.json(item)
   })

@@ -3,9 +3,8 @@
 import { computed } from 'vue'
 import { dayAfter, weekdayOf } from '@lea/core/amount'
 import { seasonOf } from '@lea/core/choose'
-import { HEATS, type Heat, heatWord, themeWords } from '@lea/core/recipe'
-import type { StoredGuest } from '@lea/core/setting'
-import type { Answers } from './answers'
+import { HEATS, heatWord, themeWords } from '@lea/core/recipe'
+import type { SessionAnswers } from './session-answers'
 import Chip from '../parts/Chip.vue'
 import { useSettingStore } from '../stores/setting'
 import { dayText, todayText } from '../shared/dates'
@@ -16,7 +15,7 @@ const props = defineProps<{
   budgetFault: string
 }>()
 const emit = defineEmits<{ guest: [] }>()
-const a = defineModel<Answers>({ required: true })
+const a = defineModel<SessionAnswers>({ required: true })
 const settingStore = useSettingStore()
 
 const toggle = (list: string[], id: string): void => {

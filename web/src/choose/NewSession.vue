@@ -17,7 +17,7 @@ import { useShelf, type ShelfEntry } from '../stores/shelf'
 import { startShelf } from '../workers/shelf'
 import { dayText, todayText } from '../shared/dates'
 import FitLine from './FitLine.vue'
-import type { Answers } from './answers'
+import type { SessionAnswers } from './session-answers'
 import FourAnswers from './FourAnswers.vue'
 import RecipeFacts from './RecipeFacts.vue'
 import { usePieces } from './usePieces'
@@ -32,7 +32,7 @@ const fault = ref('')
 const saving = ref(false)
 const addingGuest = ref(false)
 
-const answers = reactive<Answers>({
+const answers = reactive<SessionAnswers>({
   children: [] as string[],
   guests: [] as StoredGuest[],
   adults: [] as string[],

@@ -20,10 +20,10 @@ export async function getCached<T>(path: string): Promise<T> {
     return answer
   } catch (fault) {
     if (!isOffline(fault)) throw fault
-    const kept = await keptAnswer<T>(path)
+    const kept = await keptAnswer(path)
     if (!kept) throw fault
     if (!cachedSince.value || kept.at < cachedSince.value) cachedSince.value = kept.at
-    return kept.answer
+    return kept.answer as T
   }
 }
 
@@ -35,11 +35,11 @@ export async function cacheAnswer(path: string, answer: unknown): Promise<void> 
   }
 }
 
-async function keptAnswer<T>(path: string): Promise<{ at: string; answer: T } | null> {
+async function keptAnswer(path: string): Promise<{ at: string; answer: unknown } | null> {
   const db = await base().catch(() => null)
   const row = await db?.get('answers', path)
   if (!db || !row) return null
-  if (Date.now() - Date.parse(row.at) <= KEPT_MS) return { at: row.at, answer: row.answer as T }
+  if (Date.now() - Date.parse(row.at) <= KEPT_MS) return { at: row.at, answer: row.answer }
   await db.delete('answers', path)
   return null
 }

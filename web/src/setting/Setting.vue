@@ -3,6 +3,7 @@
 import { onMounted, ref } from 'vue'
 import type { HouseRules } from '@lea/core/plan'
 import { adultSchema } from '@lea/core/schema'
+import { VERSION } from '../shared/version'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import SettingRatios from './SettingRatios.vue'
@@ -238,5 +239,6 @@ const removeDiet = (id: string): Promise<void> =>
         <button type="submit" class="btn">Keep it</button>
       </form>
     </section>
+    <p class="text-sm text-soft lg:col-span-2">Lea {{ VERSION }}</p>
   </main>
 </template>

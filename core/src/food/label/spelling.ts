@@ -41,7 +41,7 @@ function cameraReadings(word: string): string[] {
 }
 
 /** Edit distance with neighbours swapped as one step (Damerau-Levenshtein, adjacent), no further than `most`. */
-export function distance(a: string, b: string, most: number): number {
+function distance(a: string, b: string, most: number): number {
   if (Math.abs(a.length - b.length) > most) return most + 1
   let before: number[] = []
   let last = Array.from({ length: b.length + 1 }, (_, j) => j)

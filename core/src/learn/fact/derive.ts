@@ -22,13 +22,7 @@ import {
 import { deriveScale, deriveScoop } from './measured'
 import { clockAfter } from '../../amount/clock-time'
 
-export const FILL_WORDS = [
-  'empty',
-  'less than half full',
-  'half full',
-  'more than half full',
-  'full',
-] as const
+const FILL_WORDS = ['empty', 'less than half full', 'half full', 'more than half full', 'full'] as const
 
 const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
   count: (f) => {

@@ -15,6 +15,7 @@ export class FactError extends Error {
   }
 }
 
+/** The kinds of facts. Source: learning.md B0. */
 export const FACT_KINDS = [
   'count',
   'scoop',

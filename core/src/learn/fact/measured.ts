@@ -23,7 +23,7 @@ const WORD_UNITS: Record<string, string> = {
   ml: 'mL',
   l: 'L',
 }
-export const unitId = (word: string): string => WORD_UNITS[word.toLowerCase()] ?? word
+const unitId = (word: string): string => WORD_UNITS[word.toLowerCase()] ?? word
 
 /** "1 tsp" where the target is in tbsp; a bare number is in the unit of the target. */
 export function measureOf(f: PlainFact, unit: string): Fraction {

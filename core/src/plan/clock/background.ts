@@ -5,7 +5,7 @@ import { clockAfter } from '../../amount/clock-time'
 import type { Background, StepTime, Task } from '../model/task'
 
 /** Minutes an oven takes to heat up. Source: common practice (measures.md G), from memory. */
-export const PREHEAT_MINUTES = 15
+const PREHEAT_MINUTES = 15
 const SWITCH_SECONDS = 30
 
 /**

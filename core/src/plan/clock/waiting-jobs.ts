@@ -19,7 +19,7 @@ import type { WaitingJob, StepTime } from '../model/task'
 /** A wait for the oven from so many seconds on is used to clear up. */
 const CLEARING_WAIT = 300
 /** So long clearing up takes where nobody waits for anything. Source: common practice. */
-export const CLEAR_UP_SECONDS = 240
+const CLEAR_UP_SECONDS = 240
 
 type Draft = Pick<Clocked, 'people' | 'bowls' | 'tasks' | 'turns' | 'schedule' | 'foods' | 'packets'>
 interface Span {

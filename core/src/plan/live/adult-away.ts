@@ -75,7 +75,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
 }
 
 /** Jobs for waiting and what is to be got ready, for the new times. */
-export function waitingAnew(
+function waitingAnew(
   plan: Plan,
   set: Pick<Plan, 'tasks' | 'turns' | 'schedule'>,
   request: PlanRequest,
@@ -93,4 +93,4 @@ export function waitingAnew(
   }
 }
 
-export const HAZARD_LEAD = { heat: 'heat', blade: 'knives' } as const
+const HAZARD_LEAD = { heat: 'heat', blade: 'knives' } as const

@@ -80,7 +80,7 @@ export function childLeaves(
   }
 }
 
-export const without = (task: Task, child: string): Task => ({
+const without = (task: Task, child: string): Task => ({
   ...task,
   forms: task.forms
     .map((f) => ({ ...f, children: f.children.filter((c) => c !== child) }))
@@ -88,7 +88,7 @@ export const without = (task: Task, child: string): Task => ({
   barred: task.barred.filter((b) => b.child !== child),
 })
 
-export const askedInstead = (step: string, tasks: readonly Task[], turns: readonly Turn[]): string | null => {
+const askedInstead = (step: string, tasks: readonly Task[], turns: readonly Turn[]): string | null => {
   const inStep = new Set(tasks.filter((t) => t.step === step).map((t) => t.id))
   return turns.find((t) => inStep.has(t.task))?.child ?? null
 }

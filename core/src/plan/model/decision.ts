@@ -56,7 +56,7 @@ export const MEASURING = ['recipe', 'cups', 'grams', 'parts'] as const
 export type Measuring = (typeof MEASURING)[number]
 
 /** What adults read on one packet, as the food rules want it. */
-export const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({
+const packetOf = (d: Extract<Decision, { kind: 'packet' }>): Packet => ({
   food: d.food,
   lists: d.lists,
   may: d.may,

@@ -30,7 +30,7 @@ export function withDigest<T extends { digest: string }>(whole: T): T {
 }
 
 /** JSON with sorted keys; `undefined` members are left out. */
-export function canonical(data: unknown): string {
+function canonical(data: unknown): string {
   if (data === null || typeof data !== 'object') return data === undefined ? 'null' : JSON.stringify(data)
   let text = ''
   if (Array.isArray(data)) {

@@ -16,7 +16,7 @@ interface Part {
 export const currencyOf = ({ rules }: PlanRequest): Currency => (rules.country === 'us' ? 'USD' : 'GBP')
 
 /** By the cheapest of its packs, for what is used of it. */
-export function priceOfPart({ food, amount, unit }: Part, request: PlanRequest): Fraction | null {
+function priceOfPart({ food, amount, unit }: Part, request: PlanRequest): Fraction | null {
   if (food === 'water') return ratio(0)
   const packs = request.cupboard?.find((c) => c.food === food)?.packs ?? []
   const own = ownWeights(request)

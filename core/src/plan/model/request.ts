@@ -14,6 +14,7 @@ import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
 import type { Concern } from '../../food/concern'
 
+/** What a child may need at the table. */
 export const NEEDS = ['wheelchair', 'limited-grip', 'no-wet-food'] as const
 export type Need = (typeof NEEDS)[number]
 

@@ -95,7 +95,7 @@ function refused({ refused: says, make }: Making): Finding[] {
 const RECIPE_EGG_GRAMS = '50'
 
 /** Grams of one egg in this setting's box. */
-export function boxEgg({ rules }: PlanRequest): { size: string; grams: string } {
+function boxEgg({ rules }: PlanRequest): { size: string; grams: string } {
   const usual = rules.country === 'us' ? 'US L' : 'EU/UK M'
   const found = EGG_SIZES.find((e) => e.size === (rules.eggSize ?? usual))
   return { size: found?.size ?? usual, grams: found?.edible ?? RECIPE_EGG_GRAMS }

@@ -67,7 +67,7 @@ export function variantNotes({ recipe, people }: Pick<Adapted, 'recipe' | 'peopl
 }
 
 /** "Under 3 years", "From 5 years". */
-export const variantAges = ({ from, below }: Pick<StepVariant, 'from' | 'below'>): string =>
+const variantAges = ({ from, below }: Pick<StepVariant, 'from' | 'below'>): string =>
   from == null
     ? `Under ${ageText(below ?? 0)}`
     : below == null

@@ -33,7 +33,7 @@ interface Edge {
 }
 
 /** How near a target is to the edge of what a child can do. */
-export function edgeOf(target: Target, months: number, state: TargetState): Edge {
+function edgeOf(target: Target, months: number, state: TargetState): Edge {
   const due = state.overdue !== null && state.overdue >= 0
   if (due) return { cost: 0, edge: true, due: true, why: 'due' }
   if (state.claim === 'secure in cooking' || state.stage === RESTING)

@@ -24,6 +24,7 @@ import type { Ask, StepTalk } from '../model/step-talk'
 export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale =>
   request.rules.country === 'us' ? 'en-US' : 'en-GB'
 
+/** The last pass: one idea a step, two words, and who is asked what. */
 export const talk: Pass<Gathered, Talked> = (draft, request) => {
   const locale = localeOf(request)
   const sayings = new Sayings(locale)

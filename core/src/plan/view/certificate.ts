@@ -13,6 +13,7 @@ export interface Certificate {
   waiting: string
 }
 
+/** How good the plan is, in words: its length against the bound, what holds it up, fairness, waiting. Null where no bound is known. */
 export function certificate(plan: Plan): Certificate | null {
   const { bound, seconds } = plan.totals
   if (!bound || bound.seconds <= 0) return null

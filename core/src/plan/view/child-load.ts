@@ -29,6 +29,7 @@ const beforeText = (over: number): string => {
   return `in the last sessions ${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${over > 0 ? 'more' : 'fewer'} than the middle of the group`
 }
 
+/** What each child has to do and how long it waits, in minutes. */
 export function childLoads(plan: Plan, { children, rules }: PlanRequest): ChildFit[] {
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   const all = children.map((c) => c.turnsOverShare ?? 0).sort((a, b) => a - b)

@@ -6,6 +6,7 @@ import type { Decision, Measuring } from '../model/decision'
 import { nameToken } from '../model/finding'
 import type { Plan, SwapSet } from '../model/plan'
 
+/** The ways of measuring, in words. */
 export const MEASURING_WORDS: Record<Measuring, string> = {
   recipe: 'as the recipe says',
   cups: 'cups and spoons',
@@ -63,7 +64,7 @@ export function decisionText(d: Decision, plan: Plan | null): string {
 }
 
 /** "1 1/2 batches", "2 portions more than children". */
-export function makeText(make: Make): string {
+function makeText(make: Make): string {
   switch (make.by) {
     case 'children':
       return make.more === 0 ? 'by the children' : `${make.more} more than children`

@@ -26,6 +26,7 @@ export interface JobCard {
 
 const unique = (list: readonly string[]): string[] => [...new Set(list)]
 
+/** A card for each child: its jobs in their order, without anybody’s allergy. */
 export function jobCards(plan: Plan): JobCard[] {
   const order = new Map(plan.schedule.map((s, i) => [s.step, i]))
   return plan.bowls.flatMap((bowl) =>

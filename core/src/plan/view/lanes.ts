@@ -36,6 +36,7 @@ export interface LaneChart {
   ticks: { at: string; left: number }[]
 }
 
+/** Every person’s jobs against the clock; places and widths in per cent of the first sitting. */
 export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart {
   const whole = Math.max(60, plan.totals.seconds)
   const share = (seconds: number): number => (100 * seconds) / whole

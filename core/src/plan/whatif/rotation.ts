@@ -43,7 +43,7 @@ export function rotation(request: PlanRequest, size: number): Rotation {
 }
 
 /** The session of one group: at its own time, together at one bowl. */
-export function forGroup(request: PlanRequest, children: readonly PlanChild[], start: string): PlanRequest {
+function forGroup(request: PlanRequest, children: readonly PlanChild[], start: string): PlanRequest {
   const session = { id: request.session.id, date: request.session.date, start }
   return {
     ...request,
@@ -54,7 +54,7 @@ export function forGroup(request: PlanRequest, children: readonly PlanChild[], s
 }
 
 /** Groups of near-equal size, dealt by age there and back again; each group keeps the order of the table. */
-export function mixedGroups(children: readonly PlanChild[], date: string, size: number): PlanChild[][] {
+function mixedGroups(children: readonly PlanChild[], date: string, size: number): PlanChild[][] {
   const count = Math.max(1, Math.ceil(children.length / Math.max(1, size)))
   const months = (c: PlanChild): number => (c.birth ? monthsOn(c.birth, date) : (c.months ?? 0))
   const groupOf = new Map<string, number>()

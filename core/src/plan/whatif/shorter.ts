@@ -47,6 +47,7 @@ export interface Try {
 
 const EXTRA = 'one-more-adult'
 
+/** The figures by which two plans are compared: minutes, turns, waits, adults’ work. */
 export function planFigures(plan: Plan): PlanFigures {
   const turns = plan.totals.perChild.map((c) => c.turns)
   const wait = Math.max(0, ...plan.totals.perChild.map((c) => c.longestWait))

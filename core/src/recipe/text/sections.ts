@@ -28,7 +28,7 @@ const HEADINGS: [keyof Omit<Sections, 'title'>, RegExp][] = [
   ['other', /^(notes?|tips?|nutrition)\s*:?$/i],
 ]
 const PART = /^for (?:the )?[\p{L} ]{2,30}:$/iu
-export const ABOUT =
+const ABOUT =
   /^(?:(?:serves|servings?|makes|yields?|for|portions?)\b[\s:]*(?:about |approx\.? )?\d+|(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|active|hands-on)(?: time)?\s*:)/i
 const BULLET = /^\s*(?:[-–•*·▢☐]|\(?\d{1,2}[.)])\s+/
 const NUMBERED = /^\s*(?:step\s+)?\(?\d{1,2}\s*[.):]\s+/i

@@ -70,7 +70,7 @@ export function secondsIn(text: string): number | null {
 }
 
 /** Degrees Celsius that a text names, in whole degrees; from Fahrenheit to the nearest five, from a gas mark by the table. */
-export function celsiusIn(text: string): number | null {
+function celsiusIn(text: string): number | null {
   const c = CELSIUS.exec(text)
   if (c) return Number(c[1])
   const f = FAHRENHEIT.exec(text)

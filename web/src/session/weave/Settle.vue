@@ -1,14 +1,16 @@
 <script setup lang="ts">
 /** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
-import { computed, ref } from 'vue'
+import { computed, ref, defineAsyncComponent } from 'vue'
 import { useRouter } from 'vue-router'
 import { type Finding, type Fix, type Plan, decisionKey, decisionText, settleRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import Grade from '../../parts/Grade.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
-import ReadPacket from '../../parts/packets/ReadPacket.vue'
 import WrittenReason from '../../parts/WrittenReason.vue'
+
+/** Only who reads a packet needs what it takes. */
+const ReadPacket = defineAsyncComponent(() => import('../../parts/packets/ReadPacket.vue'))
 
 const props = defineProps<{ plan: Plan }>()
 const session = useSession()

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computedAsync } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import {
   type Decision,
   type Plan,
@@ -137,6 +137,11 @@ export const useSession = defineStore('session', () => {
       planFault.value = answer.error.says
     }
   }
+
+  // A card that turns out to have changed is planned for as somebody who comes.
+  watch(arrived, (now) => {
+    if (frozen.value && now.length > 0) void recompute()
+  })
 
   function show(next: Plan): void {
     plan.value = next

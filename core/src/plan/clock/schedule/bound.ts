@@ -29,6 +29,7 @@ export const boundCauseText = (cause: BoundCause): string => {
   }
 }
 
+/** Nobody can be quicker than this: the greatest of all bounds, in units of the network, with its cause. */
 export function lowerBound(net: Network): Bound {
   const all = [chain(net), ...net.rows.map((row) => energy(net, row)), clique(net)]
   return all.reduce((best, b) => (b.units > best.units ? b : best))

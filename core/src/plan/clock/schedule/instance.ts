@@ -43,7 +43,7 @@ export interface Instance {
 }
 
 /** Hands are washed after raw food: units a child stays busy beyond its turn. */
-export const WASH_UNITS = 2
+const WASH_UNITS = 2
 
 /** One child's share of an op: from `from` to `to`, counted from the start of the op. */
 export interface ChildSlot {

@@ -3,13 +3,13 @@
  * known by its first character. And out again: Lea's JSON without loss.
  */
 import { ValidationError } from 'yup'
-import { AmountError } from '../amount/ratio'
-import type { System } from '../amount/unit-words'
-import { SHIPPED_BOOK, type FoodBook } from '../food/foods'
-import type { Recipe } from '../recipe/recipe'
-import { readJsonLd } from '../recipe/text/json-ld'
-import { readRecipe } from '../recipe/text/read-recipe'
-import type { Answers, RecipeRead } from '../recipe/text/understood'
+import { AmountError } from '../../amount/ratio'
+import type { System } from '../../amount/unit-words'
+import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
+import type { Recipe } from '../../recipe/recipe'
+import { readJsonLd } from '../../recipe/text/json-ld'
+import { readRecipe } from '../../recipe/text/read-recipe'
+import type { Answers, RecipeRead } from '../../recipe/text/understood'
 import { recipeSchema } from './recipe'
 
 /** Where the JSON Schema of a recipe is published. */

@@ -1,7 +1,7 @@
 /** Recipes, foods, measures and house rules as they cross a boundary. */
 import * as yup from 'yup'
-import { TECHNIQUES } from '../craft/techniques'
-import { PREPARATIONS } from '../food/choking'
+import { TECHNIQUES } from '../../craft/techniques'
+import { PREPARATIONS } from '../../food/choking'
 import {
   FOOD_SHAPES,
   KEPT_IN,
@@ -11,15 +11,15 @@ import {
   RECIPE_SCHEMA,
   ROLES,
   THEME_KINDS,
-} from '../recipe/recipe'
-import { upgradeRecipe } from '../recipe/upgrade'
-import { tinSchema } from './amounts'
-import { amount, id, line, listOf, oneOf, required, whole } from './text'
+} from '../../recipe/recipe'
+import { upgradeRecipe } from '../../recipe/upgrade'
+import { tinSchema } from '../amounts'
+import { amount, id, line, listOf, oneOf, required, whole } from '../text'
 
 const seconds = whole('Seconds', 1, 7 * 24 * 3600)
 const place = yup.string().oneOf([...PLACES], `Place must be one of: ${PLACES.join(', ')}`)
 
-export const recipeLineSchema = yup
+const recipeLineSchema = yup
   .object({
     id: id('Line id'),
     food: id('Food'),
@@ -66,7 +66,7 @@ const variantSchema = yup
   .noUnknown()
   .test('ages', 'A way by age needs an age: from, or below', (v) => v.from != null || v.below != null)
 
-export const stepSchema = yup
+const stepSchema = yup
   .object({
     id: id('Step id'),
     title: required('Title of the step', 60),
@@ -126,6 +126,7 @@ const keepsSchema = yup
 
 const unique = (ids: (string | undefined)[]): boolean => new Set(ids).size === ids.length
 
+/** A recipe of today’s shape; an earlier one is brought up first. */
 export const recipeSchema = yup
   .object({
     schema: yup
@@ -163,10 +164,12 @@ export const recipeSchema = yup
     keeps: listOf(keepsSchema, 'Keeps', 3).optional().default(undefined),
     choices: listOf(choiceSchema, 'Free choices', 4).optional().default(undefined),
     notes: listOf(noteSchema, 'Notes', 12).optional().default(undefined),
-    lines: listOf(recipeLineSchema, 'Lines', 40).test('ids', 'Two lines have the same id', (l) =>
-      unique((l ?? []).map((x) => x.id)),
+    lines: listOf(recipeLineSchema, 'Lines', 40).test(
+      'ids',
+      'Two lines have the same id',
+      (l?: { id: string }[]) => unique((l ?? []).map((x) => x.id)),
     ),
-    steps: listOf(stepSchema, 'Steps', 40).test('ids', 'Two steps have the same id', (l) =>
+    steps: listOf(stepSchema, 'Steps', 40).test('ids', 'Two steps have the same id', (l?: { id: string }[]) =>
       unique((l ?? []).map((x) => x.id)),
     ),
     ahead: listOf(aheadSchema, 'Ahead', 8).optional().default(undefined),

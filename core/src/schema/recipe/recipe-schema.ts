@@ -3,6 +3,7 @@ import { toJsonSchema, type JsonSchema } from './json-schema'
 import { recipeSchema } from './recipe'
 import { RECIPE_SCHEMA_PATH } from './recipe-file'
 
+/** The published JSON Schema of a recipe (draft 2020-12), derived from the schema that checks it. */
 export function recipeJsonSchema(): JsonSchema {
   const schema = toJsonSchema(recipeSchema, {
     $id: RECIPE_SCHEMA_PATH,

@@ -2,7 +2,7 @@ import type { Heat } from '@lea/core/recipe'
 import type { StoredGuest } from '@lea/core/setting'
 
 /** The four answers of a new session. */
-export interface Answers {
+export interface SessionAnswers {
   children: string[]
   guests: StoredGuest[]
   adults: string[]

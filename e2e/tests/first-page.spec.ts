@@ -1,0 +1,128 @@
+/** What the first pages cost, and what no page for children may show. */
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
+import { expect, type Page } from '@playwright/test'
+import { test } from '../clock'
+import { openBread, signIn, swapTheMilk, TestServer } from '../test-server'
+
+const DIST = fileURLToPath(new URL('../../web/dist', import.meta.url))
+/** Of JavaScript by gzip, up to the first route: perf budget of Lea. */
+const MOST_BYTES = 150_000
+
+let house: TestServer
+test.beforeAll(async () => {
+  house = await TestServer.open()
+})
+test.afterAll(() => house.close())
+
+interface Chunk {
+  file: string
+  isEntry?: boolean
+  imports?: string[]
+}
+const manifest = JSON.parse(readFileSync(join(DIST, '.vite/manifest.json'), 'utf8')) as Record<string, Chunk>
+/** The files of JavaScript that a route reads before it is there. */
+function filesOf(route: string): string[] {
+  const seen = new Set<string>()
+  const walk = (key: string): void => {
+    if (seen.has(key)) return
+    seen.add(key)
+    for (const next of manifest[key]?.imports ?? []) walk(next)
+  }
+  for (const key of Object.keys(manifest)) if (manifest[key]?.isEntry) walk(key)
+  walk(route)
+  return [...seen].map((key) => manifest[key]?.file ?? '').filter((f) => f.endsWith('.js'))
+}
+
+for (const route of [
+  'auth/SignIn',
+  'auth/FirstVisit',
+  'today/Diary',
+  'session/SessionPage',
+  'session/weave/Weave',
+]) {
+  test(`${route}: at most 150 kB of JavaScript by gzip, and no table of data among it`, () => {
+    const files = filesOf(`src/${route}.vue`)
+    expect(files.length).toBeGreaterThan(2)
+    const texts = files.map((f) => readFileSync(join(DIST, f)))
+    expect(texts.reduce((sum, t) => sum + gzipSync(t).length, 0)).toBeLessThanOrEqual(MOST_BYTES)
+    const all = texts.join('\n')
+    // A word that stands in each table: foods, label words, swaps, sayings, choking rules, a shipped recipe.
+    for (const word of [
+      'gf-flour-blend',
+      'kan spor bevatten',
+      'buttermilk>oat-drink',
+      'scl-f1',
+      'Lentil soup with letter',
+    ])
+      expect(all.includes(word), word).toBe(false)
+  })
+}
+
+test('words of labels are read in the worker only: no page holds their table', () => {
+  const inWorkers = (f: string): boolean => f.includes('.worker')
+  const pages = readdirSync(join(DIST, 'assets')).filter((f) => f.endsWith('.js'))
+  const holds = pages.filter((f) =>
+    readFileSync(join(DIST, 'assets', f), 'utf8').includes('elderberry elderflower'),
+  )
+  expect(holds.some(inWorkers)).toBe(true)
+})
+
+/** What came over the wire for a path: each answer with its encoding. */
+function listen(page: Page): { url: string; encoding: string }[] {
+  const answers: { url: string; encoding: string }[] = []
+  page.on('response', (r) => {
+    answers.push({ url: new URL(r.url()).pathname, encoding: r.headers()['content-encoding'] ?? '' })
+  })
+  return answers
+}
+
+test('answers come compressed, and each list of the setting is asked for once', async ({ page }) => {
+  const answers = listen(page)
+  await signIn(page, house)
+  await expect(page.getByRole('link', { name: /Herb soda bread/ }).first()).toBeVisible()
+  const scripts = answers.filter((a) => a.url.startsWith('/assets/') && a.url.endsWith('.js'))
+  expect(scripts.length).toBeGreaterThan(3)
+  for (const s of scripts.filter((x) => existsSync(join(DIST, `${x.url}.br`))))
+    expect(s.encoding).toMatch(/br|gzip/)
+  expect(answers.find((a) => a.url === '/api/recipes')?.encoding).toMatch(/br|gzip|deflate/)
+  for (const list of ['setting', 'children', 'recipes', 'sessions', 'packets'])
+    expect(answers.filter((a) => a.url === `/api/${list}`).length, list).toBe(1)
+})
+
+test('a note about a child’s allergy is not on the table’s screen, whatever its words', async ({ page }) => {
+  await signIn(page, house)
+  await openBread(page)
+  await swapTheMilk(page)
+  await page.getByRole('button', { name: 'Cook', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Wash hands', level: 1 })).toBeVisible()
+  // The plan in force gets a note for each child, in words that no rule knows, at every step.
+  interface Frozen {
+    children: { id: string }[]
+    schedule: { step: string }[]
+    watch: object[]
+  }
+  await page.route(/\/api\/sessions\/[^/]+$/, async (route) => {
+    const response = await route.fetch()
+    const body = (await response.json()) as { plan: Frozen | null }
+    const { plan } = body
+    for (const { step } of plan?.schedule ?? [])
+      for (const { id: child } of plan?.children ?? [])
+        plan?.watch.push({
+          step,
+          grade: 'adult',
+          about: { kind: 'child', child },
+          says: `{{${child}}} keeps well away from the quibblewort.`,
+          source: 'a test',
+        })
+    await route.fulfill({ response, json: body })
+  })
+  await page.reload()
+  const watch = page.getByRole('region', { name: 'Watch' })
+  await expect(watch).toBeVisible()
+  await expect(page.getByText('quibblewort')).toHaveCount(0)
+  await watch.getByRole('button', { name: /for an adult’s eyes/ }).click()
+  await expect(watch.getByText('quibblewort').first()).toBeVisible()
+})
