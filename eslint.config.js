@@ -6,7 +6,16 @@ import ts from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.lea/**', '**/test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      'vitest.config.ts',
+      'web/vite.config.ts',
+      '**/node_modules/**',
+      '.lea/**',
+      '**/test-results/**',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.strictTypeChecked,
   ...vue.configs['flat/recommended'],

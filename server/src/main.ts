@@ -16,6 +16,7 @@ import { openTableFeed } from './live/table-feed'
 import { startPools } from './plan/pool'
 import { today } from './clock'
 
+const KEEP_ALIVE_MS = 65_000
 const DAY_MS = 24 * 3600 * 1000
 const env = (name: string): string => process.env[name] ?? ''
 const need = (name: string): string => {
@@ -87,6 +88,8 @@ async function main(): Promise<void> {
     pages,
   })
   const server = createServer(app)
+  // Longer than proxies keep an idle connection: else a request meets one that is just being closed.
+  server.keepAliveTimeout = KEEP_ALIVE_MS
   const host = env('HOST') || '127.0.0.1'
   const port = await listen(server, host, Number(env('PORT') || 4680), env('PORT') !== '')
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`

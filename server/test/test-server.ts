@@ -64,6 +64,8 @@ async function serve(appUrl: string, signInsAllowed: number) {
     pages: null,
   })
   const server = createServer(app)
+  // The tests compute in the same process: while they do, no idle connection may end under the next request.
+  server.keepAliveTimeout = 0
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
   return {
     pool,

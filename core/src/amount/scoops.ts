@@ -7,7 +7,7 @@
  */
 import type Fraction from 'fraction.js'
 import { isWhole, ratio, toInteger, toPlaces, type Ratio } from './ratio'
-import { convert, toBase, unitOf } from './units'
+import { convert, toBase } from './units'
 
 /** A physical cup or spoon in the box. `count` says how many of it there are. */
 export interface Measure {

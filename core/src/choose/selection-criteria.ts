@@ -53,8 +53,7 @@ export interface MadeBefore {
 export const NEVER_MADE: MadeBefore = { last: null, times: 0, more: 0, tried: 0, notToday: 0 }
 
 /** What stands against a recipe, in the order in which it matters. */
-const AGAINST = ['plan', 'danger', 'part', 'adults', 'clock', 'kit', 'budget'] as const
-export type AgainstKind = (typeof AGAINST)[number]
+export type AgainstKind = 'plan' | 'danger' | 'part' | 'adults' | 'clock' | 'kit' | 'budget'
 export interface Against {
   kind: AgainstKind
   /** For a person; `{{id}}` stands for the name of a child or adult. */

@@ -4,8 +4,7 @@
  * Sources: UK: Food Standards Agency (70 °C for 2 minutes or equal); US: Food Code 3-401.11 and USDA FSIS. From memory.
  */
 
-const COUNTRY_POINTS = ['uk', 'us'] as const
-export type ProbeCountry = (typeof COUNTRY_POINTS)[number]
+export type ProbeCountry = 'uk' | 'us'
 export const CORE_KINDS = ['poultry', 'mince', 'meat', 'fish', 'egg', 'reheat'] as const
 export type CoreKind = (typeof CORE_KINDS)[number]
 

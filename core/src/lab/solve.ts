@@ -57,10 +57,9 @@ export function solve(instance: Instance): Solved {
     net.preds,
   )
   if (!best) offer(fallback(net, order, instance.iterations, random))
-  const found = best as Candidate | null
-  if (!found)
+  if (!best)
     return { infeasible: { cause: 'search', says: 'no plan was found: the places do not go together' } }
-  return answer(net, found, bound)
+  return answer(net, best, bound)
 }
 
 function attempt(net: Network, bound: Bound, budget: number, random: () => number): Candidate | null {

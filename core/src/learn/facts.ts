@@ -46,8 +46,17 @@ export type Fact =
   | { kind: 'tell'; topic: Topic; food: string }
 
 /** Sorts of steps, by what there is to tell. */
-const TOPICS = [
-  ...(['wash', 'scoop', 'count', 'cut', 'mash', 'mix', 'knead'] as const),
-  ...(['layer', 'share', 'weigh', 'wait', 'taste', 'tidy'] as const),
-]
-export type Topic = (typeof TOPICS)[number]
+export type Topic =
+  | 'wash'
+  | 'scoop'
+  | 'count'
+  | 'cut'
+  | 'mash'
+  | 'mix'
+  | 'knead'
+  | 'layer'
+  | 'share'
+  | 'weigh'
+  | 'wait'
+  | 'taste'
+  | 'tidy'

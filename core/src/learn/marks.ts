@@ -32,8 +32,7 @@ export interface TalkMark {
 export const GAPS = [1, 7, 21, 56] as const
 export const RESTING = GAPS.length + 1
 
-const CLAIMS = ['not met yet', 'met', 'seen once', 'growing', 'secure in cooking'] as const
-export type Claim = (typeof CLAIMS)[number]
+export type Claim = 'not met yet' | 'met' | 'seen once' | 'growing' | 'secure in cooking'
 export interface TargetState {
   /** 0: not met; 1 to 4: it comes back after that stage's gap; 5: resting. */
   stage: number

@@ -7,7 +7,7 @@ import { allergenOf, listHolds } from '../food/allergens'
 import { DIETS, meetDiet, type Diet } from '../food/diets'
 import { isUnknown, resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
 import { parseConcern } from '../food/parse-concern'
-import { applySwap, SWAPS, swapsFor, type SwapPart } from '../food/swaps'
+import { applySwap, swapsFor, type SwapPart } from '../food/swaps'
 
 export interface SwapCandidate {
   foods: SwapPart[]

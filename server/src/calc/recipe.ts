@@ -13,7 +13,8 @@ const schema = yup
   .test('one', 'give text or jsonld, one of them', (v) => (v.text === undefined) !== (v.jsonld === undefined))
 
 export const recipe: Calculation = (value) => {
-  const { text, jsonld, system } = schema.validateSync(value)
+  const { text, system, ...rest } = schema.validateSync(value)
+  const jsonld: unknown = rest.jsonld
   const name = text === undefined ? 'jsonld' : 'text'
   try {
     const read = text === undefined ? readJsonLd(jsonld, system) : readRecipe(text, system)

@@ -30,7 +30,17 @@ export interface FindingSubject {
 }
 
 /** The passes, in their order. */
-export const PASSES = ['adapt', 'shape', 'portion', 'split', 'scoop', 'turns', 'clock', 'gather', 'talk'] as const
+export const PASSES = [
+  'adapt',
+  'shape',
+  'portion',
+  'split',
+  'scoop',
+  'turns',
+  'clock',
+  'gather',
+  'talk',
+] as const
 export type PassName = (typeof PASSES)[number]
 
 /** What a finding is a case of. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
-import { computed, ref, defineAsyncComponent } from 'vue'
+import { computed, ref, defineAsyncComponent, type Component } from 'vue'
 import { useRouter } from 'vue-router'
 import { type Finding, type Fix, type Plan, decisionKey, decisionText, settleRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
@@ -10,7 +10,9 @@ import { useSession } from '../../stores/session/session'
 import WrittenReason from '../../parts/WrittenReason.vue'
 
 /** Only who reads a packet needs what it takes. */
-const ReadPacket = defineAsyncComponent(() => import('../../parts/packets/ReadPacket.vue'))
+const ReadPacket = defineAsyncComponent(
+  () => import('../../parts/packets/ReadPacket.vue') as Promise<Component>,
+)
 
 const props = defineProps<{ plan: Plan }>()
 const session = useSession()
