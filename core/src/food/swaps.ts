@@ -34,7 +34,7 @@ export interface Swap {
   source: string
 }
 
-export const SWAPS: readonly Swap[] = data.swaps
+const SWAPS: readonly Swap[] = data.swaps
 const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 
 export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
