@@ -2,7 +2,17 @@
  * The floors of the house (docs/architecture.md): no import runs upward, no circles. Each list runs from the ground up; a room may
  * import what stands before it in its list. Rooms that share a floor do not know each other.
  */
-const CORE = ['amount', ['food', 'craft', 'learn'], 'recipe', 'plan', 'setting', 'session', 'choose', 'schema', 'lab']
+const CORE = [
+  'amount',
+  ['food', 'craft', 'learn'],
+  'recipe',
+  'plan',
+  'setting',
+  'session',
+  'choose',
+  'schema',
+  'lab',
+]
 /** Inside plan: the model, the passes in their order, the checker, the pipeline (files of plan itself), and what is built upon it. */
 const PLAN = [
   'model',
@@ -28,7 +38,19 @@ const WEB = [
   'stores',
   'parts',
   'choose',
-  ['auth', 'children', 'cupboard', 'finish', 'print', 'recipes', 'record', 'session', 'setting', 'table', 'today'],
+  [
+    'auth',
+    'children',
+    'cupboard',
+    'finish',
+    'print',
+    'recipes',
+    'record',
+    'session',
+    'setting',
+    'table',
+    'today',
+  ],
   '[^/]+\\.(ts|vue)$',
 ]
 const SERVER = ['clock\\.ts$', 'words\\.ts$', 'fault\\.ts$', 'db', 'routes', 'app\\.ts$', 'main\\.ts$']
