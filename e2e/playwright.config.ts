@@ -3,8 +3,9 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: './tests',
   outputDir: '../.lea/test-results',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  // A limit for what never comes, not a measure of speed: a busy machine may take its time (speed is for `./lea bench`).
+  expect: { timeout: 45_000 },
   // Each file has a server and a database of its own; while one browser waits for its page the other works.
   workers: 2,
   fullyParallel: false,

@@ -17,7 +17,7 @@ async function openJobs(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'jobs' }).click()
   await expect(page.getByText(/shortest possible|Nobody can be quicker/)).toBeVisible()
   // A shorter plan that is found beside would move what is being dragged.
-  await expect(page.getByText('Looking for a shorter plan')).toHaveCount(0, { timeout: 20_000 })
+  await expect(page.getByText('Looking for a shorter plan')).toHaveCount(0)
 }
 const lane = (page: Page, name: string) =>
   page
@@ -73,7 +73,7 @@ test('which turn is chosen by keyboard, and the plan before and after are set be
   await expect(page.getByText('Pinned: Kofi has turn 1 of scoop and level: plain flour.')).toBeVisible()
   await page.getByRole('button', { name: 'unpin' }).first().click()
   await page.getByRole('button', { name: 'What would make it shorter?' }).click()
-  await expect(page.locator('strong', { hasText: '4 wash at once' })).toBeVisible({ timeout: 20_000 })
+  await expect(page.locator('strong', { hasText: '4 wash at once' })).toBeVisible()
   const few = page.getByRole('listitem').filter({ hasText: 'Few scoops instead of even turns' }).first()
   await few.getByText('before and after').click()
   await expect(few.getByRole('columnheader', { name: 'after' })).toBeVisible()
@@ -166,7 +166,7 @@ test('small groups one after another: a session of each, with everybody in one o
   await page.getByRole('link', { name: 'jobs' }).click()
   await page.getByLabel('Children at once, at most').selectOption('5')
   await page.getByRole('button', { name: 'Try it' }).click()
-  await page.getByRole('button', { name: /Make these \d sessions/ }).click({ timeout: 20_000 })
+  await page.getByRole('button', { name: /Make these \d sessions/ }).click()
   await expect(page.getByText(/2 sessions, this one with the first group/)).toBeVisible()
   await page.getByRole('link', { name: 'They are in the Diary.' }).click()
   await expect(sessions).toHaveCount(before + 1)
