@@ -89,7 +89,7 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
   await expect(done(page)).toHaveText(stands ?? '')
 
   await context.setOffline(false)
-  await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('all sent')).toBeVisible()
   await expect(done(page)).toHaveText(stands ?? '')
   const { events } = await eventsOf(page, id)
   expect(events.map((e) => e.kind)).toEqual(['begin', 'turn', 'step', 'gate', 'gate', 'gate', 'turn'])
@@ -123,7 +123,7 @@ test('three hundred taps without a network are all there after, once', async ({ 
   await page.reload()
   await expect(page.getByText(/300 kept on this device/)).toBeVisible()
   await context.setOffline(false)
-  await expect(page.getByText('all sent')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('all sent')).toBeVisible()
   const { events } = await eventsOf(page, id)
   expect(events.length).toBe(before + 300)
   expect(events.slice(before).filter((e) => e.kind === 'turn').length).toBe(150)
@@ -154,7 +154,7 @@ test('one tap that the server does not take holds up no other', async ({ page, c
   await expect(page.getByText(/kept on this device/).first()).toBeVisible()
   await context.setOffline(false)
   // The tap goes through; the other one stays, and is said.
-  await expect(page.getByText(/1 kept on this device, not sent yet/)).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText(/1 kept on this device, not sent yet/)).toBeVisible()
   await expect(page.getByText(/Seconds must be at least 1/)).toBeVisible()
   await expect.poll(async () => (await eventsOf(page, id)).events.at(-1)?.kind).toBe('turn')
   expect(before).not.toBe('')
