@@ -1,6 +1,6 @@
 /** Faults that a client may hear of: a status and one clear line, with the field where there is one. */
 import type { ErrorRequestHandler, RequestHandler } from 'express'
-import { ValidationError, type Schema } from 'yup'
+import { ValidationError, type ISchema } from 'yup'
 
 export class Fault extends Error {
   readonly status: number
@@ -15,7 +15,7 @@ export class Fault extends Error {
 }
 
 /** Reads a body by its schema. @throws Fault 400 that names the field and says what would be right */
-export async function read<T>(schema: Schema<T>, value: unknown): Promise<T> {
+export async function read<T>(schema: ISchema<T>, value: unknown): Promise<T> {
   try {
     return await schema.validate(value ?? {}, { abortEarly: true, stripUnknown: true })
   } catch (fault) {

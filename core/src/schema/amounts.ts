@@ -2,7 +2,8 @@
 import * as yup from 'yup'
 import { EGG_SIZES } from '../food/weights'
 import { MEASURING } from '../plan/model/decision'
-import { amount, id, listOf, oneOf, required, whole } from './text'
+import type { Make } from '../recipe/make'
+import { type Parts, amount, byKind, id, listOf, oneOf, required, whole } from './text'
 
 const minor = (label: string) =>
   whole(label, 0, 10_000_000).typeError(`${label} must be a number of pence or cents`)
@@ -65,8 +66,7 @@ export const tinSchema = yup
     },
   )
 
-const MAKES = ['children', 'portions', 'pieces', 'batches', 'tin', 'cases'] as const
-const makeParts: Record<(typeof MAKES)[number], yup.ObjectSchema<object>> = {
+const makeParts: Parts<Make, 'by'> = {
   children: yup.object({ more: whole('More portions', 0, 100) }),
   portions: yup.object({ portions: amount('Portions') }),
   pieces: yup.object({ pieces: whole('Pieces', 1, 2000) }),
@@ -79,11 +79,7 @@ const makeParts: Record<(typeof MAKES)[number], yup.ObjectSchema<object>> = {
   }),
 }
 /** How much is made, one of six ways. */
-export const makeSchema = yup.lazy((value: unknown) => {
-  const by = (value as { by?: (typeof MAKES)[number] } | null)?.by
-  const parts = by && Object.hasOwn(makeParts, by) ? makeParts[by] : yup.object({})
-  return parts.shape({ by: oneOf(MAKES, 'How much is made') }).noUnknown()
-})
+export const makeSchema = byKind<Make, 'by'>('by', makeParts, 'How much is made')
 
 export const measuringSchema = oneOf(MEASURING, 'How is measured')
 export const eggSizeSchema = oneOf(

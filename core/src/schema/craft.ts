@@ -1,9 +1,9 @@
 /** What a setting moves of techniques and adult ratios, as it crosses a boundary. */
 import * as yup from 'yup'
 import { TECHNIQUES, techniqueOf } from '../craft/techniques'
-import { listOf, oneOf, required, whole } from './text'
+import { listOf, oneOf, required, maybeWhole, whole } from './text'
 
-const months = (label: string) => whole(label, 12, 216).notRequired()
+const months = (label: string) => maybeWhole(label, 12, 216)
 
 export const houseTechniqueSchema = yup
   .object({

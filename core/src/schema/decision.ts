@@ -4,9 +4,9 @@ import type { Decision } from '../plan/model/decision'
 import { MAX_CHILDREN } from '../plan/model/request'
 import { makeSchema, measuringSchema, waysSchema } from './amounts'
 import { allergenWords } from './allergen'
-import { id, ids, line, listOf, oneOf, required, whole } from './text'
+import { type Parts, byKind, id, ids, line, listOf, oneOf, required, maybeWhole } from './text'
 
-const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
+const decisionParts: Parts<Decision, 'kind'> = {
   swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
   'leave-out': yup.object({ line: id('Line') }),
   apart: yup.object({
@@ -34,7 +34,7 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
   pin: yup.object({
     task: required('Task', 200),
     child: id('Child'),
-    number: whole('Turn', 1, 500).notRequired(),
+    number: maybeWhole('Turn', 1, 500),
   }),
   stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
   'adult-does': yup.object({ task: required('Task', 200) }),
@@ -56,11 +56,8 @@ const decisionParts: Record<Decision['kind'], yup.ObjectSchema<object>> = {
     at: line('Time', 40).optional(),
   }),
 }
-const DECISION_KINDS = Object.keys(decisionParts) as Decision['kind'][]
 
 /** One decision of a session, by its kind. */
-export const decisionSchema = yup.lazy((value: unknown) => {
-  const kind = (value as { kind?: Decision['kind'] } | null)?.kind
-  const parts = kind && Object.hasOwn(decisionParts, kind) ? decisionParts[kind] : yup.object({})
-  return parts.shape({ kind: oneOf(DECISION_KINDS, 'Decision') }).noUnknown()
-})
+const decisionSchema = byKind<Decision, 'kind'>('kind', decisionParts, 'Decision')
+/** All decisions of a session. */
+export const decisionListSchema = listOf(decisionSchema, 'Decisions', 400)

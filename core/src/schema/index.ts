@@ -1,7 +1,7 @@
 export { cupboardSchema, makeSchema } from './amounts'
-export { decisionSchema } from './decision'
+export { decisionListSchema } from './decision'
 export { ownDietSchema } from './diet'
-export { eventSchema, eventsSchema } from './events'
+export { eventListSchema, eventsSchema } from './events'
 export { packetSchema, readingSchema } from './packet'
 export { childSchema, guestSchema } from './people'
 export { firstVisitSchema, signInSchema } from './sign-in'
@@ -20,7 +20,6 @@ export {
 export {
   type MendInput,
   type RotationInput,
-  type SessionBody,
   mendSchema,
   readPlanRequest,
   rotationSchema,

@@ -1,6 +1,6 @@
 /** The box: measures, equipment, tools. */
 import * as yup from 'yup'
-import { amount, id, listOf, required, whole } from './text'
+import { amount, id, listOf, required, maybeWhole, whole } from './text'
 
 /** One measure of the box. */
 export const measureSchema = yup
@@ -18,8 +18,8 @@ export const kitSchema = yup
   .object({
     measures: listOf(measureSchema, 'Measures', 40),
     equipment: listOf(required('Equipment', 40), 'Equipment', 40),
-    trays: whole('Trays at once', 1, 12).notRequired(),
-    sinkPlaces: whole('Places at the sink', 1, 12).notRequired(),
+    trays: maybeWhole('Trays at once', 1, 12),
+    sinkPlaces: maybeWhole('Places at the sink', 1, 12),
     tools: listOf(
       yup.object({ tool: required('Tool', 120), count: whole('How many', 1, 50) }).noUnknown(),
       'Tools',

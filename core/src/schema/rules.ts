@@ -7,7 +7,7 @@ import { LANGUAGE_RULES } from '../learn/glossary'
 import { eggSizeSchema, measuringSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
-import { listOf, oneOf, required, whole } from './text'
+import { listOf, oneOf, required, maybeWhole, whole } from './text'
 
 /** Months for which records are kept. */
 export const keepMonthsSchema = whole('Months', 1, 300)
@@ -18,7 +18,7 @@ export const rulesSchema = yup
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
     country: oneOf(['uk', 'us'] as const, 'Country'),
     grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
-    ownUnder: whole('Own bowl under so many months', 12, 120).notRequired(),
+    ownUnder: maybeWhole('Own bowl under so many months', 12, 120),
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
     techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),

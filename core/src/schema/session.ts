@@ -7,13 +7,28 @@ import type { RestChange } from '../plan/live/replan-remaining'
 import { ANSWERS } from '../learn/marks'
 import { SUPPORT_LEVELS } from '../learn/levels'
 import { cupboardSchema } from './amounts'
-import { decisionSchema } from './decision'
+import { decisionListSchema } from './decision'
 import { dietSchema } from './diet'
 import { concernSchema, guestSchema } from './people'
 import { ownWordSchema } from './own-word'
 import { recipeSchema } from './recipe/recipe'
-import { birthMonth, clockTime, id, ids, isoDate, line, listOf, oneOf, required, uuid, whole } from './text'
+import {
+  type Parts,
+  byKind,
+  birthMonth,
+  clockTime,
+  id,
+  ids,
+  isoDate,
+  line,
+  listOf,
+  oneOf,
+  required,
+  uuid,
+  whole,
+} from './text'
 import { kitSchema } from './kit'
+import { foodSchema } from './own-food'
 import { rulesSchema } from './rules'
 
 /** What a person enters of a session. */
@@ -45,10 +60,13 @@ export const sessionSchema = yup
         })
       : true,
   )
-export type SessionBody = yup.InferType<typeof sessionSchema>
 
 const turnsDone = listOf(required('Turn', 300), 'Turns done', 5000)
-const mendParts = {
+const restParts: Parts<RestChange, 'do'> = {
+  'few-scoops': yup.object({}),
+  'adult-does': yup.object({ step: required('Step', 120), technique: required('Technique', 60) }),
+}
+const mendParts: Parts<MendInput, 'kind'> = {
   left: yup.object({ child: id('Child'), done: turnsDone }),
   away: yup.object({ adult: id('Adult'), step: required('Step', 120) }),
   late: yup.object({ step: required('Step', 120), minutes: whole('Minutes', 1, 120) }),
@@ -56,27 +74,11 @@ const mendParts = {
   shorten: yup.object({
     step: required('Step', 120),
     done: turnsDone,
-    change: yup
-      .object({
-        do: oneOf(['few-scoops', 'adult-does'] as const, 'Change of the rest'),
-        step: line('Step', 120).optional(),
-        technique: line('Technique', 60).optional(),
-      })
-      .noUnknown()
-      .test('whole', 'An adult does which step and technique?', (c) =>
-        c.do === 'few-scoops' ? true : Boolean(c.step && c.technique),
-      ),
+    change: byKind<RestChange, 'do'>('do', restParts, 'Change of the rest'),
   }),
 }
 /** A change in the middle of cooking. */
-export const mendSchema = yup.lazy((value: unknown) => {
-  const kind = (value as { kind?: keyof typeof mendParts } | null)?.kind
-  const parts: yup.ObjectSchema<object> =
-    kind && Object.hasOwn(mendParts, kind) ? mendParts[kind] : yup.object({})
-  return parts
-    .shape({ kind: oneOf(['left', 'away', 'late', 'broken', 'shorten'] as const, 'Change') })
-    .noUnknown()
-})
+export const mendSchema = byKind<MendInput, 'kind'>('kind', mendParts, 'Change')
 export type MendInput =
   | { kind: 'left'; child: string; done: string[] }
   | { kind: 'away'; adult: string; step: string }
@@ -200,11 +202,11 @@ const planRequestSchema = yup
       12,
     ),
     kit: kitSchema,
-    foods: listOf(yup.object(), 'Foods', 500),
+    foods: listOf(foodSchema, 'Foods', 500),
     cupboard: listOf(cupboardSchema, 'Cupboard', 1000).optional(),
     words: listOf(ownWordSchema, 'Words', 1000).optional().default(undefined),
     rules: rulesSchema,
-    decisions: listOf(decisionSchema as unknown as yup.Schema<object>, 'Decisions', 400),
+    decisions: decisionListSchema,
     seed: whole('Seed', 0, 2 ** 31),
     effort: oneOf(['draft', 'refined'] as const, 'Effort'),
   })
@@ -216,4 +218,4 @@ const planRequestSchema = yup
 
 /** @throws yup.ValidationError whose `path` names the field. */
 export const readPlanRequest = (value: unknown): PlanRequest =>
-  planRequestSchema.validateSync(value, { abortEarly: true }) as unknown as PlanRequest
+  planRequestSchema.validateSync(value, { abortEarly: true })

@@ -63,6 +63,12 @@ export const whole = (label: string, least: number, most: number): yup.NumberSch
     .max(most, `${label} may be at most ${most}`)
     .required(`${label} is missing`)
 
+/** A whole number that may be left out; an empty value (null), as files and forms write it, is one that was left out. */
+export const maybeWhole = (label: string, least: number, most: number): yup.NumberSchema =>
+  whole(label, least, most)
+    .optional()
+    .transform((value: unknown) => value ?? undefined)
+
 /** A list with a limit; every fault names its place. */
 export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least = 0) =>
   yup
@@ -77,6 +83,36 @@ export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least
 
 /** A list of ids. */
 export const ids = (label: string, most: number) => listOf(id(label), label, most)
+
+/** The parts of a thing that comes in several kinds: for each kind a schema of its other fields. */
+export type Parts<T extends Record<K, string>, K extends string> = {
+  [Kind in T[K]]: yup.ObjectSchema<Omit<Extract<T, Record<K, Kind>>, K>>
+}
+
+/**
+ * One of several kinds, told apart by the field `by`: each has its own fields, and none of another's. The compiler holds every part to
+ * the kind of `T` that it stands for, so that what is read needs no cast.
+ * @param most where there is no such kind the message names this label and all kinds
+ */
+export function byKind<T extends Record<K, string>, K extends string>(
+  by: K,
+  parts: Parts<T, K>,
+  label: string,
+): yup.Lazy<T> {
+  const kinds = Object.keys(parts)
+  const whole = (kind: string): yup.ObjectSchema<object> => {
+    const known = kinds.find((k): k is T[K] => k === kind)
+    return known === undefined ? yup.object({}) : (parts[known] as unknown as yup.ObjectSchema<object>)
+  }
+  const schema = yup.lazy((value: unknown) => {
+    const kind: unknown = typeof value === 'object' && value !== null ? Reflect.get(value, by) : undefined
+    return whole(typeof kind === 'string' ? kind : '')
+      .shape({ [by]: oneOf(kinds, label) })
+      .noUnknown()
+  })
+  // What `Parts` proves kind by kind is what the whole gives: Yup has no type for a choice.
+  return schema as unknown as yup.Lazy<T>
+}
 
 export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
   yup

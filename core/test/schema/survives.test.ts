@@ -117,3 +117,15 @@ describe('every field survives', () => {
     expect(recipeSchema.validateSync(recipe)).toMatchObject(recipe)
   })
 })
+
+describe('An empty value', () => {
+  it('where a number may be left out is one left out, never a null among amounts', () => {
+    const read = kitSchema.validateSync({ ...kit, trays: null, sinkPlaces: null })
+    expect(read.trays).toBeUndefined()
+    expect(read.sinkPlaces).toBeUndefined()
+    expect(rulesSchema.validateSync({ ...rules, ownUnder: null }).ownUnder).toBeUndefined()
+    const soda = SHIPPED_RECIPES.find((r) => r.pieces)
+    const pieces = { ...soda?.pieces, perTray: null, rows: null }
+    expect(recipeSchema.validateSync({ ...soda, pieces }).pieces).not.toMatchObject({ perTray: null })
+  })
+})

@@ -1,8 +1,7 @@
 /** Sessions, their decisions, frozen plans and events. */
 import { type Decision, type Plan, type StoredPlan, upgradePlan } from '@lea/core/plan'
-import type { SessionBody } from '@lea/core/schema'
 import type { TableEvent } from '@lea/core/session'
-import type { StoredSession } from '@lea/core/setting'
+import type { SessionInputs, StoredSession } from '@lea/core/setting'
 import { newsOf, tell } from '../live/table-feed'
 import type { Db } from './pool'
 
@@ -12,7 +11,7 @@ interface SessionRow {
   date: string
   start: string
   state: StoredSession['state']
-  inputs: Omit<SessionBody, 'date' | 'start' | 'recipe'>
+  inputs: Omit<SessionInputs, 'date' | 'start' | 'recipe'>
   decisions: Decision[]
 }
 
@@ -35,7 +34,7 @@ export async function getSession(db: Db, id: string, lock = false): Promise<Stor
   return rows[0] ? toSession(rows[0]) : null
 }
 
-export async function saveSession(db: Db, setting: string, id: string, input: SessionBody): Promise<void> {
+export async function saveSession(db: Db, setting: string, id: string, input: SessionInputs): Promise<void> {
   const { date, start, recipe, ...inputs } = input
   await db.query(
     `insert into sessions (id, setting_id, recipe_id, date, start, inputs) values ($1, $2, $3, $4, $5, $6)

@@ -19,11 +19,11 @@ import {
 } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import {
-  type SessionBody,
+  type PersonRole,
   childSchema,
   cupboardSchema,
-  decisionSchema,
-  eventSchema,
+  decisionListSchema,
+  eventListSchema,
   foodSchema,
   keepMonthsSchema,
   kitSchema,
@@ -33,13 +33,13 @@ import {
   sessionSchema,
 } from '@lea/core/schema'
 import type { TableEvent } from '@lea/core/session'
-import type { StoredAdult, StoredChild } from '@lea/core/setting'
+import type { SessionInputs, StoredAdult, StoredChild, StoredSession } from '@lea/core/setting'
 import { Fault } from '../fault'
 
 export interface ArchivedSession {
   id: string
   state: 'planned' | 'cooking' | 'finished'
-  input: SessionBody
+  input: SessionInputs
   decisions: Decision[]
   plan: Plan | null
   events: TableEvent[]
@@ -53,7 +53,8 @@ export interface Archive {
   foods: FoodFact[]
   cupboard: CupboardItem[]
   words: OwnWord[]
-  packets: StoredPacket[]
+  /** A packet that is put back counts as changed then. */
+  packets: (Omit<StoredPacket, 'changedAt'> & { changedAt?: string | undefined })[]
   sessions: ArchivedSession[]
 }
 const FORMAT = 'lea-archive'
@@ -93,19 +94,17 @@ export function unpackArchive(bytes: Uint8Array, today: string): Archive {
   const part = (name: string): unknown => parsed(texts, name)
   return {
     setting: one('setting.json', settingSchema, part('setting')),
-    adults: rows('adults', archivedAdult, part('adults')) as StoredAdult[],
-    children: rows('children', archivedChild(today), part('children')) as unknown as StoredChild[],
-    recipes: rows('recipes', archivedRecipe, part('recipes')) as Archive['recipes'],
-    foods: rows('foods', foodSchema, part('foods')) as FoodFact[],
-    cupboard: rows('cupboard', cupboardSchema, part('cupboard')) as CupboardItem[],
-    words: rows('words', ownWordSchema, part('words')) as OwnWord[],
-    packets: rows('packets', archivedPacket, part('packets')) as StoredPacket[],
-    sessions: (rows('sessions', archivedSession, part('sessions')) as unknown as ArchivedSession[]).map(
-      (s) => ({
-        ...s,
-        plan: s.plan ? upgradePlan(s.plan as StoredPlan) : null,
-      }),
-    ),
+    adults: rows('adults', archivedAdult, part('adults')),
+    children: rows('children', archivedChild(today), part('children')),
+    recipes: rows('recipes', archivedRecipe, part('recipes')),
+    foods: rows('foods', foodSchema, part('foods')),
+    cupboard: rows('cupboard', cupboardSchema, part('cupboard')),
+    words: rows('words', ownWordSchema, part('words')),
+    packets: rows('packets', archivedPacket, part('packets')),
+    sessions: rows('sessions', archivedSession, part('sessions')).map((s) => ({
+      ...s,
+      plan: s.plan ? upgradePlan(s.plan) : null,
+    })),
   }
 }
 
@@ -135,16 +134,15 @@ function parsed(texts: Record<string, string>, name: string): unknown {
   }
 }
 
-// eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters -- what its schema gives, as its caller calls it
-function one<T>(name: string, schema: yup.Schema, value: unknown): T {
+function one<T>(name: string, schema: yup.Schema<T>, value: unknown): T {
   try {
-    return schema.validateSync(value, { abortEarly: true }) as T
+    return schema.validateSync(value, { abortEarly: true, stripUnknown: true })
   } catch (fault) {
     if (fault instanceof yup.ValidationError) throw new Fault(400, `${name}: ${fault.message}`)
     throw fault
   }
 }
-function rows(name: string, schema: yup.Schema<unknown>, value: unknown): unknown[] {
+function rows<T>(name: string, schema: yup.Schema<T>, value: unknown): T[] {
   if (!Array.isArray(value)) throw new Fault(400, `${name}.json must hold a list`)
   return value.map((row, i) => one(`${name}.json, row ${i + 1}`, schema, row))
 }
@@ -161,9 +159,9 @@ const archivedAdult = yup.object({
   name: yup.string().max(60).required('Name is missing'),
   leads: yup
     .array()
-    .of(yup.string().oneOf(['knives', 'heat']).required())
+    .of(yup.string<'knives' | 'heat'>().oneOf(['knives', 'heat']).required())
     .required(),
-  role: yup.string().oneOf(['owner', 'leader', 'helper']).optional(),
+  role: yup.string<PersonRole>().oneOf(['owner', 'leader', 'helper']).optional(),
 })
 /** What was seen of a child comes from its sessions, and is worked out from them again. */
 const archivedChild = (today: string) => childSchema(today).concat(yup.object({ id: uuid }))
@@ -172,7 +170,7 @@ const archivedPacket = yup.object({
   id: uuid,
   food: yup.string().max(120).required(),
   name: yup.string().max(120).required(),
-  code: yup.string().max(60).nullable(),
+  code: yup.string().max(60).nullable().default(null),
   label: yup.string().max(20_000).defined(),
   simulated: yup.boolean().required(),
   changedAt: yup.string().optional(),
@@ -185,25 +183,21 @@ const archivedPacket = yup.object({
     .nullable()
     .default(undefined),
 })
-const archivedEvent = eventSchema.concat(yup.object({ by: yup.string().nullable() }))
+
 const archivedSession = yup.object({
   id: uuid,
-  state: yup.string().oneOf(['planned', 'cooking', 'finished']).required(),
+  state: yup.string<StoredSession['state']>().oneOf(['planned', 'cooking', 'finished']).required(),
   input: sessionSchema.required(),
-  decisions: yup
-    .array()
-    .of(decisionSchema as unknown as yup.Schema<Decision>)
-    .max(400)
-    .required(),
+  decisions: decisionListSchema,
   plan: yup
-    .mixed()
+    .mixed<StoredPlan>()
     .nullable()
     .test(
       'plan',
       'a plan is not one of Lea',
       (p) => p == null || (typeof p === 'object' && 'version' in p && 'turns' in p),
     ),
-  events: yup.array().of(archivedEvent).required(),
+  events: eventListSchema,
 })
 
 const UUID = /\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/gi

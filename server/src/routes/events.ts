@@ -37,7 +37,7 @@ export function eventRoutes({ pool }: AppContext): Router {
     const last = await run(req, async (db) => {
       const session = await findSession(db, req, true)
       if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
-      const list = events as unknown as TableEvent[]
+      const list = events
       const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
       if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
       // What was seen of a technique moves the next plan; a tap taken back may have been such a one. What was said moves it from

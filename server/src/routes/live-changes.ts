@@ -11,7 +11,6 @@ import {
 import { type MendInput, mendSchema } from '@lea/core/schema'
 import { replay } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
-import type { Schema } from 'yup'
 import type { AppContext } from '../context'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
@@ -27,7 +26,7 @@ export function mendRoutes({ pool }: AppContext): Router {
   const helper = atLeast('helper')
 
   router.post('/:id/mend', helper, async (req, res) => {
-    const change = await read(mendSchema as unknown as Schema<MendInput>, req.body)
+    const change = await read(mendSchema, req.body)
     const answer = await inSetting(pool, personOf(req).settingId, async (db) => {
       const session = await cooking(db, req)
       const plan = await store.frozenPlan(db, session.id)

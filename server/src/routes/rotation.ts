@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { Router } from 'express'
-import { type RotationInput, type SessionBody, rotationSchema } from '@lea/core/schema'
-import type { StoredSession } from '@lea/core/setting'
+import { type RotationInput, rotationSchema } from '@lea/core/schema'
+import type { SessionInputs, StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
@@ -47,7 +47,7 @@ function mustBeEveryone(groups: readonly Group[], session: StoredSession): void 
     throw new Fault(400, 'the groups do not hold exactly the children of this session', 'groups')
 }
 
-function ofGroup(session: StoredSession, group: Group): SessionBody {
+function ofGroup(session: StoredSession, group: Group): SessionInputs {
   const { date, until, recipe, children, guests, adults, seats } = session
   const own = new Set(group.children)
   return {

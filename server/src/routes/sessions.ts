@@ -1,9 +1,9 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { type Decision, MAX_CHILDREN, openStops } from '@lea/core/plan'
-import { decisionSchema, guestSchema, sessionSchema } from '@lea/core/schema'
+import { decisionListSchema, guestSchema, sessionSchema } from '@lea/core/schema'
 import { childrenNotCoveredByPlan } from '@lea/core/session'
-import { type StoredGuest, type StoredSession, atTable } from '@lea/core/setting'
+import { type StoredSession, atTable } from '@lea/core/setting'
 import * as yup from 'yup'
 import type { AppContext } from '../context'
 import { listAdults, listChildren, writeAudit } from '../db/people'
@@ -19,11 +19,7 @@ import { today } from '../clock'
 import { findSession } from './find-session'
 
 const decisionsSchema = yup.object({
-  decisions: yup
-    .array()
-    .of(decisionSchema as unknown as yup.Schema<Decision>)
-    .max(400, 'Decisions may hold at most 400')
-    .required('Decisions are missing'),
+  decisions: decisionListSchema,
 })
 const cookSchema = yup.object({
   digest: yup.string().max(40).optional(),
@@ -138,7 +134,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
 
   // Somebody comes while the table is at work: the guest is kept, and every device stops until the plan has seen them.
   router.post('/:id/arrivals', async (req, res) => {
-    const guest = (await read(guestSchema, req.body)) as StoredGuest
+    const guest = await read(guestSchema, req.body)
     const answer = await run(req, async (db) => {
       const session = await findSession(db, req, true)
       if (session.state !== 'cooking')

@@ -1,8 +1,6 @@
 import { Router } from 'express'
 import { randomUUID } from 'node:crypto'
-import type { FoodFact } from '@lea/core/food'
 import type { CupboardItem } from '@lea/core/plan'
-import type { Recipe } from '@lea/core/recipe'
 import {
   adultSchema,
   childSchema,
@@ -58,11 +56,11 @@ export function settingRoutes({ pool, post }: AppContext): Router {
   })
   router.put('/setting/kit', leader, async (req, res) => {
     const kit = await read(kitSchema, req.body)
-    await run(req, (db) => saveKit(db, kit as Parameters<typeof saveKit>[1]))
+    await run(req, (db) => saveKit(db, kit))
     res.json(kit)
   })
   router.post('/setting/foods', leader, async (req, res) => {
-    const food = (await read(foodSchema, req.body)) as FoodFact
+    const food = await read(foodSchema, req.body)
     await run(req, (db) => saveFood(db, personOf(req).settingId, food))
     res.status(201).json(food)
   })
@@ -120,7 +118,7 @@ export function settingRoutes({ pool, post }: AppContext): Router {
     res.json(await run(req, listChildren))
   })
   router.post('/children', leader, async (req, res) => {
-    const child = { ...(await read(childSchema(today()), req.body)), id: randomUUID() } as StoredChild
+    const child: StoredChild = { ...(await read(childSchema(today()), req.body)), id: randomUUID() }
     await run(req, async (db) => {
       child.mat = firstFree((await listChildren(db)).map((c) => c.mat))
       await saveChild(db, personOf(req).settingId, child)
@@ -130,7 +128,7 @@ export function settingRoutes({ pool, post }: AppContext): Router {
   })
   router.put('/children/:id', leader, async (req, res) => {
     const id = key(String(req.params['id']))
-    const child = { ...(await read(childSchema(today()), req.body)), id } as StoredChild
+    const child: StoredChild = { ...(await read(childSchema(today()), req.body)), id }
     await run(req, async (db) => {
       const known = await getChild(db, id)
       if (!known) throw notFound('this child')
@@ -170,14 +168,14 @@ export function settingRoutes({ pool, post }: AppContext): Router {
     res.json(await run(req, listRecipes))
   })
   router.post('/recipes', leader, async (req, res) => {
-    const recipe = (await read(recipeSchema, req.body)) as Recipe
+    const recipe = await read(recipeSchema, req.body)
     const id = randomUUID()
     await run(req, (db) => saveRecipe(db, personOf(req).settingId, id, recipe))
     res.status(201).json({ id, recipe })
   })
   router.put('/recipes/:id', leader, async (req, res) => {
     const id = key(String(req.params['id']))
-    const recipe = (await read(recipeSchema, req.body)) as Recipe
+    const recipe = await read(recipeSchema, req.body)
     await run(req, async (db) => {
       if (!(await listRecipes(db)).some((r) => r.id === id)) throw notFound('this recipe')
       await saveRecipe(db, personOf(req).settingId, id, recipe)

@@ -17,7 +17,7 @@ function setPlaces(what: 'trays' | 'sinkPlaces', text: string): void {
   try {
     emit(
       'keep',
-      kitSchema.validateSync({ ...props.kit, [what]: text.trim() === '' ? undefined : Number(text) }) as Kit,
+      kitSchema.validateSync({ ...props.kit, [what]: text.trim() === '' ? undefined : Number(text) }),
     )
   } catch (e) {
     emit('fault', e instanceof Error ? e.message : String(e))

@@ -16,7 +16,7 @@ const KNOWN = [...new Set(TECHNIQUES.flatMap((t) => t.ladder.map((r) => r.tool))
 
 function keep(tools: NonNullable<Kit['tools']>): void {
   try {
-    emit('keep', kitSchema.validateSync({ ...props.kit, tools }) as Kit)
+    emit('keep', kitSchema.validateSync({ ...props.kit, tools }))
   } catch (e) {
     emit('fault', e instanceof Error ? e.message : String(e))
   }

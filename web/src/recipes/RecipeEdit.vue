@@ -59,7 +59,7 @@ async function save(): Promise<void> {
   saved.value = ''
   try {
     const plain = JSON.parse(JSON.stringify(draft.value)) as Recipe
-    const recipe = (await recipeSchema.validate(plain, { stripUnknown: true })) as Recipe
+    const recipe = await recipeSchema.validate(plain, { stripUnknown: true })
     const row = await settingStore.saveRecipe(recipe, isNew.value ? undefined : id.value)
     done()
     saved.value = 'Saved.'

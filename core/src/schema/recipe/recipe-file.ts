@@ -53,7 +53,7 @@ function parsed(source: string): unknown {
 function readOwn(value: Record<string, unknown>): RecipeRead {
   try {
     const bare = Object.fromEntries(Object.entries(value).filter(([key]) => key !== '$schema'))
-    const recipe = recipeSchema.validateSync(bare) as Recipe
+    const recipe = recipeSchema.validateSync(bare)
     return { recipe, unread: [], notes: ['a recipe of Lea'], lines: [], steps: [], questions: [] }
   } catch (fault) {
     if (fault instanceof ValidationError)

@@ -14,7 +14,7 @@ import {
 } from '../../recipe/recipe'
 import { upgradeRecipe } from '../../recipe/upgrade'
 import { tinSchema } from '../amounts'
-import { amount, id, line, listOf, oneOf, required, whole } from '../text'
+import { amount, id, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
 
 const seconds = whole('Seconds', 1, 7 * 24 * 3600)
 const place = yup.string().oneOf([...PLACES], `Place must be one of: ${PLACES.join(', ')}`)
@@ -40,27 +40,27 @@ const taskSchema = yup
     ),
     mode: oneOf(MODES, 'Mode'),
     measures: yup.boolean().optional(),
-    turns: whole('Turns', 1, 200).notRequired(),
+    turns: maybeWhole('Turns', 1, 200),
     seconds,
     place: place.optional(),
-    every: whole('Seconds between', 10, 24 * 3600).notRequired(),
+    every: maybeWhole('Seconds between', 10, 24 * 3600),
     counts: yup
       .object({ what: required('What is counted', 40), n: whole('Number to count', 1, 200) })
       .default(undefined)
       .optional(),
-    cuts: whole('Pieces it is cut into', 2, 24).notRequired(),
+    cuts: maybeWhole('Pieces it is cut into', 2, 24),
     shape: yup
       .string()
       .oneOf([...FOOD_SHAPES], `Shape must be one of: ${FOOD_SHAPES.join(', ')}`)
       .optional(),
-    celsius: whole('Degrees Celsius', -30, 300).notRequired(),
+    celsius: maybeWhole('Degrees Celsius', -30, 300),
   })
   .noUnknown()
 
 const variantSchema = yup
   .object({
-    from: whole('From months', 0, 216).notRequired(),
-    below: whole('Below months', 1, 216).notRequired(),
+    from: maybeWhole('From months', 0, 216),
+    below: maybeWhole('Below months', 1, 216),
     says: required('What is done at that age', 200),
   })
   .noUnknown()
@@ -81,7 +81,9 @@ const stepSchema = yup
       .object({
         seconds,
         why: required('Why it must not stand', 200),
-        since: id('Step id').notRequired().default(undefined),
+        since: id('Step id')
+          .optional()
+          .transform((value: unknown) => value ?? undefined),
       })
       .noUnknown()
       .default(undefined)
@@ -116,7 +118,7 @@ const choiceSchema = yup
     id: id('Choice id'),
     what: required('What is chosen', 40),
     lines: listOf(id('Line'), 'Lines to choose from', 12, 2),
-    take: whole('How many a child takes', 1, 6).notRequired(),
+    take: maybeWhole('How many a child takes', 1, 6),
   })
   .noUnknown()
 const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
@@ -141,9 +143,9 @@ export const recipeSchema = yup
       .object({
         what: required('Pieces', 30),
         n: whole('Number of pieces', 1, 500),
-        perTray: whole('Pieces on a tray', 1, 200).notRequired(),
-        rows: whole('Rows', 1, 24).notRequired(),
-        cols: whole('Columns', 1, 24).notRequired(),
+        perTray: maybeWhole('Pieces on a tray', 1, 200),
+        rows: maybeWhole('Rows', 1, 24),
+        cols: maybeWhole('Columns', 1, 24),
         from: line('Cut from', 40).optional(),
       })
       .default(undefined)
