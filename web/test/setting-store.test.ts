@@ -100,6 +100,28 @@ describe('the lists of a setting', () => {
     await change(store)
     expect(gets().sort()).toEqual([...lists].sort())
   })
+  it('an answer from before a save never stands in the way of what was saved', async () => {
+    const store = useSettingStore()
+    // The first answer of the server is slow, and was made before the save.
+    let letGo = (): void => undefined
+    const held = new Promise<void>((done) => (letGo = done))
+    const usual = globalThis.fetch
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+      const answer = await usual(url, init)
+      if (url === '/api/setting' && gets().filter((g) => g === 'setting').length === 1) await held
+      return answer
+    })
+    const opening = store.load()
+    await vi.waitFor(() => expect(gets()).toContain('setting'))
+    const saving = store.saveRules({ kind: 'home' } as never)
+    await vi.waitFor(() => expect(asked).toContain('PUT /setting/rules'))
+    answers['/setting'] = { name: 'Renamed', adults: [], foods: [] }
+    letGo()
+    await Promise.all([opening, saving])
+    expect(store.setting?.name).toBe('Renamed')
+    expect(store.fault).toBe('')
+    expect(store.loaded).toBe(true)
+  })
   it('a packet that is kept stands in its list by name, without asking', async () => {
     const store = useSettingStore()
     await store.load()

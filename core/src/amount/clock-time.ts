@@ -1,4 +1,5 @@
 /** Times of the day. */
+import { countText } from './count-text'
 
 /** `10:15` and 25 minutes -> `10:40`. */
 export function clockAfter(start: string, minutes: number): string {
@@ -11,7 +12,7 @@ export function clockAfter(start: string, minutes: number): string {
 /** Seconds to the half minute: "2.5 minutes". */
 export const minutesText = (seconds: number): string => {
   const half = Math.round(seconds / 30) / 2
-  return `${half} ${half === 1 ? 'minute' : 'minutes'}`
+  return countText(half, 'minute')
 }
 
 /** From one clock time to another of the same day, `HH:MM`; less than 0 where the second comes first. */
@@ -25,4 +26,4 @@ export const minutesBetween = (from: string, to: string): number => {
 
 /** Times in words. */
 
-export const minutes = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'}`
+export const minutes = (n: number): string => countText(n, 'minute')

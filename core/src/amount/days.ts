@@ -1,5 +1,21 @@
 /** Calendar days, without a clock: of the Gregorian calendar, as `YYYY-MM-DD`. */
+import { must } from './must'
+
 export type IsoDate = string
+
+/** Days of a month, 1 to 12, of the Gregorian calendar. */
+export function daysInMonth(year: number, month: number): number {
+  if (month === 2) return year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28
+  return [4, 6, 9, 11].includes(month) ? 30 : 31
+}
+
+/** Is there such a day, of this century, written `YYYY-MM-DD`? */
+export function isCalendarDay(text: string): boolean {
+  const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text)
+  if (!m) return false
+  const [year, month, day] = [Number(m[1]), Number(m[2]), Number(m[3])]
+  return month >= 1 && month <= 12 && day >= 1 && day <= daysInMonth(year, month)
+}
 
 /** Days from one calendar day to another; less than 0 where the second comes first. */
 export const daysBetween = (from: IsoDate, to: IsoDate): number => dayNumber(to) - dayNumber(from)
@@ -20,14 +36,7 @@ export const shortDay = (date: IsoDate): string => date.slice(5).split('-').reve
 export function dayAfter(date: IsoDate, days: number): IsoDate {
   let [y = 0, m = 1, d = 1] = date.split('-').map(Number)
   d += days
-  const length = (): number =>
-    m === 2
-      ? y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0)
-        ? 29
-        : 28
-      : [4, 6, 9, 11].includes(m)
-        ? 30
-        : 31
+  const length = (): number => daysInMonth(y, m)
   while (d > length()) {
     d -= length()
     m = m === 12 ? 1 : m + 1
@@ -43,3 +52,20 @@ export function dayAfter(date: IsoDate, days: number): IsoDate {
 
 /** 0 is Monday. */
 export const weekdayOf = (date: IsoDate): number => (((dayNumber(date) + 1) % 7) + 7) % 7
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+const MONTHS =
+  'January February March April May June July August September October November December'.split(' ')
+const monthName = (date: string): string => must(MONTHS[Number(date.slice(5, 7)) - 1], 'a month')
+
+/** A day in words: "Thursday 26 November", with the year where it may be another one. */
+export const longDay = (date: IsoDate, year?: 'with year'): string =>
+  [
+    must(WEEKDAYS[weekdayOf(date)], 'a day of the week'),
+    Number(date.slice(8, 10)),
+    monthName(date),
+    ...(year ? [date.slice(0, 4)] : []),
+  ].join(' ')
+
+/** A month in words, from `YYYY-MM`: "April 2022". */
+export const monthText = (month: string): string => `${monthName(month)} ${month.slice(0, 4)}`

@@ -1,5 +1,6 @@
 export { clockAfter, minutesBetween, minutesText } from './clock-time'
-export { dayAfter, shortDay, weekdayOf } from './days'
+export { countText } from './count-text'
+export { dayAfter, longDay, monthText, shortDay, weekdayOf } from './days'
 export { type Size, bestWay, decompositions } from './decompose'
 export { type FairProblem, fairScoops } from './fair'
 export { moneyField, moneyText, readMoney } from './money'

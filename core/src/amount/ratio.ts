@@ -2,6 +2,7 @@
  * Exact rationals. An amount is never a float inside Lea: it is a ratio of two integers, and travels as its
  * text in lowest terms ("7/2"), so that requests, plans and events are plain JSON.
  */
+import { remembered } from './memo'
 import Fraction from 'fraction.js'
 
 /** An exact rational as text in lowest terms: `"7/2"`, `"3"`, `"-1/4"`. */
@@ -54,19 +55,13 @@ export function parseRatio(input: string | number): Fraction {
 }
 
 /** Texts that were read before: a plan asks for the same few hundred amounts again and again. A Fraction never changes. */
-const known = new Map<Ratio, Fraction>()
-const MOST_KNOWN = 5000
+const readText = remembered(5000, (text: Ratio) => new Fraction(text))
 
 /** A rational from anything that is known to be one (text in lowest terms, integer, Fraction). */
 export function ratio(value: Ratio | number | Fraction): Fraction {
   if (value instanceof Fraction) return value
   if (typeof value === 'number') return new Fraction(value)
-  const seen = known.get(value)
-  if (seen) return seen
-  const read = new Fraction(value)
-  if (known.size >= MOST_KNOWN) known.clear()
-  known.set(value, read)
-  return read
+  return readText(value)
 }
 
 /** Text in lowest terms: 7/2 -> `"7/2"`. */

@@ -2,6 +2,7 @@
  * One recipe looked at with a group: the whole table checked, the swaps that suit everyone counted in, then planned in outline. What
  * stands against it comes as figures and in words; nothing is guessed.
  */
+import { countText } from '../amount/count-text'
 import { daysBetween } from '../amount/days'
 import { moneyText } from '../amount/money'
 import { ratio } from '../amount/ratio'
@@ -180,7 +181,7 @@ function reasonsOf(f: Figures, people: number, swaps: SwapSet['swaps'], request:
   if (f.since === null) list.push('not made here yet')
   else if (f.since > 0) list.push(`last made ${f.since === 1 ? 'yesterday' : `${f.since} days ago`}`)
   if (f.liked !== null && f.liked > 0.25) list.push('most wanted more of it')
-  if (f.packets > 0) list.push(`${f.packets} ${f.packets === 1 ? 'packet' : 'packets'} to read on the day`)
+  if (f.packets > 0) list.push(`${countText(f.packets, 'packet')} to read on the day`)
   if (f.toBuy.length === 0) list.push('all of it is in the cupboard')
   return list
 }

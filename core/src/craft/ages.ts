@@ -3,7 +3,8 @@
  * taken as the birthday itself, so that nobody is taken for older than they are.
  */
 
-import type { IsoDate } from '../amount/days'
+import { countText } from '../amount/count-text'
+import { daysInMonth, type IsoDate } from '../amount/days'
 
 export type { IsoDate }
 /** `YYYY-MM` */
@@ -12,11 +13,6 @@ export type BirthMonth = string
 const parts = (text: string): [number, number, number] => {
   const [y, m, d] = text.split('-').map(Number)
   return [y ?? 0, m ?? 1, d ?? 1]
-}
-
-const daysInMonth = (year: number, month: number): number => {
-  if (month === 2) return year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0) ? 29 : 28
-  return [4, 6, 9, 11].includes(month) ? 30 : 31
 }
 
 /**
@@ -32,7 +28,7 @@ export function monthsOn(birth: BirthMonth, date: IsoDate): number {
 
 /** Age in words for a badge: `11 months`, `4 years`. */
 export function ageText(months: number): string {
-  if (months < 24) return `${months} ${months === 1 ? 'month' : 'months'}`
+  if (months < 24) return countText(months, 'month')
   const years = Math.floor(months / 12)
   return `${years} years`
 }

@@ -3,6 +3,7 @@
  * them; a word that Lea does not understand is a reason to ask at every food, never 'nothing found'.
  * Source: the words of labels (core/data/label-words.json) and what families say (common practice, from memory).
  */
+import { remembered } from '../amount/memo'
 import { ALLERGENS, allergenName, allergenOf, isOrUnder } from './allergens'
 import { resolveExactly } from './foods'
 import { readLabel } from './label/read'
@@ -74,19 +75,10 @@ const BY_NAME = new Map(
   ),
 )
 
-const known = new Map<string, ParsedConcern>()
-const MOST_KNOWN = 2000
-
 /** @param words an id, a name, or what a person wrote, in any case */
-export function parseConcern(words: string): ParsedConcern {
-  if (allergenOf(words)) return { ids: [words], open: false }
-  const before = known.get(words)
-  if (before) return before
-  const meant = read(words)
-  if (known.size >= MOST_KNOWN) known.clear()
-  known.set(words, meant)
-  return meant
-}
+export const parseConcern = (words: string): ParsedConcern =>
+  allergenOf(words) ? { ids: [words], open: false } : readWords(words)
+const readWords = remembered(2000, read)
 
 function read(words: string): ParsedConcern {
   const whole = normaliseLabel(words)

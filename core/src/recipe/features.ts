@@ -1,4 +1,5 @@
 /** What a recipe is like, for finding it on the shelf: heat, the age it begins at, foods by group, techniques, words to search. */
+import { countText } from '../amount/count-text'
 import { ratio } from '../amount/ratio'
 import { amountText } from '../amount/show'
 import { formFor, techniqueOf } from '../craft/techniques'
@@ -124,7 +125,7 @@ export function stepWork(step: RecipeStep): { says: string; by: 'children' | 'ad
 function waitWords(seconds: number, place: Place | undefined, celsius: number | undefined): string {
   const minutes = Math.round(seconds / 60)
   const hours = Math.round(minutes / 60)
-  const time = minutes >= 180 ? `${hours} hours` : `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`
+  const time = minutes >= 180 ? `${hours} hours` : countText(minutes, 'minute')
   const at = place && place !== 'table' ? ` in or on the ${place}` : ''
   return `${time}${at.replace('in or on the oven', 'in the oven').replace('in or on the hob', 'on the hob').replace('in or on the f', 'in the f')}${celsius !== undefined ? `, ${celsius} °C` : ''}`
 }

@@ -1,5 +1,6 @@
 /** Yup pieces that every schema is made of. A message names the field and says what would be right. */
 import * as yup from 'yup'
+import { isCalendarDay } from '../amount/days'
 import { AmountError, parseRatio, toText } from '../amount/ratio'
 
 /** One line of plain text. Control characters are refused; markup is only text and is shown as text. */
@@ -128,19 +129,4 @@ function canonicalAmount(value: unknown): string {
   } catch {
     return text
   }
-}
-
-function isCalendarDay(text: string | undefined): boolean {
-  const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text ?? '')
-  if (!m) return false
-  const [y, mo, d] = [Number(m[1]), Number(m[2]), Number(m[3])]
-  const days =
-    mo === 2
-      ? y % 4 === 0 && (y % 100 !== 0 || y % 400 === 0)
-        ? 29
-        : 28
-      : [4, 6, 9, 11].includes(mo)
-        ? 30
-        : 31
-  return mo >= 1 && mo <= 12 && d >= 1 && d <= days
 }

@@ -2,6 +2,7 @@
  * Sessions as a calendar file (iCalendar, RFC 5545), with the time zone they are meant in. Children are a number, never names: a calendar
  * is often shared.
  */
+import { countText } from '@lea/core/amount'
 import ICAL from 'ical.js'
 import { tzlib_get_ical_block } from 'timezones-ical-library'
 import type { StoredSession } from '@lea/core/setting'
@@ -16,7 +17,6 @@ const USUAL_MINUTES = 60
 
 /** A time on the wall, `2026-11-26` at `10:15`, in a zone of the file. */
 const wall = (day: string, time: string): ICAL.Time => ICAL.Time.fromDateTimeString(`${day}T${time}:00`)
-const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
 
 /** When the zone's clocks change, as RFC 5545 wants it said. */
 function zoneOf(zone: string): ICAL.Component {
@@ -35,8 +35,8 @@ function eventOf({ session, title }: CalendarEntry, zone: string, stamp: Date): 
   event.addPropertyWithValue('dtend', end).setParameter('tzid', zone)
   event.addPropertyWithValue('summary', title)
   const people = [
-    count(session.children.length + session.guests.length, 'child', 'children'),
-    count(session.adults.length, 'adult', 'adults'),
+    countText(session.children.length + session.guests.length, 'child', 'children'),
+    countText(session.adults.length, 'adult', 'adults'),
     ...(session.state === 'finished' ? ['made'] : []),
   ]
   event.addPropertyWithValue('description', people.join(', '))

@@ -1,3 +1,4 @@
+import { countText } from '@lea/core/amount'
 import { foodBook } from '@lea/core/food'
 import { type FamilySheet, familySheet } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
@@ -55,7 +56,7 @@ export function familyPaper(paper: Paper, wish: FamilyWish): Page {
         ? [words(`${who ? `${who}’s hands` : 'Our hands'}: ${sheet.did.join(', ')}.`)]
         : []),
       ...section('To ask at home', [words(`“${say(paper, sheet.ask)}”`, { bold: true, size: 12 })]),
-      ...section(`At home, ${sheet.portions} ${sheet.portions === 1 ? 'portion' : 'portions'}`, [
+      ...section(`At home, ${countText(sheet.portions, 'portion')}`, [
         {
           columns: [
             {

@@ -1,4 +1,5 @@
 /** What every paper is made from: the plan in force, or as it stands, with the names of those who are here. */
+import { longDay } from '@lea/core/amount'
 import { TILES, matLook, matNumbers } from '@lea/core/craft'
 import { type Plan, fillNames } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
@@ -36,14 +37,7 @@ function namesOf(paper: Paper): Map<string, string> {
   return map
 }
 
-const DAY = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'long',
-  day: 'numeric',
-  month: 'long',
-  year: 'numeric',
-  timeZone: 'UTC',
-})
-export const dayWords = (day: string): string => DAY.format(new Date(`${day}T12:00:00Z`)).replace(',', '')
+export const dayWords = (day: string): string => longDay(day, 'with year')
 
 export const footOf = ({ setting, plan, session }: Paper): string =>
   `${setting.name} · ${plan.recipe.title} · ${dayWords(session.date)} · Lea`

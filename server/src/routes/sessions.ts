@@ -1,3 +1,4 @@
+import { countText } from '@lea/core/amount'
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { type Decision, MAX_CHILDREN, openStops } from '@lea/core/plan'
@@ -105,7 +106,7 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
       if (stops.length > 0) {
         throw new Fault(
           409,
-          `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`,
+          `${countText(stops.length, 'stop is', 'stops are')} still to settle`,
           'findings',
           { stops },
         )
@@ -192,12 +193,9 @@ export function sessionRoutes({ pool, plans }: AppContext): Router {
     const plan = await plans.compile(request)
     const stops = openStops(plan)
     if (stops.length > 0)
-      throw new Fault(
-        409,
-        `${stops.length} ${stops.length === 1 ? 'stop is' : 'stops are'} still to settle`,
-        'findings',
-        { stops },
-      )
+      throw new Fault(409, `${countText(stops.length, 'stop is', 'stops are')} still to settle`, 'findings', {
+        stops,
+      })
     await run(req, async (db) => {
       const session = await findSession(db, req, true)
       await store.freeze(db, session.id, plan)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { monthText } from '@lea/core/amount'
 import { onMounted, ref } from 'vue'
 import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import { languageName } from '@lea/core/learn'
@@ -9,7 +10,6 @@ import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
-import { monthText } from '../shared/dates'
 import ChildForm from './ChildForm.vue'
 import RosterIn from './RosterIn.vue'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A table of children read in: columns matched, every row shown with what it is taken for, and nothing kept before it was looked at. */
+import { monthText, countText } from '@lea/core/amount'
 import Papa from 'papaparse'
 import { computedAsync } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -11,7 +12,7 @@ import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { reader } from '../workers/reader'
 import { useSettingStore } from '../stores/setting'
-import { monthText, todayText } from '../shared/dates'
+import { todayText } from '../shared/dates'
 
 const emit = defineEmits<{ close: []; done: [says: string] }>()
 const settingStore = useSettingStore()
@@ -171,8 +172,8 @@ async function keep(): Promise<void> {
         </table>
       </div>
       <p v-if="bad.length > 0" role="status" class="mt-2 font-semibold">
-        {{ bad.length }} {{ bad.length === 1 ? 'row cannot' : 'rows cannot' }} be taken. Put it right in the
-        file and open it again, or go on without.
+        {{ countText(bad.length, 'row cannot', 'rows cannot') }} be taken. Put it right in the file and open
+        it again, or go on without.
       </p>
       <button
         type="button"
@@ -180,7 +181,7 @@ async function keep(): Promise<void> {
         :disabled="saving || good.length === 0 || (asksAllergies && !noAllergies)"
         @click="keep"
       >
-        Take {{ good.length }} {{ good.length === 1 ? 'child' : 'children' }}
+        Take {{ countText(good.length, 'child', 'children') }}
       </button>
     </template>
   </Sheet>

@@ -2,7 +2,7 @@
 /** Some weeks of sessions laid out, so that techniques, targets and foods come round; moved about by hand, then sent to the Diary. */
 import { computed, onMounted, reactive, ref } from 'vue'
 import { ArrowDown, ArrowUp, Pin } from '@lucide/vue'
-import { clockAfter, dayAfter, weekdayOf } from '@lea/core/amount'
+import { countText, clockAfter, dayAfter, weekdayOf } from '@lea/core/amount'
 import { type TermPlan, type TermProblem, termDays, termRecipes } from '@lea/core/choose'
 import { techniqueOf } from '@lea/core/craft'
 import { targetOf } from '@lea/core/learn'
@@ -202,7 +202,7 @@ const missing = computed(() => {
         Looking at {{ shelf.of }} recipes with this group: {{ shelf.done }} done …
       </p>
       <p v-else-if="sent > 0 && !sending" role="status" class="mb-3 font-semibold">
-        {{ sent }} {{ sent === 1 ? 'session stands' : 'sessions stand' }} in the
+        {{ countText(sent, 'session stands', 'sessions stand') }} in the
         <RouterLink class="underline" to="/diary">Diary</RouterLink> now.
       </p>
       <template v-if="plan && !working">
@@ -272,9 +272,8 @@ const missing = computed(() => {
           </li>
         </ol>
         <p v-if="dates.length > free.length" class="border-t border-ink pt-2 text-sm text-soft">
-          {{ dates.length - free.length }}
-          {{ dates.length - free.length === 1 ? 'day has' : 'days have' }} a session in the Diary already; it
-          stays, and counts.
+          {{ countText(dates.length - free.length, 'day has', 'days have') }} a session in the Diary already;
+          it stays, and counts.
         </p>
         <details v-if="missing.length > 0" class="mt-3">
           <summary class="cursor-pointer font-semibold">

@@ -1,4 +1,5 @@
 /** For whom the shelf is looked at where nobody said: the next session's group, else everybody on the roster today. */
+import { countText } from '@lea/core/amount'
 import { computed } from 'vue'
 import type { StoredSession } from '@lea/core/setting'
 import { useSettingStore } from '../stores/setting'
@@ -26,10 +27,9 @@ export function useGroup() {
       state: 'planned',
     }
   })
-  const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
   const words = computed(() => {
     const { children, guests, adults, date } = session.value
-    const who = `${count(children.length + guests.length, 'child', 'children')}, ${count(adults.length, 'adult', 'adults')}`
+    const who = `${countText(children.length + guests.length, 'child', 'children')}, ${countText(adults.length, 'adult', 'adults')}`
     return next.value ? `${who}, ${dayText(date)}` : `${who}: everybody on your lists`
   })
   return {

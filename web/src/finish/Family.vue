@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The family sheet of one child or of the group: looked at first, then as PDF or as a letter in the outbox. Never sent by itself. */
+import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { type FamilySheet, MOST_PORTIONS } from '@lea/core/session'
@@ -126,9 +127,7 @@ const say = (text: string): string => session.say(text)
         <p class="text-lg">“{{ say(sheet.ask) }}”</p>
         <div class="mt-3 grid gap-4 md:grid-cols-[2fr_3fr]">
           <div>
-            <h3 class="text-lg">
-              At home, {{ sheet.portions }} {{ sheet.portions === 1 ? 'portion' : 'portions' }}
-            </h3>
+            <h3 class="text-lg">At home, {{ countText(sheet.portions, 'portion') }}</h3>
             <ul>
               <li v-for="l in sheet.lines" :key="l.name + l.amount">
                 <strong>{{ l.amount }}</strong> {{ l.name }}<template v-if="l.prep">, {{ l.prep }}</template>

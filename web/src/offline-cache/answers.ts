@@ -12,9 +12,11 @@ export const cachedSince = ref('')
  * Asks the server; where it does not answer, what it said last.
  * @throws ApiFault where it does not answer and this device kept nothing
  */
-export async function getCached<T>(path: string): Promise<T> {
+export async function getCached<T>(path: string, signal?: AbortSignal): Promise<T> {
   try {
     const answer = await api<T>('GET', path)
+    // Dropped meanwhile: a newer answer is on its way, and is the one to keep.
+    signal?.throwIfAborted()
     cachedSince.value = ''
     void cacheAnswer(path, answer)
     return answer

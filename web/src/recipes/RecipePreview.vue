@@ -2,7 +2,7 @@
 /** The weave of what is being written, live: what a change does to the clock, the turns, the cost and what is to settle. */
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useDebounceFn } from '@vueuse/core'
-import { minutesText } from '@lea/core/amount'
+import { countText, minutesText } from '@lea/core/amount'
 import type { Evaluation, Remedy } from '@lea/core/choose'
 import { type Plan, fillNames, openStops, planFigures } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
@@ -75,11 +75,7 @@ const longest = computed(() => Math.max(1, ...(plan.value?.schedule ?? []).map((
             : `${figures.turns[0]} to ${figures.turns[1]}`
         }}
         turns each · longest wait {{ figures.wait }} min ·
-        {{
-          stops.length === 0
-            ? 'no stop'
-            : `${stops.length} ${stops.length === 1 ? 'stop' : 'stops'} to settle`
-        }}
+        {{ stops.length === 0 ? 'no stop' : `${countText(stops.length, 'stop')} to settle` }}
       </p>
       <FitLine
         v-if="look"

@@ -3,6 +3,7 @@
  * A recipe in words, read into Lea's: the text at the left, what Lea understood at the right, a short question in line wherever it is not
  * sure. Answers can be taken back one by one; the text and the answers are kept on this device until the recipe is.
  */
+import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { foodName } from '@lea/core/food'
@@ -203,7 +204,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
           >
             {{
               must > 0
-                ? `${must} ${must === 1 ? 'question' : 'questions'} to answer before it is kept: what is in no line is looked for in nobody’s allergies.`
+                ? `${countText(must, 'question')} to answer before it is kept: what is in no line is looked for in nobody’s allergies.`
                 : 'Nothing must be answered any more. Look each line and step over before you keep it.'
             }}
           </p>

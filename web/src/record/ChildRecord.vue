@@ -3,7 +3,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { useRoute } from 'vue-router'
-import { shortDay } from '@lea/core/amount'
+import { monthText, countText, shortDay } from '@lea/core/amount'
 import { HOW_WORDS } from '@lea/core/craft'
 import { type ChildRecord, MET_WORDS, TASTES, TASTE_WORDS } from '@lea/core/session'
 import type { StoredChild } from '@lea/core/setting'
@@ -13,7 +13,7 @@ import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useSettingStore } from '../stores/setting'
-import { dayText, monthText } from '../shared/dates'
+import { dayText } from '../shared/dates'
 
 const route = useRoute()
 const settingStore = useSettingStore()
@@ -59,8 +59,8 @@ const chartWords = computed(
         <div>
           <h1 class="text-3xl">{{ record.child.nickname }}</h1>
           <p class="text-soft">
-            born {{ monthText(record.child.birth) }} · {{ record.sessions.length }}
-            {{ record.sessions.length === 1 ? 'session' : 'sessions' }}, {{ record.turns }} turns
+            born {{ monthText(record.child.birth) }} · {{ countText(record.sessions.length, 'session') }},
+            {{ record.turns }} turns
           </p>
         </div>
       </div>
@@ -105,9 +105,7 @@ const chartWords = computed(
                 :key="t.name"
                 class="flex justify-between border-t border-line py-1"
               >
-                <span>{{ t.name }}</span><span class="text-soft"
-                  >{{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}</span
-                >
+                <span>{{ t.name }}</span><span class="text-soft">{{ countText(t.times, 'session') }}</span>
               </li>
             </ul>
           </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What has not come round, with the recipes that would bring it; and what was longest ago. */
+import { countText } from '@lea/core/amount'
 import type { NextRound, Overview } from '@lea/core/session'
 import { dayText } from '../shared/dates'
 
@@ -57,7 +58,7 @@ const RECIPES = 3
     <h3 class="mt-2">Longest ago</h3>
     <ul class="text-sm">
       <li v-for="t in view.techniques.slice(0, 5)" :key="t.id">
-        {{ t.name }}: {{ dayText(t.last) }}, {{ t.times }} {{ t.times === 1 ? 'session' : 'sessions' }}
+        {{ t.name }}: {{ dayText(t.last) }}, {{ countText(t.times, 'session') }}
       </li>
     </ul>
   </section>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Recipes of the setting that fit these children: compiled one after another in the worker, with nothing listed against them. */
+import { countText } from '@lea/core/amount'
 import { onMounted, ref } from 'vue'
 import { openStops } from '@lea/core/plan'
 import { assemble } from '@lea/core/setting'
@@ -30,7 +31,7 @@ onMounted(async () => {
       stops === 0
         ? 'no stop'
         : changes > 0
-          ? `${changes} ${changes === 1 ? 'swap clears' : 'swaps clear'} what it lists`
+          ? `${countText(changes, 'swap clears', 'swaps clear')} what it lists`
           : `${stops} to settle, none that needs a swap`
     found.value = [...found.value, { id, title: recipe.title, says }]
   }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@lea/core/amount'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
@@ -26,8 +27,7 @@ const people = computed(() => {
   const s = session.stored
   if (!s) return ''
   const n = s.children.length + s.guests.length
-  const count = (k: number, one: string, many: string): string => `${k} ${k === 1 ? one : many}`
-  return `${count(n, 'child', 'children')}, ${count(s.adults.length, 'adult', 'adults')}`
+  return `${countText(n, 'child', 'children')}, ${countText(s.adults.length, 'adult', 'adults')}`
 })
 
 async function cook(): Promise<void> {

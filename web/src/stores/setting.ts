@@ -1,4 +1,4 @@
-import { QueryClient } from '@tanstack/query-core'
+import { QueryClient, isCancelledError } from '@tanstack/query-core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { MadeBefore } from '@lea/core/choose'
@@ -37,15 +37,37 @@ export const useSettingStore = defineStore('setting', () => {
   /** One answer for each list: asked for once while it is under way, and anew when it was changed here. */
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } })
   const lists = {
-    setting: async (fresh) => (setting.value = await ask<SettingAnswer>('setting', fresh)),
-    children: async (fresh) => (children.value = await ask<StoredChild[]>('children', fresh)),
-    recipes: async (fresh) => (recipes.value = await ask<RecipeRow[]>('recipes', fresh)),
-    sessions: async (fresh) => (sessions.value = await ask<StoredSession[]>('sessions', fresh)),
-    packets: async (fresh) => (packets.value = await ask<StoredPacket[]>('packets', fresh)),
-  } satisfies Record<string, (fresh: number) => Promise<unknown>>
+    setting: async (...how) => (setting.value = await ask<SettingAnswer>('setting', ...how)),
+    children: async (...how) => (children.value = await ask<StoredChild[]>('children', ...how)),
+    recipes: async (...how) => (recipes.value = await ask<RecipeRow[]>('recipes', ...how)),
+    sessions: async (...how) => (sessions.value = await ask<StoredSession[]>('sessions', ...how)),
+    packets: async (...how) => (packets.value = await ask<StoredPacket[]>('packets', ...how)),
+  } satisfies Record<string, (fresh: number, since: number) => Promise<unknown>>
   type ListName = keyof typeof lists
-  const ask = <T>(name: string, staleTime: number): Promise<T> =>
-    client.query({ queryKey: [name], queryFn: () => getCached<T>(`/${name}`), staleTime })
+  const startedAt = new Map<string, number>()
+  /**
+   * @param staleTime an answer of so many milliseconds ago will do
+   * @param since a question that was asked before this time, and is still under way, is dropped: its answer may be from before a change
+   */
+  async function ask<T>(name: string, staleTime: number, since: number): Promise<T> {
+    const query = {
+      queryKey: [name],
+      queryFn: ({ signal }: { signal: AbortSignal }) => {
+        startedAt.set(name, performance.now())
+        return getCached<T>(`/${name}`, signal)
+      },
+      staleTime,
+    }
+    if (client.isFetching({ queryKey: [name] }) > 0 && (startedAt.get(name) ?? 0) <= since)
+      await client.cancelQueries({ queryKey: [name] }, { silent: true })
+    try {
+      return await client.query(query)
+    } catch (fault) {
+      // Whoever waited for the dropped answer gets the newer one.
+      if (isCancelledError(fault)) return client.query(query)
+      throw fault
+    }
+  }
 
   let askedAt = -Infinity
   /** Everything, unless it has just been asked for and nothing was sent since. */
@@ -54,7 +76,7 @@ export const useSettingStore = defineStore('setting', () => {
     const fresh = lastWrite() < askedAt ? JUST_NOW_MS : 0
     if (fresh === 0) askedAt = performance.now()
     try {
-      await Promise.all(Object.values(lists).map((list) => list(fresh)))
+      await Promise.all(Object.values(lists).map((list) => list(fresh, lastWrite())))
       loaded.value = true
     } catch (e) {
       fault.value = inWords(e)
@@ -62,8 +84,9 @@ export const useSettingStore = defineStore('setting', () => {
   }
   /** Only what a change has touched is asked for again. */
   async function reload(...names: ListName[]): Promise<void> {
+    const now = performance.now()
     try {
-      await Promise.all(names.map((name) => lists[name](0)))
+      await Promise.all(names.map((name) => lists[name](0, now)))
     } catch (e) {
       fault.value = inWords(e)
     }
@@ -71,7 +94,7 @@ export const useSettingStore = defineStore('setting', () => {
 
   /** The cards as they are now: one may have changed while the table is at work. */
   async function loadChildren(): Promise<void> {
-    await lists.children(0)
+    await lists.children(0, performance.now())
   }
 
   const adults = computed(() => setting.value?.adults ?? [])

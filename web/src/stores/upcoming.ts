@@ -1,3 +1,4 @@
+import { countText } from '@lea/core/amount'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Plan } from '@lea/core/plan'
@@ -60,7 +61,7 @@ export const useUpcoming = defineStore('upcoming', () => {
         ? ''
         : left.stops === 0
           ? ', no stop'
-          : `, ${left.stops} ${left.stops === 1 ? 'stop' : 'stops'} to settle`
+          : `, ${countText(left.stops, 'stop')} to settle`
     return `Next: ${title}, ${dayText(session.date)} ${session.start}${session.state === 'cooking' ? ', at the table now' : settle}`
   })
 

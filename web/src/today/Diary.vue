@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Sessions by day, with what is still to settle; a new one in under a minute. */
+import { countText } from '@lea/core/amount'
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -43,17 +44,14 @@ const behind = computed(() => {
 const titleOf = (s: StoredSession): string => settingStore.recipe(s.recipe)?.title ?? 'a recipe that is gone'
 const count = (s: StoredSession): string => {
   const n = s.children.length + s.guests.length
-  return `${n} ${n === 1 ? 'child' : 'children'}, ${s.adults.length} ${s.adults.length === 1 ? 'adult' : 'adults'}`
+  return `${countText(n, 'child', 'children')}, ${countText(s.adults.length, 'adult')}`
 }
 const left = (s: StoredSession): string => {
   if (s.state === 'cooking') return 'at the table now'
   const standing = upcoming.standing[s.id]
   if (!standing) return 'working it out …'
   if (standing.fault) return standing.fault
-  const stops =
-    standing.stops === 0
-      ? 'no stop'
-      : `${standing.stops} ${standing.stops === 1 ? 'stop' : 'stops'} to settle`
+  const stops = standing.stops === 0 ? 'no stop' : `${countText(standing.stops, 'stop')} to settle`
   return standing.adults > 0 ? `${stops} · ${standing.adults} for an adult` : stops
 }
 

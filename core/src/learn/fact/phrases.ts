@@ -1,4 +1,5 @@
 /** Words that sayings share: parts, money, one or more of a thing, and an amount as it is spoken. */
+import { moneyText } from '../../amount/money'
 import pluralize from 'pluralize'
 import { ratio } from '../../amount/ratio'
 import type { Derived } from './fields'
@@ -34,10 +35,7 @@ export function partWord(part: string, locale: Locale): string {
 /** 135 is £1.35 or $1.35; below a pound the pence or cents. */
 export function coins(minor: string, locale: Locale): string {
   const value = ratio(improper(minor))
-  const about = value.d === 1n ? '' : 'about '
-  const whole = Math.round(value.valueOf())
-  if (whole < 100) return `${about}${whole}${locale === 'en-US' ? '¢' : 'p'}`
-  return `${about}${locale === 'en-US' ? '$' : '£'}${(whole / 100).toFixed(2)}`
+  return `${value.d === 1n ? '' : 'about '}${moneyText(value, locale === 'en-US' ? 'USD' : 'GBP')}`
 }
 
 const RULES = new Intl.PluralRules('en')

@@ -2,6 +2,7 @@
  * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
+import { countText } from '../../amount/count-text'
 import { factorBetween, scale } from '../../amount/scale'
 import { amountText, isRounded } from '../../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'
@@ -246,7 +247,7 @@ function apartFixes(touching: readonly Exposure[], around: Around): Fix[] {
   return [
     {
       label: `Own bowl for ${children.map(nameToken).join(' and ')}`,
-      cost: `own tools, mixed first · 1 more bowl · ${swaps.length} ${swaps.length === 1 ? 'swap' : 'swaps'} in it · the others keep the recipe`,
+      cost: `own tools, mixed first · 1 more bowl · ${countText(swaps.length, 'swap')} in it · the others keep the recipe`,
       action: { do: 'decide', decision: { kind: 'apart', children, swaps } },
     },
   ]

@@ -3,6 +3,7 @@
  * what is left and how long it keeps. A food without a price is named, never counted as free.
  * Source of the rules: measures.md F, common practice, from memory.
  */
+import { countText } from '../../amount/count-text'
 import type Fraction from 'fraction.js'
 import { cheaper, choosePacks, type PackChoice } from '../../amount/packs'
 import { amountText } from '../../amount/show'
@@ -121,7 +122,7 @@ function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request
 function packText(n: number, { size, unit }: { size: Ratio; unit: string }): string {
   if (unitOf(unit).dimension === 'count' && unit !== 'item') return amountText(ratio(size).mul(n), unit)
   if (unit !== 'item') return `${n} × ${amountText(size, unit)}`
-  return size === '1' ? String(n) : `${n} ${n === 1 ? 'pack' : 'packs'} of ${size}`
+  return size === '1' ? String(n) : `${countText(n, 'pack')} of ${size}`
 }
 
 interface Pack extends CupboardPack {

@@ -1,4 +1,5 @@
 /** The scoop strip: which measure each scoop is, how long it stands in the bar, and the running total under its end. */
+import { countText } from '../../amount/count-text'
 import type Fraction from 'fraction.js'
 import { amountText, numberText } from '../../amount/show'
 import { ratio, type Ratio } from '../../amount/ratio'
@@ -49,7 +50,7 @@ export function stripShares(m: Measured): number[] {
 
 /** "3 × 1/4 cup", "1 × 1/2 cup + 2 × 1 tbsp", "3 parts with any cup". */
 export function scoopsText(m: Scoops): string {
-  if (m.any) return `${m.n} ${m.n === 1 ? 'part' : 'parts'} with any cup`
+  if (m.any) return `${countText(m.n, 'part')} with any cup`
   return m.parts.map((p) => `${p.n} × ${p.name}`).join(' + ')
 }
 

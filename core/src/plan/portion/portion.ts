@@ -2,6 +2,7 @@
  * Pass 3, portion: each bowl's lines scaled exactly, to its share of what is made; whole eggs and tins; what does not grow in
  * proportion is said.
  */
+import { countText } from '../../amount/count-text'
 import type Fraction from 'fraction.js'
 import { amountText, numberText, readerText } from '../../amount/show'
 import { isWhole, ratio, toText } from '../../amount/ratio'
@@ -114,7 +115,7 @@ function eggFindings(draft: Shaped, bowls: readonly Bowl[], made: Making, reques
   const count = eggCount(all, ratio(1), RECIPE_EGG_GRAMS, box.grams)
   const whole = count.suggest === 'whole'
   if (whole && bowls.length === 1 && isWhole(all)) return []
-  const eggs = (n: number): string => `${n} ${n === 1 ? 'egg' : 'eggs'}`
+  const eggs = (n: number): string => countText(n, 'egg')
   const each = [...new Set(shares.map((s) => amountText(s.mul(RECIPE_EGG_GRAMS), 'g')))].join(' or ')
   const total = amountText(count.needed_g, 'g')
   const says =

@@ -5,6 +5,7 @@
  * role; where there is none of these either, it is weighed, one turn for each child who takes part. A pinned way is the only
  * one. Which of the ways, `fairScoops` decides over the whole bowl (calc.md `fair`).
  */
+import { remembered } from '../../amount/memo'
 import type Fraction from 'fraction.js'
 import { decompositions, type Size } from '../../amount/decompose'
 import { fairScoops, type FairIngredient } from '../../amount/fair'
@@ -94,7 +95,7 @@ function lotOf(demand: Demand, sizes: readonly Size[], task: BowlTask): Lot | nu
   const pin = task.pins.get(demand.task)
   const pinned = pin && pinnedLot(demand, pin, sizes)
   if (pinned) return pinned
-  const found = known(demand.mL, sizes, task.maxScoops, TOLERANCE[demand.role])
+  const found = known({ mL: demand.mL, sizes, maxScoops: task.maxScoops, tolerance: TOLERANCE[demand.role] })
   return found && { demand, counts: found.counts, errPct: found.errPct, pinned: false }
 }
 
@@ -106,21 +107,18 @@ interface Ways {
  * Ways of amounts, kept from bowl to bowl and from plan to plan: a teaspoon in this box is made in the same ways in every recipe. They
  * depend on nothing but the amount, the box, the most scoops and the tolerance; so many are kept at most.
  */
-const KEPT = new Map<string, Ways | null>()
-const KEPT_MOST = 3000
-
-function known(mL: Fraction, sizes: readonly Size[], maxScoops: number, tolerance: Ratio): Ways | null {
+const known = remembered(3000, madeOf, ({ mL, sizes, maxScoops, tolerance }) => {
   const box = sizes.map((s) => `${s.id}:${ratio(s.size).toFraction()}`).join()
-  const key = `${mL.toFraction()} ${box} ${maxScoops} ${tolerance}`
-  const kept = KEPT.get(key)
-  if (kept !== undefined) return kept
-  const made = madeOf(mL, sizes, maxScoops, tolerance)
-  if (KEPT.size >= KEPT_MOST) KEPT.clear()
-  KEPT.set(key, made)
-  return made
-}
+  return `${mL.toFraction()} ${box} ${maxScoops} ${tolerance}`
+})
 
-function madeOf(mL: Fraction, sizes: readonly Size[], maxScoops: number, tolerance: Ratio): Ways | null {
+interface Wanted {
+  mL: Fraction
+  sizes: readonly Size[]
+  maxScoops: number
+  tolerance: Ratio
+}
+function madeOf({ mL, sizes, maxScoops, tolerance }: Wanted): Ways | null {
   const exact = waysOf(mL, sizes, maxScoops)
   if (exact.length > 0) return { counts: patient(exact, sizes), errPct: '0' }
   const near = nearest(mL, sizes, maxScoops, tolerance)

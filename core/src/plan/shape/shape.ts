@@ -3,6 +3,7 @@
  * meat, chilli, heat, the hygiene and cross-contact plan, adult numbers. Swapped-in foods are judged like the others;
  * prepared shapes are taken from the recipe's words, not guessed.
  */
+import { countText } from '../../amount/count-text'
 import { adultsNeeded, RATIO_SOURCE } from '../../craft/ratios'
 import { ageText } from '../../craft/ages'
 import { PREPARATIONS, shapeBreach } from '../../food/choking'
@@ -215,7 +216,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
       says:
         have === 0
           ? 'No adult is in this session.'
-          : `${draft.people.length} children of these ages need ${needed} adults; ${have} ${have === 1 ? 'is' : 'are'} here.`,
+          : `${draft.people.length} children of these ages need ${needed} adults; ${countText(have, 'is', 'are')} here.`,
       because: rules.ratios?.length
         ? 'The least number of adults by the rule of this setting. Cooking usually wants more.'
         : 'The least number of adults by published minimum. Cooking usually wants more.',

@@ -3,6 +3,7 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
+import { countText } from '../../amount/count-text'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
@@ -202,7 +203,7 @@ function turnNotes(tasks: readonly Task[]): WatchNote[] {
         step: task.step,
         grade: 'adult' as const,
         about: WORK,
-        says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${times} ${times === 1 ? 'time' : 'times'}.`,
+        says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${countText(times, 'time')}.`,
         source: 'common practice',
       },
     ]

@@ -3,6 +3,7 @@
  * that everybody comes to every station once and nobody is at two. Every station that needs an adult has one of its own; where
  * there are not so many, the stations become jobs one after another, and it is said.
  */
+import { countText } from '../../amount/count-text'
 import { techniqueFor } from '../../craft/setting-techniques'
 import type { RecipeStep } from '../../recipe/recipe'
 import { adultsApart, adultsOnTasks } from './adult-for'
@@ -81,7 +82,7 @@ const tooFewAdults = (step: RecipeStep, needed: number, request: PlanRequest): F
     subject: { step: step.id },
     touches: [],
     says: `${step.title}: ${needed} stations need an adult each; one after another instead.`,
-    because: `${request.adults.length} ${request.adults.length === 1 ? 'adult is' : 'adults are'} here, and blades or heat want one who leads them.`,
+    because: `${countText(request.adults.length, 'adult is', 'adults are')} here, and blades or heat want one who leads them.`,
     source: 'common practice (supervision by technique), from memory',
     fixes: [{ label: 'Choose another adult', cost: 'one more', action: { do: 'add-adult' } }],
     dependsOn: [needed, request.adults],

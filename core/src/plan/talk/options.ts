@@ -3,6 +3,7 @@
  * child can do. The edge: a target that the child's age has just come to, or that is growing, or that is due to come back.
  * Source: learning.md D3, F2, F3 (common practice, from memory).
  */
+import { remembered } from '../../amount/memo'
 import type { FactPrompt } from '../../learn/fact/answer'
 import type { Locale } from '../../learn/fact/saying'
 import type { Fact } from '../../learn/facts'
@@ -63,8 +64,14 @@ export interface FactSaid {
  * Sayings of facts, kept from plan to plan: a plan is derived anew at each change, and most of its facts are as they were.
  * The same fact always gives the same; so many are kept at most.
  */
-const KEPT = new Map<string, FactSaid>()
-const KEPT_MOST = 600
+const saidBefore = remembered(
+  600,
+  ({ fact, locale }: { fact: Fact; locale: Locale }): FactSaid => ({
+    all: sayingsOf(fact, locale).map(saidOf),
+    largest: largestNumber(fact),
+  }),
+  ({ fact, locale }) => `${locale} ${JSON.stringify(fact)}`,
+)
 
 /** Sayings are worked out once for each fact: bowls of one size and children of one table share them. */
 export class Sayings {
@@ -76,13 +83,7 @@ export class Sayings {
   of(fact: Fact): FactSaid {
     const found = this.ofFact.get(fact)
     if (found) return found
-    const key = `${this.locale} ${JSON.stringify(fact)}`
-    const said = KEPT.get(key) ?? {
-      all: sayingsOf(fact, this.locale).map(saidOf),
-      largest: largestNumber(fact),
-    }
-    if (KEPT.size >= KEPT_MOST) KEPT.clear()
-    KEPT.set(key, said)
+    const said = saidBefore({ fact, locale: this.locale })
     this.ofFact.set(fact, said)
     return said
   }

@@ -10,6 +10,7 @@
  * least, (2) is the sum of squares of the loads over all weeks.
  * Source: scheduling.md (b); successive shortest paths with potentials is textbook (Ahuja, Magnanti, Orlin, Network Flows).
  */
+import { countText } from '../../amount/count-text'
 
 export interface DealTask {
   /** Places to give out. */
@@ -93,7 +94,7 @@ export function assignTurns(problem: DealProblem): Assignment {
 const tooMany = (t: DealTask): string =>
   t.el.length === 0
     ? `nobody may take part, and there are ${t.n} places`
-    : `${t.n} places, but ${t.el.length} ${t.el.length === 1 ? 'child' : 'children'} with at most ${t.cap} each`
+    : `${t.n} places, but ${countText(t.el.length, 'child', 'children')} with at most ${t.cap} each`
 
 /** The figures of a dealing, from its places. */
 export function summed(

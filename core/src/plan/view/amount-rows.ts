@@ -1,4 +1,5 @@
 /** The rows of the Amounts view and the choices above it, ready to be shown: nothing is computed after this. */
+import { countText } from '../../amount/count-text'
 import { numberText } from '../../amount/show'
 import { ratio, toMixed } from '../../amount/ratio'
 import { TOLERANCE } from '../../recipe/recipe'
@@ -77,7 +78,7 @@ export function makingText(plan: Plan): string {
       : left.compare(0) < 0
         ? `: ${numberText(left.abs())} too few`
         : ''
-  return `${portions}${pieces} for ${children.length} ${children.length === 1 ? 'child' : 'children'}${over}`
+  return `${portions}${pieces} for ${countText(children.length, 'child', 'children')}${over}`
 }
 
 /** "1 1/2 batches: 12 portions, none left over, 3 eggs". */
@@ -91,8 +92,8 @@ export const batchText = (b: Plan['making']['batches'][number]): string => {
 /** "2 oven loads of up to 24, 33 minutes in all". */
 export function ovenText({ oven, pieces }: Plan['making']): string {
   if (!oven || !pieces) return ''
-  const loads = `${oven.batches} ${oven.batches === 1 ? 'oven load' : 'oven loads'}`
-  const trays = `${oven.trayloads} ${oven.trayloads === 1 ? 'tray' : 'trays'}`
+  const loads = countText(oven.batches, 'oven load')
+  const trays = countText(oven.trayloads, 'tray')
   const last = oven.batches > 1 ? `, the last of ${oven.lastBatchPieces}` : ''
   return `${pieces.n} ${pieces.what} on ${trays}: ${loads}${last}, ${numberText(oven.minutes)} minutes in all`
 }

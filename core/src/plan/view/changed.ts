@@ -1,4 +1,5 @@
 /** What a change of who comes, or of a card, has changed in the plan, in one sentence. */
+import { countText } from '../../amount/count-text'
 import { dietOfKey } from '../../food/diets'
 import { allergenName } from '../../food/allergens'
 import { nameToken, type Finding } from '../model/finding'
@@ -40,7 +41,7 @@ export function whatChanged(before: Plan | null, after: Plan): string {
     parts.push(
       `${stops.length} new or changed ${stops.length === 1 ? 'stop' : 'stops'} to settle${about ? ` (${about})` : ''}`,
     )
-  } else if (fewer > 0) parts.push(`${fewer} ${fewer === 1 ? 'stop' : 'stops'} fewer`)
+  } else if (fewer > 0) parts.push(`${countText(fewer, 'stop')} fewer`)
   else parts.push('no new stop: packets are still read on the day')
   if (before && was.size !== is.size) parts.push(`amounts for ${is.size} instead of ${was.size}`)
   if (before && before.totals.endsAt !== after.totals.endsAt)

@@ -1,4 +1,5 @@
 /** How the jobs of a plan fit each child: what stretches it, what is easy for it, what it had lately, what it does instead. */
+import { countText } from '../../amount/count-text'
 import { fitOf } from '../../craft/skills'
 import { techniqueFor } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'
@@ -26,7 +27,7 @@ export interface ChildFit {
 const beforeText = (over: number): string => {
   const jobs = Math.abs(over)
   if (jobs === 0) return ''
-  return `in the last sessions ${jobs} ${jobs === 1 ? 'job' : 'jobs'} ${over > 0 ? 'more' : 'fewer'} than the middle of the group`
+  return `in the last sessions ${countText(jobs, 'job')} ${over > 0 ? 'more' : 'fewer'} than the middle of the group`
 }
 
 /** What each child has to do and how long it waits, in minutes. */

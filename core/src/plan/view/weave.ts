@@ -1,4 +1,5 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
+import { countText } from '../../amount/count-text'
 import { isOvernight } from '../model/sittings'
 import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'
@@ -138,9 +139,7 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
 /** "6 × 1/4 cup", "2 pieces", "weigh 80 g". */
 export function howText(measured: Measured): string {
   if (measured.by === 'scoop') return scoopsText(measured)
-  return measured.by === 'pieces'
-    ? `${measured.n} ${measured.n === 1 ? 'piece' : 'pieces'}`
-    : `weigh ${measured.text}`
+  return measured.by === 'pieces' ? countText(measured.n, 'piece') : `weigh ${measured.text}`
 }
 
 function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {

@@ -2,6 +2,7 @@
  * Other ways to measure one line of a bowl: every exact way counted, the worthwhile ones listed, and 'the same whole made four
  * ways' for the children to compare. Where no way is exact: the nearest with each measure, and the nearest of two measures.
  */
+import { countText } from '../../amount/count-text'
 import { rankOf } from '../../amount/decompose'
 import { nearest } from '../../amount/near'
 import { ratio, toPlaces } from '../../amount/ratio'
@@ -158,11 +159,11 @@ function turnsText(counts: readonly number[], k: number): string {
   const total = sum(counts)
   const used = counts.filter((n) => n > 0)
   const each = total / k
-  if (k === 1) return `${total} ${total === 1 ? 'scoop' : 'scoops'}`
+  if (k === 1) return countText(total, 'scoop')
   if (used.every((n) => n % k === 0)) return `${each} each, all the same`
   if (total % k === 0) return `${each} each`
   if (total >= k) return `${Math.floor(each)} or ${Math.ceil(each)} each`
-  return `${total} ${total === 1 ? 'turn' : 'turns'} for ${k} children`
+  return `${countText(total, 'turn')} for ${k} children`
 }
 
 const sameWays = (a: Record<string, number>, b: Record<string, number>): boolean =>

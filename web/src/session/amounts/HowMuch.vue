@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** How much is made: by children, portions, pieces, batches, a tin or cases; what is over; batch sizes in whole eggs. */
 import { computed, ref, watch } from 'vue'
-import { numberText, ratio, toMixed } from '@lea/core/amount'
+import { countText, numberText, ratio, toMixed } from '@lea/core/amount'
 import { type Plan, batchText, makingText, ovenText } from '@lea/core/plan'
 import { COMMON_CASES, COMMON_TINS, type Make, type Recipe } from '@lea/core/recipe'
 import { makeSchema } from '@lea/core/schema'
@@ -65,7 +65,7 @@ function wanted(): unknown {
 async function use(): Promise<void> {
   fault.value = ''
   try {
-    const make = (await makeSchema.validate(wanted())) as Make
+    const make = (await makeSchema.validate(wanted()))
     await session.choose({ kind: 'make', make })
   } catch (e) {
     fault.value = e instanceof Error ? e.message : String(e)
@@ -147,7 +147,7 @@ const choose = (make: Make): Promise<void> => session.choose({ kind: 'make', mak
       </h3>
       <ul class="text-sm">
         <li v-for="c in plan.making.cases" :key="c.name">
-          {{ c.n }} {{ c.name }} ({{ c.tins }} {{ c.tins === 1 ? 'tin' : 'tins' }})
+          {{ c.n }} {{ c.name }} ({{ countText(c.tins, 'tin') }})
         </li>
       </ul>
     </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
+import { countText } from '@lea/core/amount'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { MEETING_WORDS, concernName } from '@lea/core/food'
@@ -80,8 +81,7 @@ const text = ref('')
     >
       <p class="min-w-0 flex-1">
         <strong
-          >One pot for all: {{ set.decisions.length }}
-          {{ set.decisions.length === 1 ? 'change clears' : 'changes clear' }}
+          >One pot for all: {{ countText(set.decisions.length, 'change clears', 'changes clear') }}
           {{ set.stuck.length === 0 ? 'every line' : 'all but ' + set.stuck.join(', ') }}.</strong
         >
         {{ swapSetText(set) }}

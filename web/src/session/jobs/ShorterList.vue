@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** What would make it shorter: tried for real in the worker, when asked; each with before and after. */
+import { countText } from '@lea/core/amount'
 import { ref, shallowRef, watch } from 'vue'
 import type { Plan, Shorter } from '@lea/core/plan'
 import { useSession } from '../../stores/session/session'
@@ -18,7 +19,7 @@ async function look(): Promise<void> {
   found.value = await session.shorter()
   looking.value = false
 }
-const fewer = (n: number): string => `${n} ${n === 1 ? 'minute' : 'minutes'} less`
+const fewer = (n: number): string => `${countText(n, 'minute')} less`
 </script>
 
 <template>
