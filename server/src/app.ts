@@ -8,11 +8,15 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import { RECIPE_SCHEMA_PATH, recipeJsonSchema } from '@lea/core/schema'
-import { atLeast, sameOrigin } from './auth'
+import { IDLE_MS, atLeast, sameOrigin, settleWho } from './auth'
+import { plainKeys, shallow } from './body'
 import { onFault, unknownRoute } from './fault'
 import type { AppContext } from './context'
 import { archiveRoutes } from './routes/archive'
 import { begunRoutes } from './routes/offline-start'
+import { arrivalRoutes } from './routes/arrivals'
+import { cookingRoutes } from './routes/cooking'
+import { childRoutes } from './routes/children'
 import { calendarRoutes } from './routes/calendar'
 import { deviceRoutes } from './routes/devices'
 import { eventRoutes } from './routes/events'
@@ -27,12 +31,12 @@ import { recordRoutes } from './routes/record'
 import { rosterRoutes } from './routes/roster'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
-import { signInRoutes } from './routes/sign-in'
+import { doorRoutes } from './routes/door'
+import { ownSignInRoutes } from './routes/own-sign-in'
+import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
 import { SERVER_VERSION } from './version'
 import { signInStore } from './sign-in-store'
-
-const DAY = 24 * 3600 * 1000
 
 export function makeApp(context: AppContext): Express {
   const app = express()
@@ -82,23 +86,23 @@ export function makeApp(context: AppContext): Express {
   })
   // Streams of news are sent as they come.
   app.use('/api', compression({ filter: isWorthPacking }))
-  app.use('/api', sameOrigin, express.json({ limit: '1mb' }), signIns(context), api(context))
+  app.use('/api', sameOrigin, signIns(context), api(context))
   if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
   app.use(onFault)
   return app
 }
 
-function signIns({ pool, cookieSecret, https }: AppContext): express.RequestHandler {
+function signIns({ pool, cookieSecret, https, log }: AppContext): express.RequestHandler {
   return session({
     name: 'lea',
-    store: signInStore(pool),
+    store: signInStore(pool, log),
     secret: cookieSecret,
     resave: false,
     saveUninitialized: false,
     rolling: true,
     // Long enough to last through any session at the table.
-    cookie: { httpOnly: true, sameSite: 'strict', secure: https, maxAge: DAY },
+    cookie: { httpOnly: true, sameSite: 'strict', secure: https, maxAge: IDLE_MS },
   })
 }
 
@@ -108,10 +112,16 @@ function api(context: AppContext): express.Router {
     res.set('cache-control', 'no-store')
     next()
   })
-  router.use(signInRoutes(context))
+  router.use(doorRoutes(context))
+  // Who is asking is settled before a body is read.
+  router.use(settleWho(context.pool), express.json({ limit: '1mb', reviver: plainKeys }), shallow)
+  router.use(ownSignInRoutes(context))
+  router.use(adultRoutes(context))
   router.use(
     '/sessions',
     sessionRoutes(context),
+    cookingRoutes(context),
+    arrivalRoutes(context),
     eventRoutes(context),
     begunRoutes(context),
     mendRoutes(context),
@@ -128,6 +138,7 @@ function api(context: AppContext): express.Router {
   router.use(calendarRoutes(context))
   router.use(rosterRoutes(context))
   router.use(archiveRoutes(context))
+  router.use(childRoutes(context))
   router.use(settingRoutes(context))
   router.use(unknownRoute)
   return router

@@ -1,26 +1,73 @@
 /** The door: who is signed in, what they may do, and where writes may come from. */
 import type { Request, RequestHandler } from 'express'
+import type { Pool } from 'pg'
 import type { PersonRole } from '@lea/core/schema'
+import { type Person, personOfSignIn } from './db/sign-ins'
 import { Fault } from './fault'
 
-export interface SignedIn {
-  id: string
-  settingId: string
-  name: string
-  role: PersonRole
-}
+export type SignedIn = Omit<Person, 'round'>
 
 declare module 'express-session' {
   interface SessionData {
-    person: SignedIn
+    /** Whose sign-in it is. What they may do is asked at each request, and kept nowhere. */
+    person: { id: string; round: number; since: string; device: string }
+  }
+}
+declare global {
+  // eslint-disable-next-line @typescript-eslint/no-namespace -- how Express lets a request be added to
+  namespace Express {
+    interface Request {
+      person?: SignedIn
+    }
   }
 }
 
+/** A sign-in that nobody uses ends after a day. */
+export const IDLE_MS = 24 * 3600_000
+/** However much it is used, it ends: a working day, and the evening. */
+const LIFE_MS = 16 * 3600_000
+
+/**
+ * Settles who is asking, before anything else of a request is read: by the id that the sign-in keeps, looked up anew each time.
+ * @throws Fault 401 where nobody is signed in, or their sign-in has ended
+ */
+export const settleWho =
+  (pool: Pool): RequestHandler =>
+  async (req, _res, next) => {
+    if (!req.session.person) throw new Fault(401, 'please sign in')
+    const person = await whoHolds(pool, req)
+    if (!person) {
+      await new Promise<void>((done) => req.session.destroy(() => done()))
+      throw new Fault(401, 'this sign-in has ended: please sign in again')
+    }
+    const { id, settingId, name, role } = person
+    req.person = { id, settingId, name, role }
+    next()
+  }
+
+/** Whose sign-in it is, as they are now; null where it has ended. */
+async function whoHolds(pool: Pool, req: Request): Promise<Person | null> {
+  const known = req.session.person
+  const person = known ? await personOfSignIn(pool, known.id) : null
+  if (!known || person?.round !== known.round) return null
+  return Date.now() - Date.parse(known.since) > LIFE_MS ? null : person
+}
+
+/** Does the sign-in of a request that goes on for long still hold? Where the database does not answer, it is taken to. */
+export const signInHolds = (pool: Pool, req: Request): Promise<boolean> =>
+  whoHolds(pool, req).then(
+    (person) => person !== null,
+    () => true,
+  )
+
+/** Which page is asking, by the name it gave itself: so that it is not told of its own doing. */
+export const pageOf = (req: Request): string =>
+  (req.get('x-lea-page') ?? '').replace(/[^\w-]/g, '').slice(0, 60)
+
 /** @throws Fault 401 where nobody is signed in */
 export function personOf(req: Request): SignedIn {
-  const person = req.session.person
-  if (!person) throw new Fault(401, 'please sign in')
-  return person
+  if (!req.person) throw new Fault(401, 'please sign in')
+  return req.person
 }
 
 const RANK: Record<PersonRole, number> = { helper: 0, leader: 1, owner: 2 }

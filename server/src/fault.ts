@@ -20,7 +20,8 @@ export async function read<T>(schema: ISchema<T>, value: unknown): Promise<T> {
     return await schema.validate(value ?? {}, { abortEarly: true, stripUnknown: true })
   } catch (fault) {
     if (fault instanceof ValidationError) throw new Fault(400, fault.message, fault.path || undefined)
-    throw fault
+    // A schema that stumbles over what it was given has been given nothing it knows.
+    throw new Fault(400, 'this is not in a shape that Lea reads')
   }
 }
 

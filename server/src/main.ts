@@ -51,7 +51,10 @@ async function listen(server: Server, host: string, port: number, exact: boolean
 }
 
 async function main(): Promise<void> {
-  const pool = openPool(need('LEA_APP_URL'))
+  const log = pino({ level: env('LEA_LOG') || 'warn' })
+  const pool = openPool(need('LEA_APP_URL'), (fault) =>
+    log.warn(fault, 'a connection to the database was lost'),
+  )
   await migrate(need('LEA_OWNER_URL'), migrations).catch((fault: unknown) => {
     fail(fault instanceof Error ? fault.message : String(fault))
   })
@@ -68,12 +71,13 @@ async function main(): Promise<void> {
     await pool.end()
     return
   }
-  const log = pino({ level: env('LEA_LOG') || 'warn' })
   const plans = startPools({
     compile: new URL('./compile-worker.js', import.meta.url),
     pdf: new URL('./pdf-worker.js', import.meta.url),
   })
-  const live = openTableFeed(need('LEA_APP_URL'))
+  const live = openTableFeed(need('LEA_APP_URL'), (fault) =>
+    log.warn(fault, 'the line for news of tables was lost'),
+  )
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const app = makeApp({
     devices,

@@ -5,6 +5,7 @@
 import connectPgSimple from 'connect-pg-simple'
 import session from 'express-session'
 import type { Pool } from 'pg'
+import type { Logger } from 'pino'
 
 const TOUCHED_EVERY_MS = 5 * 60_000
 /** Beyond so many all are forgotten, and written down once more. */
@@ -27,5 +28,10 @@ class SignIns extends Store {
   }
 }
 
-export const signInStore = (pool: Pool): session.Store =>
-  new SignIns({ pool, tableName: 'sign_ins', pruneSessionInterval: 3600, errorLog: () => undefined })
+export const signInStore = (pool: Pool, log: Logger): session.Store =>
+  new SignIns({
+    pool,
+    tableName: 'sign_ins',
+    pruneSessionInterval: 3600,
+    errorLog: (...fault) => log.error({ fault: fault.map(String) }, 'sign-ins could not be read or written'),
+  })

@@ -23,7 +23,9 @@ const soon = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interva
 const children = async () => (await petra.get('/api/children')).body as StoredChild[]
 const now = async () =>
   (await petra.get(`/api/sessions/${session.id}`)).body as { session: StoredSession; plan: Plan }
-const put = (child: StoredChild, more: Partial<StoredChild>) => {
+const put = async (child: StoredChild, more: Partial<StoredChild>) => {
+  const all = (await petra.get('/api/children')).body as StoredChild[]
+  const version = all.find((c) => c.id === child.id)?.version
   const { id, nickname, birth, concerns, diets, languages, needs } = child
   return petra.send('PUT', `/api/children/${id}`, {
     ...{ nickname, birth, concerns, diets, languages, needs },
@@ -31,11 +33,11 @@ const put = (child: StoredChild, more: Partial<StoredChild>) => {
     ...(child.carePlan && { carePlan: child.carePlan }),
     ...(child.limits && { limits: child.limits }),
     ...more,
+    version,
   })
 }
 const swap = { kind: 'swap', line: 'buttermilk', swap: 'buttermilk>oat-drink' }
-const decide = (decisions: object[]) =>
-  petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions })
+const decide = (decisions: object[]) => petra.change(session.id, { decisions })
 
 describe('a card that changes while cooking', () => {
   let child: StoredChild
@@ -48,7 +50,7 @@ describe('a card that changes while cooking', () => {
     child = list.find((c) => c.id === stored.children[0]) as StoredChild
     expect((await put(child, { nickname: `${child.nickname} B` })).status).toBe(200)
     expect(childrenNotCoveredByPlan(plan, atTable(stored, await children()))).toEqual([])
-    expect((await decide([swap])).status).toBe(409)
+    expect((await decide([{ ...swap, swap: 'buttermilk>soya-drink' }])).status).toBe(409)
   })
 
   it('is heard at the table, and the plan in force does not know it', async () => {

@@ -126,8 +126,7 @@ describe('decisions about amounts', () => {
     [{ kind: 'scooping', way: 'quick' }, 200],
     [{ kind: 'got', food: 'wheat-flour', buy: '1 × 500 g' }, 200],
   ])('%j: %i', async (decision, status) => {
-    const path = `/api/sessions/${session}/decisions`
-    expect((await owner.send('PUT', path, { decisions: [decision] })).status).toBe(status)
+    expect((await owner.change(session, { decisions: [decision] })).status).toBe(status)
   })
 })
 

@@ -23,6 +23,14 @@ beforeAll(async () => {
 })
 afterAll(() => house.close())
 
+const putRules = async (rules: object) =>
+  petra.send('PUT', '/api/setting/rules', {
+    rules,
+    version: (await petra.get('/api/setting')).body.versions.rules,
+  })
+const putKit = async (kit: object) =>
+  petra.send('PUT', '/api/setting/kit', { kit, version: (await petra.get('/api/setting')).body.versions.kit })
+
 describe('rules of the house', () => {
   it('ages, tools, ratios and the week are kept whole, and the plan request carries them', async () => {
     const before = await rules()
@@ -36,7 +44,7 @@ describe('rules of the house', () => {
       week: ['stir'],
       ownUnder: 36,
     }
-    expect((await petra.send('PUT', '/api/setting/rules', next)).status).toBe(200)
+    expect((await putRules(next)).status).toBe(200)
     expect(await rules()).toMatchObject({
       techniques: next.techniques,
       ratios: next.ratios,
@@ -45,12 +53,12 @@ describe('rules of the house', () => {
     })
     const { body } = await petra.get(`/api/sessions/${(await planned()).id}/request`)
     expect(body.rules.techniques).toEqual(next.techniques)
-    expect((await petra.send('PUT', '/api/setting/rules', before)).status).toBe(200)
+    expect((await putRules(before)).status).toBe(200)
   })
   it('what is wrong is refused with the field', async () => {
     const before = await rules()
     const bad = async (more: object): Promise<string> => {
-      const { status, body } = await petra.send('PUT', '/api/setting/rules', { ...before, ...more })
+      const { status, body } = await putRules({ ...before, ...more })
       expect(status).toBe(400)
       return body.error.says
     }
@@ -62,11 +70,11 @@ describe('rules of the house', () => {
   it('tools that are few are kept with the kit', async () => {
     const kit = (await petra.get('/api/setting')).body.kit as Kit
     const tools = [{ tool: 'rolling pin', count: 2 }]
-    expect((await petra.send('PUT', '/api/setting/kit', { ...kit, tools })).status).toBe(200)
+    expect((await putKit({ ...kit, tools })).status).toBe(200)
     expect((await petra.get('/api/setting')).body.kit.tools).toEqual(tools)
     const none = [{ tool: 'rolling pin', count: 0 }]
-    expect((await petra.send('PUT', '/api/setting/kit', { ...kit, tools: none })).status).toBe(400)
-    await petra.send('PUT', '/api/setting/kit', kit)
+    expect((await putKit({ ...kit, tools: none })).status).toBe(400)
+    await putKit(kit)
   })
   it("a child's own plan leaves techniques out, and what was seen and done stays when it is edited", async () => {
     const all = (await petra.get('/api/children')).body as {
@@ -77,19 +85,20 @@ describe('rules of the house', () => {
       diets: unknown[]
       languages: unknown[]
       needs: unknown[]
-      skills?: object
-      lately?: object
+      version: number
+      progress?: { lastDone: object; skills: object }
     }[]
-    const child = all.find((c) => c.lately && Object.keys(c.lately).length > 0)
+    const child = all.find((c) => Object.keys(c.progress?.lastDone ?? {}).length > 0)
     if (!child) throw new Error('nobody has a record')
-    const { nickname, birth, concerns, diets, languages, needs } = child
-    const input = { nickname, birth, concerns, diets, languages, needs, limits: ['bridge-cut'] }
+    const { nickname, birth, concerns, diets, languages, needs, version } = child
+    const input = { nickname, birth, concerns, diets, languages, needs, version, limits: ['bridge-cut'] }
     const { status, body } = await petra.send('PUT', `/api/children/${child.id}`, input)
     expect(status).toBe(200)
-    expect(body).toMatchObject({ limits: ['bridge-cut'], lately: child.lately, skills: child.skills })
-    const wrong = { ...input, limits: ['flying'] }
+    expect(body).toMatchObject({ limits: ['bridge-cut'], progress: child.progress, version: version + 1 })
+    expect((await petra.send('PUT', `/api/children/${child.id}`, input)).status).toBe(409)
+    const wrong = { ...input, version: version + 1, limits: ['flying'] }
     expect((await petra.send('PUT', `/api/children/${child.id}`, wrong)).status).toBe(400)
-    await petra.send('PUT', `/api/children/${child.id}`, { ...input, limits: [] })
+    await petra.send('PUT', `/api/children/${child.id}`, { ...input, version: version + 1, limits: [] })
   })
 })
 
@@ -112,7 +121,7 @@ describe('a rotation', () => {
   it('makes a session of each group, with the decisions of the first', async () => {
     const session = await planned()
     const decisions = [{ kind: 'swap', line: 'buttermilk', swap: 'buttermilk>oat-drink' }]
-    await petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions })
+    await petra.change(session.id, { decisions })
     const before = (await sessions()).length
     const groups = [0, 1, 2].map((g) => ({
       start: `1${g}:15`,

@@ -98,25 +98,29 @@ describe('words of a setting', () => {
   it('a child may speak any language that has a code', async () => {
     const petra = await signedIn('petra')
     const [child] = (await petra.get('/api/children')).body as StoredChild[]
-    const { nickname, birth, concerns, diets, needs } = child as StoredChild
+    const { nickname, birth, concerns, diets, needs, version } = child as StoredChild
     const put = (languages: string[]) =>
-      petra.send('PUT', `/api/children/${child?.id}`, { nickname, birth, concerns, diets, needs, languages })
+      petra.send('PUT', `/api/children/${child?.id}`, {
+        ...{ nickname, birth, concerns, diets, needs, version },
+        languages,
+      })
     expect((await put(['so'])).status).toBe(200)
     expect((await put(['zz-not-one!'])).status).toBe(400)
   })
   it('what was noted in past sessions is kept beside the child, and goes into the next plan', async () => {
     const petra = await signedIn('petra')
     const children = (await petra.get('/api/children')).body as StoredChild[]
-    const noted = children.find((c) => (c.talk?.marks.length ?? 0) > 0)
-    expect(noted?.talk?.heard.length).toBeGreaterThan(0)
+    const noted = children.find((c) => (c.progress?.talk.marks.length ?? 0) > 0)
+    expect(noted?.progress?.talk.heard.length).toBeGreaterThan(0)
     const sessions = (await petra.get('/api/sessions')).body as StoredSession[]
     const next = sessions.find((s) => s.state === 'planned')
     const request = (await petra.get(`/api/sessions/${next?.id}/request`)).body as PlanRequest
-    expect(request.children.find((c) => c.id === noted?.id)?.talk).toEqual(noted?.talk)
+    expect(request.children.find((c) => c.id === noted?.id)?.talk).toEqual(noted?.progress?.talk)
     expect(readPlanRequest(request).children.length).toBe(request.children.length)
-    const shares = children.filter((c) => c.ahead && next?.children.includes(c.id))
+    const shares = children.filter((c) => c.progress?.turnsOverShare && next?.children.includes(c.id))
     expect(shares.length).toBeGreaterThan(0)
-    for (const c of shares) expect(request.children.find((k) => k.id === c.id)?.turnsOverShare).toBe(c.ahead)
+    for (const c of shares)
+      expect(request.children.find((k) => k.id === c.id)?.turnsOverShare).toBe(c.progress?.turnsOverShare)
     const plan = compile(request)
     expect(plan.talk.flatMap((t) => t.asks ?? []).some((a) => a.why === 'due')).toBe(true)
     expect((await petra.get(`/api/record/children/${noted?.id}`)).body.talk.length).toBeGreaterThan(0)

@@ -84,7 +84,7 @@ describe('the register', () => {
       at: '2027-01-10T09:00:00Z',
       packet: packet.id,
     }
-    const kept = await owner.send('PUT', `/api/sessions/${session}/decisions`, { decisions: [decision] })
+    const kept = await owner.change(session, { decisions: [decision] })
     expect([kept.status, kept.body.error.field]).toEqual([409, 'decisions'])
   })
   it('a helper may not change it, and a stranger sees nothing', async () => {

@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { saveChild } from '../src/db/people'
+import { addChild } from '../src/db/people'
 import { migrate } from '../src/db/migrate'
 import { inSetting } from '../src/db/pool'
 import { loadDemo } from '../src/demo/load'
@@ -69,7 +69,7 @@ describe('the role that owns nothing', () => {
       languages: [],
       needs: [],
     }
-    await expect(inSetting(house.pool, mine, (db) => saveChild(db, other, child))).rejects.toMatchObject({
+    await expect(inSetting(house.pool, mine, (db) => addChild(db, other, child))).rejects.toMatchObject({
       code: '42501',
     })
     const changed = await inSetting(house.pool, mine, (db) =>

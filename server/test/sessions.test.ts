@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { type StoredSession, inputsOf } from '@lea/core/setting'
+import { type StoredChild, type StoredSession, inputsOf } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { today } from '../src/clock'
 import { openTestServer, type TestServer, type Visitor } from './test-server'
@@ -52,7 +52,7 @@ describe('a session from plan to table', () => {
   })
   it('keeps decisions, and plans what ./lea calc plan plans', async () => {
     const decisions = [{ kind: 'swap', line: 'buttermilk', swap: 'buttermilk>oat-drink' }]
-    expect((await petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions })).status).toBe(200)
+    expect((await petra.change(session.id, { decisions })).status).toBe(200)
     const request = (await petra.get(`/api/sessions/${session.id}/request`)).body
     expect(JSON.stringify(request)).not.toContain('Zuri')
     const printed = JSON.parse(calcPlan(request))
@@ -64,7 +64,7 @@ describe('a session from plan to table', () => {
     expect(started.body.plan).toEqual(printed)
   })
   it('is frozen then: inputs and decisions stand', async () => {
-    const again = await petra.send('PUT', `/api/sessions/${session.id}/decisions`, { decisions: [] })
+    const again = await petra.change(session.id, { decisions: [] })
     expect(again.status).toBe(409)
     const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body
     expect(plan.bowls[0].lines.map((l: { food: string }) => l.food)).toContain('oat-drink')
@@ -100,9 +100,8 @@ describe('a session from plan to table', () => {
     const path = `/api/sessions/${session.id}/events`
     const child = session.children[0] ?? ''
     const skills = async (): Promise<Record<string, string>> =>
-      ((await petra.get('/api/children')).body as { id: string; skills: Record<string, string> }[]).find(
-        (c) => c.id === child,
-      )?.skills ?? {}
+      ((await petra.get('/api/children')).body as StoredChild[]).find((c) => c.id === child)?.progress
+        ?.skills ?? {}
     const before = (await skills())['mash']
     const seen = { ...tap('', '', 900), kind: 'skill', body: { child, technique: 'mash', how: 'help' } }
     expect((await petra.send('POST', path, { events: [seen] })).status).toBe(200)
@@ -110,7 +109,7 @@ describe('a session from plan to table', () => {
     const bad = { ...seen, id: randomUUID(), body: { ...seen.body, how: 'badly' } }
     expect((await petra.send('POST', path, { events: [bad] })).status).toBe(400)
     const known = ((await petra.get('/api/children')).body as { id: string }[]).find((c) => c.id === child)
-    const form = { ...known, id: undefined, skills: undefined }
+    const form = { ...known, id: undefined, progress: undefined }
     expect((await petra.send('PUT', `/api/children/${child}`, form)).status).toBe(200)
     expect((await skills())['mash']).toBe('help')
     const undo = { ...tap('', '', 901), kind: 'undo', body: { event: seen.id } }

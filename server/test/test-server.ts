@@ -7,6 +7,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
+import { type StoredSession, changesBetween } from '@lea/core/setting'
 import pino from 'pino'
 import { makeApp } from '../src/app'
 import { migrate } from '../src/db/migrate'
@@ -35,6 +36,8 @@ export interface Visitor {
   get(path: string): Promise<Answer>
   send(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>
   signIn(name: string, password: string): Promise<Answer>
+  /** What a page sends where somebody has changed a session to this: the differences from what is there. */
+  change(session: string, to: Partial<StoredSession> | Record<string, unknown>): Promise<Answer>
   /** The stream of a table; ended by `leave`. */
   hear(session: string): Promise<{ news: string[]; leave: () => void }>
   /** Bytes in, bytes out. */
@@ -44,7 +47,7 @@ export interface Visitor {
 /** One web server on a database: there may be several on the same. */
 async function serve(appUrl: string, signInsAllowed: number) {
   const pool = openPool(appUrl)
-  const live = openTableFeed(appUrl)
+  const live = openTableFeed(appUrl, () => undefined)
   const plans = startPools({
     compile: new URL('../dist/compile-worker.js', import.meta.url),
     pdf: new URL('../dist/pdf-worker.js', import.meta.url),
@@ -160,6 +163,11 @@ function visitor(base: string): Visitor {
     get: (path) => ask('GET', path),
     send: ask,
     signIn: (signIn, password) => ask('POST', '/api/sign-in', { signIn, password }),
+    change: async (session, to) => {
+      const before = (await ask('GET', `/api/sessions/${session}`)).body.session as StoredSession
+      const changes = changesBetween(before, { ...before, ...to })
+      return ask('POST', `/api/sessions/${session}/changes`, { changes })
+    },
     hear: async (session) => {
       const ended = new AbortController()
       const response = await fetch(`${base}/api/sessions/${session}/live`, {

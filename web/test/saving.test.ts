@@ -15,7 +15,7 @@ const session: StoredSession = {
   children: ['a'],
   guests: [],
   adults: ['p'],
-  seats: {},
+  seats: [],
   decisions: [],
   state: 'planned',
 } as unknown as StoredSession
@@ -24,7 +24,7 @@ const quick = { kind: 'scooping', way: 'quick' } as const
 /** What came to the server, in order, and how it answers. */
 let came: { path: string; body: Record<string, unknown> }[]
 let answer: () => Promise<Response>
-const ok = async () => new Response('{}')
+const ok = async () => new Response(JSON.stringify({ session }))
 const later = setTimeout
 
 beforeEach(() => {
@@ -41,69 +41,91 @@ afterEach(() => vi.unstubAllGlobals())
 
 function open() {
   const stored = shallowRef<StoredSession | null>(session)
-  return { stored, saving: savingOf(stored) }
+  const told: StoredSession[] = []
+  const saving = savingOf(stored, (s) => told.push(s))
+  /** Changes the screen, and sends the difference. */
+  const change = (to: Partial<StoredSession>) => {
+    const before = stored.value as StoredSession
+    stored.value = { ...before, ...to }
+    return saving.save(before)
+  }
+  return { stored, saving, told, change }
 }
-const decide = (stored: { value: StoredSession | null }, n: number) => {
-  stored.value = { ...session, decisions: Array.from({ length: n }, () => quick) }
+type Sent = { kind: string; to?: unknown; was?: unknown; id?: string }
+const sent = () => came.map((c) => (c.body['changes'] as Sent[]).map((x) => x.kind))
+/** Once; then all is well. */
+const conflict = (conflicts: unknown[]) => async () => {
+  answer = ok
+  return new Response(JSON.stringify({ error: { says: 'it meets', field: 'changes', conflicts } }), {
+    status: 409,
+  })
 }
-const counts = () => came.map((c) => (c.body['decisions'] as unknown[] | undefined)?.length ?? 'inputs')
 
 describe('changes of a session', () => {
   it('come one after another, however long the first takes; what is overtaken is never sent', async () => {
-    const { stored, saving } = open()
+    const { saving, change } = open()
     let release = (): void => undefined
-    answer = () => new Promise((done) => (release = () => done(new Response('{}'))))
-    decide(stored, 1)
-    const first = saving.save('decisions')
+    answer = () => new Promise((done) => (release = () => done(new Response(JSON.stringify({ session })))))
+    const first = change({ decisions: [quick] })
     await soon(() => expect(release.toString()).toMatch(/done/))
-    decide(stored, 2)
-    const second = saving.save('decisions')
-    decide(stored, 3)
-    const third = saving.save('decisions')
+    const second = change({ start: '10:30' })
+    const third = change({ start: '10:45' })
     expect(came).toEqual([])
     answer = ok
     release()
     expect(await Promise.all([first, second, third])).toEqual([null, null, null])
-    expect(counts()).toEqual([1, 3])
+    expect(sent()).toEqual([['decide'], ['start']])
+    expect(came[1]?.body['changes']).toEqual([{ kind: 'start', was: '10:00', to: '10:45' }])
     expect(saving.fault.value).toBe('')
   })
 
   it('are there before what is asked of the server after them', async () => {
-    const { stored, saving } = open()
-    decide(stored, 1)
-    void saving.save('decisions')
-    void saving.save('inputs')
+    const { saving, change } = open()
+    void change({ decisions: [quick] })
+    void change({ children: [] })
     await saving.after(() => fetch('/api/sessions/one/cook', { method: 'POST', body: '{}' }))
-    expect(came.map((c) => c.path)).toEqual([
-      '/api/sessions/one/decisions',
-      '/api/sessions/one',
-      '/api/sessions/one/cook',
+    expect(came.at(-1)?.path).toBe('/api/sessions/one/cook')
+    const all = came.slice(0, -1).flatMap((c) => c.body['changes'] as Sent[])
+    expect(all).toEqual([
+      { kind: 'decide', was: null, to: quick },
+      { kind: 'child', id: 'a', here: false },
     ])
-    expect(came[1]?.body).toMatchObject({ date: '2026-11-27', children: ['a'] })
   })
 
-  it('are said not to be saved without a network, go by themselves when it is back, and stay on the screen', async () => {
-    const { stored, saving } = open()
-    answer = () => Promise.reject(new TypeError('Failed to fetch'))
-    decide(stored, 2)
-    await saving.save('decisions')
-    expect(saving.fault.value).toMatch(/^Not saved: The server does not answer/)
-    // The session is opened again: what the server told last is older than what was decided here.
-    expect(saving.over(session).decisions).toHaveLength(2)
-    expect(saving.over({ ...session, id: 'another' }).decisions).toHaveLength(0)
-    saving.seen()
-    expect(saving.fault.value).not.toBe('')
-    answer = ok
-    await soon(() => expect(saving.fault.value).toBe(''))
-    expect(counts()).toEqual([2])
-    expect(saving.over(session).decisions).toHaveLength(0)
-  })
+  it.each([
+    [
+      'without a network',
+      () => Promise.reject(new TypeError('Failed to fetch')),
+      /^Not saved: The server does not/,
+    ],
+    [
+      'where the server stumbles',
+      async () => new Response(JSON.stringify({ error: { says: 'something broke' } }), { status: 500 }),
+      /^Not saved: Something broke/,
+    ],
+  ] as const)(
+    'are not saved %s, go by themselves when it is back, and stay on the screen',
+    async (_, fails, says) => {
+      const { saving, change } = open()
+      answer = fails
+      await change({ decisions: [quick] })
+      expect(saving.fault.value).toMatch(says)
+      // The session is opened again: what the server told last is older than what was decided here.
+      expect(saving.over(session).decisions).toHaveLength(1)
+      expect(saving.over({ ...session, id: 'another' }).decisions).toHaveLength(0)
+      saving.seen()
+      expect(saving.fault.value).not.toBe('')
+      answer = ok
+      await soon(() => expect(saving.fault.value).toBe(''))
+      expect(saving.over(session).decisions).toHaveLength(0)
+    },
+  )
 
   it('that are refused are said once and not sent again', async () => {
-    const { saving } = open()
+    const { saving, change } = open()
     answer = async () =>
       new Response(JSON.stringify({ error: { says: 'date is missing', field: 'date' } }), { status: 400 })
-    expect(await saving.save('inputs')).toMatchObject({ status: 400, field: 'date' })
+    expect(await change({ date: '' })).toMatchObject({ status: 400, field: 'date' })
     expect(saving.fault.value).toBe('Not saved: Date is missing.')
     answer = ok
     await saving.after(() => Promise.resolve())
@@ -112,11 +134,44 @@ describe('changes of a session', () => {
     expect(saving.fault.value).toBe('')
   })
 
+  it('that meet somebody else’s are shown with both sides, and all others are saved', async () => {
+    const { saving, change, told, stored } = open()
+    const theirs = { kind: 'scooping', way: 'fair' } as const
+    answer = conflict([{ change: { kind: 'decide', was: null, to: quick }, now: theirs }])
+    const before = stored.value as StoredSession
+    stored.value = { ...before, decisions: [quick], start: '10:30' }
+    const saved = saving.save(before)
+    await saved
+    expect(sent()[0]).toEqual(['start', 'decide'])
+    expect(saving.conflicts.value).toEqual([
+      { change: { kind: 'decide', was: null, to: quick }, now: theirs },
+    ])
+    await soon(() => expect(told.length).toBeGreaterThan(0))
+    // Mine, having seen theirs: made on what is there now.
+    came = []
+    const [met] = saving.conflicts.value
+    await saving.settle(met as never, 'mine')
+    expect(came[0]?.body['changes']).toEqual([{ kind: 'decide', was: theirs, to: quick }])
+    expect(saving.conflicts.value).toEqual([])
+    void change
+  })
+
+  it('of a conflict that is left to the others nothing is sent', async () => {
+    const { saving, change } = open()
+    answer = conflict([{ change: { kind: 'start', was: '10:00', to: '10:30' }, now: '11:00' }])
+    void change({ start: '10:30' })
+    await soon(() => expect(saving.conflicts.value).toHaveLength(1))
+    const count = came.length
+    await saving.settle(saving.conflicts.value[0] as never, 'theirs')
+    expect(saving.conflicts.value).toEqual([])
+    expect(came.slice(count).filter((c) => c.path.endsWith('/changes'))).toEqual([])
+  })
+
   it('hold the page back while they are not saved', async () => {
-    const { saving } = open()
+    const { change } = open()
     const leave = () => !window.dispatchEvent(new Event('beforeunload', { cancelable: true }))
     expect(leave()).toBe(false)
-    const saved = saving.save('inputs')
+    const saved = change({ start: '10:30' })
     expect(leave()).toBe(true)
     await saved
     expect(leave()).toBe(false)

@@ -39,10 +39,12 @@ function serve(): void {
   })
 }
 
+const tables: { close: () => void }[] = []
 /** A fresh page at a table; the session is another one for each test. */
 async function openTable(before = () => Promise.resolve(), use = useTable) {
   setActivePinia(createPinia())
   const table = use()
+  tables.push(table)
   await table.open(session, () => undefined, before)
   return table
 }
@@ -55,11 +57,15 @@ beforeEach(() => {
     'EventSource',
     class {
       close(): void {}
+      addEventListener(): void {}
     },
   )
   serve()
 })
-afterEach(() => vi.unstubAllGlobals())
+afterEach(() => {
+  for (const table of tables.splice(0)) table.close()
+  vi.unstubAllGlobals()
+})
 
 describe('taps that wait', () => {
   it('are counted from the tap on, and no longer once the server has them', async () => {

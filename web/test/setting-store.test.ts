@@ -19,6 +19,7 @@ beforeEach(() => {
       name: 'Number 9, Ropewalk',
       adults: [{ id: 'a', name: 'Alder Finch', leads: [], signIn: null }],
       foods: [],
+      versions: { rules: 3, kit: 5 },
     },
     '/children': [{ id: 'c', nickname: 'Xanthe' }],
     '/recipes': [{ id: 'r', recipe: { title: 'Chapati and dal' } }],
@@ -115,7 +116,7 @@ describe('the lists of a setting', () => {
     await vi.waitFor(() => expect(gets()).toContain('setting'))
     const saving = store.saveRules({ kind: 'home' } as never)
     await vi.waitFor(() => expect(asked).toContain('PUT /setting/rules'))
-    answers['/setting'] = { name: 'Renamed', adults: [], foods: [] }
+    answers['/setting'] = { name: 'Renamed', adults: [], foods: [], versions: { rules: 2, kit: 1 } }
     letGo()
     await Promise.all([opening, saving])
     expect(store.setting?.name).toBe('Renamed')

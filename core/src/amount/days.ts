@@ -54,8 +54,9 @@ export function dayAfter(date: IsoDate, days: number): IsoDate {
 export const weekdayOf = (date: IsoDate): number => (((dayNumber(date) + 1) % 7) + 7) % 7
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-const MONTHS =
-  'January February March April May June July August September October November December'.split(' ')
+const MONTHS = 'January February March April May June July August September October November December'.split(
+  ' ',
+)
 const monthName = (date: string): string => must(MONTHS[Number(date.slice(5, 7)) - 1], 'a month')
 
 /** A day in words: "Thursday 26 November", with the year where it may be another one. */

@@ -20,3 +20,6 @@ export const adultSchema = yup
     password: passwordSchema().optional(),
   })
   .noUnknown()
+
+/** What is changed of an adult: what is left out stays. */
+export const adultChangeSchema = adultSchema.partial()

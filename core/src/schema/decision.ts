@@ -58,6 +58,6 @@ const decisionParts: Parts<Decision, 'kind'> = {
 }
 
 /** One decision of a session, by its kind. */
-const decisionSchema = byKind<Decision, 'kind'>('kind', decisionParts, 'Decision')
+export const decisionSchema = byKind<Decision, 'kind'>('kind', decisionParts, 'Decision')
 /** All decisions of a session. */
 export const decisionListSchema = listOf(decisionSchema, 'Decisions', 400)

@@ -7,7 +7,7 @@ import { ANSWERS } from '../learn/marks'
 import { TARGETS } from '../learn/targets'
 import { MAX_CHILDREN } from '../plan/model/request'
 import { GATES, INCIDENTS, KEPT_PLACES, MET, SCRAP_WAYS, TASTES, type TableEvent } from '../session/event'
-import { type Parts, byKind, id, line, listOf, oneOf, required, uuid, whole } from './text'
+import { type Parts, byKind, isoDate, isoTime, id, line, listOf, oneOf, required, uuid, whole } from './text'
 
 const word = (label: string) => required(label, 300)
 const celsius = yup
@@ -22,7 +22,7 @@ const common = {
   id: uuid('Event id'),
   device: required('Device', 60),
   lamport: whole('Lamport number', 0, 1_000_000_000),
-  at: required('Time', 40),
+  at: isoTime('Time'),
   /** Who was signed in: of an archive; what a device says of it counts for nothing. */
   by: line('Signed in', 120)
     .optional()
@@ -95,7 +95,7 @@ const eventParts: Parts<TableEvent, 'kind'> = {
     what: word('What is left'),
     amount: line('How much', 120),
     place: oneOf(KEPT_PLACES, 'Where it is kept'),
-    until: line('Until', 10).matches(/^\d{4}-\d\d-\d\d$/, 'Until must be a day such as 2026-11-28'),
+    until: isoDate('Until'),
   }),
   scrap: having({ what: word('Scraps'), to: oneOf(SCRAP_WAYS, 'Where scraps go') }),
   cleaned: having({ job: word('Job'), child: word('Child') }),

@@ -3,8 +3,10 @@ export { decisionListSchema } from './decision'
 export { ownDietSchema } from './diet'
 export { eventListSchema, eventsSchema } from './events'
 export { packetSchema, readingSchema } from './packet'
-export { childSchema, guestSchema } from './people'
-export { firstVisitSchema, signInSchema } from './sign-in'
+export { childChangeSchema, childSchema, guestSchema } from './people'
+export { kitChangeSchema, recipeChangeSchema, rulesChangeSchema } from './versioned'
+export { firstVisitSchema, ownPasswordSchema, signInSchema } from './sign-in'
+export { passwordFault } from './password'
 export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson } from './recipe/recipe-file'
 export { recipeJsonSchema } from './recipe/recipe-schema'
 export { recipeSchema } from './recipe/recipe'
@@ -17,6 +19,7 @@ export {
   rosterRows,
   withMore,
 } from './roster'
+export { sessionChangesSchema } from './session-changes'
 export {
   type MendInput,
   type RotationInput,
@@ -26,7 +29,7 @@ export {
   sessionSchema,
 } from './session'
 export { ownWordSchema } from './own-word'
-export { type PersonRole, adultSchema } from './adult'
+export { type PersonRole, adultChangeSchema, adultSchema } from './adult'
 export { foodSchema } from './own-food'
 export { keepMonthsSchema, rulesSchema } from './rules'
 export { kitSchema, measureSchema } from './kit'

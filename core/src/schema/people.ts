@@ -5,7 +5,7 @@ import { allergenWords } from './allergen'
 import { dietSchema } from './diet'
 import { NEEDS } from '../plan/model/request'
 import { languageCode } from './own-word'
-import { birthMonth, line, listOf, oneOf, required, whole } from './text'
+import { birthMonth, line, listOf, oneOf, required, versionSchema, whole } from './text'
 import { LEVELS } from '../food/concern'
 
 export const concernSchema = yup.object({
@@ -48,6 +48,9 @@ export const childSchema = (today: string) =>
       ...profile,
     })
     .noUnknown()
+
+/** A card that is changed: by somebody who saw this version of it. */
+export const childChangeSchema = (today: string) => childSchema(today).shape({ version: versionSchema })
 
 /** Someone who comes for one session: an age in months instead of a birth month. */
 export const guestSchema = yup

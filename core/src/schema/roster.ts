@@ -269,7 +269,7 @@ export function rosterRows(children: readonly StoredChild[]): string[][] {
 export function withMore(before: StoredChild, said: ChildInput): ChildInput {
   const union = <T>(a: readonly T[], b: readonly T[]): T[] => [...new Set([...a, ...b])]
   const fresh = said.concerns.filter((c) => !before.concerns.some((b) => b.allergen === c.allergen))
-  const { skills: _, lately: __, talk: ___, ahead: ____, id: _____, ...kept } = before
+  const { progress: _, version: __, id: ___, ...kept } = before
   return {
     ...kept,
     ...said,

@@ -155,6 +155,7 @@ const planChild = yup
     languages: listOf(line('Language', 8), 'Languages', 8),
     hand: yup.string().oneOf(['left', 'right'], 'Hand must be left or right').optional(),
     carePlan: yup.boolean().optional(),
+    carePlanWords: line('Digest of the care plan', 40).optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
     lastDone: lastDoneSchema.optional(),

@@ -1,5 +1,6 @@
 /** Coming in: the first visit, and every one after. */
 import * as yup from 'yup'
+import { passwordFault } from './password'
 import { oneOf, required } from './text'
 
 export function passwordSchema() {
@@ -8,7 +9,23 @@ export function passwordSchema() {
     .typeError('Password must be text')
     .min(10, 'Password must have at least 10 characters')
     .max(200, 'Password may have at most 200 characters')
+    .test('guessable', '', (value, context) => {
+      const says = value ? passwordFault(value) : null
+      return says ? context.createError({ message: says }) : true
+    })
 }
+
+/** Another password for oneself: who knows the old one may set it. */
+export const ownPasswordSchema = yup
+  .object({
+    old: yup
+      .string()
+      .typeError('Old password must be text')
+      .max(200, 'Old password is not right')
+      .required('Old password is missing'),
+    password: passwordSchema().required('New password is missing'),
+  })
+  .noUnknown()
 
 /** A sign-in name and a password. */
 export const signInSchema = yup

@@ -31,6 +31,14 @@ export const uuid = (label: string): yup.StringSchema<string> =>
 export const isoDate = (label: string): yup.StringSchema<string> =>
   required(label, 10).test('date', `${label} must be a day such as 2026-11-26`, (v) => isCalendarDay(v))
 
+const TIME = /^(20\d\d-\d\d-\d\d)T([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d{1,9})?)?(Z|[+-]\d\d:\d\d)$/
+/** A moment, as ISO 8601 writes it. */
+export const isoTime = (label: string): yup.StringSchema<string> =>
+  required(label, 40).test('time', `${label} must be a time such as 2026-11-26T10:15:00Z`, (v) => {
+    const day = TIME.exec(v)?.[1]
+    return day !== undefined && isCalendarDay(day)
+  })
+
 export const clockTime = (label: string): yup.StringSchema<string> =>
   required(label, 5).matches(/^([01]\d|2[0-3]):[0-5]\d$/, `${label} must be a time such as 10:15`)
 
@@ -64,6 +72,9 @@ export const whole = (label: string, least: number, most: number): yup.NumberSch
     .max(most, `${label} may be at most ${most}`)
     .required(`${label} is missing`)
 
+/** Which version of a thing its sender saw: without it nobody can say what a change would take away. */
+export const versionSchema = whole('Version', 1, 2 ** 31 - 1)
+
 /** A whole number that may be left out; an empty value (null), as files and forms write it, is one that was left out. */
 export const maybeWhole = (label: string, least: number, most: number): yup.NumberSchema =>
   whole(label, least, most)
@@ -75,6 +86,10 @@ export const listOf = <T>(of: yup.ISchema<T>, label: string, most: number, least
   yup
     .array()
     .typeError(`${label} must be a list`)
+    // What is over the limit is refused by its length; it is not read first, which would take time.
+    .transform((list: unknown) =>
+      Array.isArray(list) && list.length > most ? Array.from({ length: list.length }) : list,
+    )
     // An ISchema is a Schema, though its type says less.
     // eslint-disable-next-line @typescript-eslint/no-unsafe-class-instance-assignment
     .of(of as yup.Schema<T>)
@@ -114,6 +129,15 @@ export function byKind<T extends Record<K, string>, K extends string>(
   // What `Parts` proves kind by kind is what the whole gives: Yup has no type for a choice.
   return schema as unknown as yup.Lazy<T>
 }
+
+/** What a schema says, or nothing at all, said as null. */
+export const orNull = <T>(schema: yup.ISchema<T>): yup.Lazy<T | null> =>
+  yup.lazy((value: unknown) =>
+    value === null
+      ? yup.mixed<never>().nullable().defined()
+      : // An ISchema is a Schema, though its type says less.
+        (schema as yup.Schema<T | null>),
+  ) as unknown as yup.Lazy<T | null>
 
 export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
   yup

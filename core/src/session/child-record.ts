@@ -3,7 +3,7 @@ import { techniqueOf } from '../craft/techniques'
 import type { How } from '../craft/skills'
 import { targetState, type Claim } from '../learn/marks'
 import { targetOf } from '../learn/targets'
-import { allTalk, skillsOf } from './carried'
+import { addUp, datedProgress } from './progress'
 import type { FoodMeeting, Taste } from './event'
 import { sessionRecord, type PastSession } from './record'
 import { replay } from './replay'
@@ -38,11 +38,12 @@ function metBy(child: string, past: readonly PastSession[]): ChildRecord['met'] 
 /** A child's turns, techniques and tastes over past sessions, newest first. */
 export function childRecord(child: string, past: readonly PastSession[]): ChildRecord {
   const techniques = new Map<string, { times: number; last: string }>()
-  const seen = Object.entries(skillsOf(child, past)).map(([technique, how]) => ({
+  const rows = datedProgress(child, past)
+  const seen = Object.entries(addUp(rows).skills).map(([technique, how]) => ({
     technique: techniqueOf(technique)?.name ?? technique,
     how,
   }))
-  const { marks } = allTalk(child, past)
+  const marks = rows.flatMap(({ date, progress }) => (progress.marks ?? []).map((m) => ({ ...m, on: date })))
   const today =
     past
       .map((p) => p.date)

@@ -1,4 +1,4 @@
-export { turnsOverShare, latelyOf, skillsOf, talkOf } from './carried'
+export { type DatedProgress, type SessionProgress, addUp, progressIn } from './progress'
 export { type ChildRecord, childRecord, ownPart } from './child-record'
 export {
   type EventBody,
@@ -34,6 +34,7 @@ export {
   openProbes,
   tableTasks,
   childrenNotCoveredByPlan,
+  newsAgeText,
 } from './table'
 export {
   REASON_WORDS,

@@ -34,8 +34,8 @@ export interface SessionRecord {
 }
 
 /** What happened in one session, per child. Only turns that were tapped count; nothing is inferred from the plan. */
-export function sessionRecord(past: PastSession): SessionRecord {
-  const state = replay(past.events)
+/** What remains of one session. @param state of its table, where it is known already */
+export function sessionRecord(past: PastSession, state: TableState = replay(past.events)): SessionRecord {
   const tasks = new Map(past.plan.tasks.map((t) => [t.id, t]))
   const children = past.plan.children.map(({ id }) => {
     const own = past.plan.turns.filter((t) => {

@@ -1,4 +1,5 @@
 /** What the table view shows: the frozen plan with what has happened, step by step. */
+import { countText } from '../amount/count-text'
 import type Fraction from 'fraction.js'
 import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'
@@ -219,3 +220,11 @@ export function againstPlan(
     left: Math.max(0, Math.round((plan.totals.seconds - (at?.start ?? 0)) / 60)),
   }
 }
+
+/** From so many seconds on it is said that a table has had no news: it asks every 30. */
+const OLD_NEWS = 75
+/** How old a table's news is, where that is worth saying; empty where it is fresh. @param seconds since the server last answered */
+export const newsAgeText = (seconds: number): string =>
+  seconds < OLD_NEWS
+    ? ''
+    : `no news from the server for ${countText(Math.max(1, Math.floor(seconds / 60)), 'minute')}`

@@ -2,12 +2,14 @@
  * Assembles the request of a plan from what a setting stores. Server and browser both use it, so that the same stored
  * inputs give the same plan on either side.
  */
-import type { Skills } from '../craft/skills'
+import type { How } from '../craft/skills'
 import type { FoodFact } from '../food/foods'
 import type { OwnWord } from '../learn/glossary'
+import type { TalkMark } from '../learn/marks'
 import type { Recipe } from '../recipe/recipe'
 import type { CupboardItem } from '../plan/model/cupboard'
 import type { Decision } from '../plan/model/decision'
+import { digest } from '../plan/model/digest'
 import type { HouseRules, Kit, PlanAdult, PlanChild, PlanRequest } from '../plan/model/request'
 
 export interface StoredProfile {
@@ -20,20 +22,27 @@ export interface StoredProfile {
   carePlan?: string | undefined
   /** The place mat: weave and colour. */
   mat?: number | undefined
-  /** How each technique was last seen. */
-  skills?: Skills | undefined
-  /** The day on which each technique was last done. */
-  lately?: Record<string, string> | undefined
-  /** Jobs it had more than its share in its last sessions; below 0 where fewer. */
-  ahead?: number | undefined
   /** Techniques that the child's own plan leaves out. */
   limits?: string[] | undefined
-  /** What was noted of its talk. */
-  talk?: PlanChild['talk'] | undefined
 }
+/** What is carried from a child's past sessions into its next plan. */
+export interface ChildProgress {
+  /** How each technique was last seen. */
+  skills: Record<string, How>
+  /** The day on which each technique was last done. */
+  lastDone: Record<string, string>
+  talk: { marks: TalkMark[]; heard: number[] }
+  /** Jobs that it had more than its share in its last sessions; below 0 where fewer. */
+  turnsOverShare: number
+}
+
+/** What is typed about a child, and beside it what its sessions have shown: the server adds that up, and nobody sends it back. */
 export interface StoredChild extends StoredProfile {
   id: string
   birth: string
+  /** Goes up with each change of the card: who saves says which one they saw. */
+  version?: number | undefined
+  progress?: ChildProgress | undefined
 }
 export interface StoredGuest extends StoredProfile {
   id: string
@@ -55,11 +64,13 @@ export interface StoredSession {
   seats: string[]
   decisions: Decision[]
   state: 'planned' | 'cooking' | 'finished'
+  /** Goes up with each change. */
+  version?: number | undefined
 }
-/** What a person enters of a session: without its id, decisions and state. */
-export type SessionInputs = Omit<StoredSession, 'id' | 'decisions' | 'state'>
+/** What a person enters of a session: without its id, decisions, state and version. */
+export type SessionInputs = Omit<StoredSession, 'id' | 'decisions' | 'state' | 'version'>
 
-/** What a person entered of a session, without its id, decisions and state. */
+/** What a person entered of a session, without its id, decisions, state and version. */
 export function inputsOf({
   date,
   start,
@@ -100,13 +111,18 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
   diets: c.diets,
   languages: c.languages,
   ...(c.hand && { hand: c.hand }),
-  ...(c.carePlan && { carePlan: true }),
+  ...(c.carePlan && { carePlan: true, carePlanWords: digest(c.carePlan) }),
   needs: c.needs,
-  ...(c.lately && Object.keys(c.lately).length > 0 && { lastDone: c.lately }),
-  ...(c.ahead && { turnsOverShare: c.ahead }),
-  ...(c.talk && c.talk.marks.length + c.talk.heard.length > 0 && { talk: c.talk }),
   ...(c.limits && c.limits.length > 0 && { limits: c.limits }),
-  ...(c.skills && Object.keys(c.skills).length > 0 && { skills: c.skills }),
+  ...('progress' in c && c.progress && carried(c.progress)),
+})
+
+/** Only what there is: a plan of a child without sessions is the same as before there was a record. */
+const carried = ({ skills, lastDone, talk, turnsOverShare }: ChildProgress): Partial<PlanChild> => ({
+  ...(Object.keys(lastDone).length > 0 && { lastDone }),
+  ...(turnsOverShare !== 0 && { turnsOverShare }),
+  ...(talk.marks.length + talk.heard.length > 0 && { talk }),
+  ...(Object.keys(skills).length > 0 && { skills }),
 })
 
 /** The request of a plan from what is stored: the same inputs give the same request on either side. */

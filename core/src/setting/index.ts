@@ -1,4 +1,5 @@
 export {
+  type ChildProgress,
   type SessionInputs,
   type StoredAdult,
   type StoredChild,
@@ -9,6 +10,16 @@ export {
   assemble,
   inputsOf,
 } from './assemble'
+export {
+  type SessionChange,
+  type SessionConflict,
+  aboutOf,
+  changesBetween,
+  onTopOf,
+  withChanges,
+} from './session-changes'
+export { type CardDifference, cardDifferences, cardFields } from './card-differences'
+export { type ConflictWords, conflictWords } from './conflict-text'
 export { copySession } from './copy-session'
 export { keptInRecipe, withWords } from './keep-in-recipe'
 export { atTable } from './at-table'

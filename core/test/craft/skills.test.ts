@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { type How, fitOf } from '../../src/craft/skills'
 import { compile } from '../../src/plan/compile'
-import { skillsOf } from '../../src/session/carried'
+import { carriedOf } from '../../src/session/progress'
 import { childRecord } from '../../src/session/child-record'
 import type { EventBody, TableEvent } from '../../src/session/event'
 import type { PastSession } from '../../src/session/record'
@@ -39,8 +39,8 @@ describe('what was seen', () => {
   it('over sessions the newest stands, whatever order they come in', () => {
     const old = past('2026-11-01', [saw('a', 'stir', 'help'), saw('a', 'tear', 'alone')])
     const young = past('2026-11-20', [saw('a', 'stir', 'reminder')])
-    expect(skillsOf('a', [young, old])).toEqual({ stir: 'reminder', tear: 'alone' })
-    expect(skillsOf('b', [young, old])).toEqual({})
+    expect(carriedOf('a', [young, old]).skills).toEqual({ stir: 'reminder', tear: 'alone' })
+    expect(carriedOf('b', [young, old]).skills).toEqual({})
     expect(childRecord('a', [young, old]).seen).toContainEqual({ technique: 'stir', how: 'reminder' })
   })
 })

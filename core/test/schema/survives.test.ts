@@ -19,7 +19,7 @@ const ID = '3f2b8a52-5b0e-4a7c-9d62-1f0f7c3a9b10'
 type Whole<T> = { [K in keyof Required<T>]: Exclude<T[K], undefined> }
 
 /** What sessions derive, and the server alone writes. */
-type Derived = 'id' | 'skills' | 'lately' | 'ahead' | 'talk'
+type Derived = 'id' | 'version' | 'progress'
 
 const profile = {
   nickname: 'Wren',
@@ -56,7 +56,7 @@ const food: Whole<FoodFact> = {
 const child: Omit<Whole<StoredChild>, Derived> = { ...profile, birth: '2022-04' }
 const guest: Omit<Whole<StoredGuest>, Exclude<Derived, 'id'>> = { ...profile, id: 'guest-1', months: 50 }
 const adult: Omit<Whole<StoredAdult>, 'id'> = { name: 'Petra Vance', leads: ['heat'], role: 'leader' }
-const session: Omit<Whole<StoredSession>, 'id' | 'decisions' | 'state'> = {
+const session: Omit<Whole<StoredSession>, 'id' | 'decisions' | 'state' | 'version'> = {
   date: '2026-11-26',
   start: '10:15',
   until: '11:30',

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { compile } from '../../src/plan/compile'
 import type { Plan } from '../../src/plan/model/plan'
 import { childLoads } from '../../src/plan/view/child-load'
-import { turnsOverShare } from '../../src/session/carried'
+import { carriedOf } from '../../src/session/progress'
 import type { TableEvent } from '../../src/session/event'
 import { type PastSession, sessionRecord } from '../../src/session/record'
 import { child, recipeOf, request } from '../group'
@@ -42,7 +42,7 @@ function weeks(carried: boolean): PastSession[] {
     past.push(
       cooked(
         day,
-        planned((id) => (carried ? turnsOverShare(id, past) : 0)),
+        planned((id) => (carried ? carriedOf(id, past).turnsOverShare : 0)),
       ),
     )
   return past
@@ -87,14 +87,14 @@ describe('turns over the weeks', () => {
         'wren',
       ),
     ]
-    expect(turnsOverShare('wren', past)).toBeLessThan(0)
-    expect(turnsOverShare('bodhi', past)).toBe(0)
+    expect(carriedOf('wren', past).turnsOverShare).toBeLessThan(0)
+    expect(carriedOf('bodhi', past).turnsOverShare).toBe(0)
   })
   it('of a session that was not finished nothing counts, and only the last six', () => {
     const plan = planned(() => 0)
-    const ahead = ids.find((id) => turnsOverShare(id, [cooked('2026-10-08', plan)]) === 1) as string
-    expect(turnsOverShare(ahead, [cooked('2026-10-08', plan, undefined, false)])).toBe(0)
+    const ahead = ids.find((id) => carriedOf(id, [cooked('2026-10-08', plan)]).turnsOverShare === 1) as string
+    expect(carriedOf(ahead, [cooked('2026-10-08', plan, undefined, false)]).turnsOverShare).toBe(0)
     const many = Array.from({ length: 9 }, (_, i) => cooked(`2026-09-0${i + 1}`, plan))
-    expect(turnsOverShare(ahead, many)).toBe(6)
+    expect(carriedOf(ahead, many).turnsOverShare).toBe(6)
   })
 })

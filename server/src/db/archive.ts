@@ -3,40 +3,40 @@ import type { Archive, ArchivedSession } from '../files/archive'
 import { listCupboard, saveCupboard } from './cupboard'
 import { keepMonths, setKeepMonths } from './keeping'
 import { addReading, listPackets, savePacket } from './packets'
-import { listAdults, listChildren, saveAdult, saveChild } from './people'
+import { addAdult, changeAdult, listAdults, listChildren, addChild } from './people'
 import type { Db } from './pool'
 import {
   appendEvents,
+  finish,
   freeze,
   frozenPlan,
+  frozenRequest,
   listEvents,
   listSessions,
   saveDecisions,
   saveSession,
-  setState,
 } from './sessions'
 import { getSetting, listRecipes, saveFood, saveKit, saveRecipe, saveRules } from './settings'
-import { refreshSkills } from './child-progress'
+import { markDue } from './child-progress'
 import { listWords, saveWord } from './own-words'
 
 export async function gatherArchive(db: Db): Promise<Archive> {
   const { name, rules, kit, foods } = await getSetting(db)
   const sessions: ArchivedSession[] = []
-  for (const { id, state, decisions, ...input } of await listSessions(db))
+  for (const { id, state, decisions, version: _, ...input } of await listSessions(db))
     sessions.push({
       id,
       state,
       input: input,
       decisions,
       plan: await frozenPlan(db, id),
+      request: await frozenRequest(db, id),
       events: (await listEvents(db, id)).events,
     })
   return {
     setting: { name, rules, kit, keepMonths: await keepMonths(db) },
     adults: (await listAdults(db)).map(({ signIn: _, ...adult }) => adult),
-    children: (await listChildren(db)).map(
-      ({ skills: _, lately: __, talk: ___, ahead: ____, ...child }) => child,
-    ),
+    children: (await listChildren(db)).map(({ progress: _, version: __, ...child }) => child),
     recipes: (await listRecipes(db)).map(({ id, recipe }) => ({ id, recipe })),
     foods,
     cupboard: await listCupboard(db),
@@ -63,9 +63,11 @@ export async function restoreArchive(db: Db, setting: string, archive: Archive):
   await saveKit(db, archive.setting.kit)
   if (archive.setting.keepMonths) await setKeepMonths(db, archive.setting.keepMonths)
   // Sign-ins do not travel: an owner of the archive comes as a leader without one.
-  for (const a of archive.adults)
-    await saveAdult(db, setting, { ...a, ...(a.role === 'owner' && { role: 'leader' }) })
-  for (const child of archive.children) await saveChild(db, setting, child)
+  const here = new Set((await listAdults(db)).map((a) => a.id))
+  for (const { id, name, leads, role } of archive.adults)
+    if (here.has(id)) await changeAdult(db, id, { name, leads })
+    else await addAdult(db, setting, { id, name, leads, role: role === 'owner' ? 'leader' : role })
+  for (const child of archive.children) await addChild(db, setting, child)
   for (const { id, recipe } of archive.recipes) await saveRecipe(db, setting, id, recipe)
   for (const food of archive.foods) await saveFood(db, setting, food)
   for (const item of archive.cupboard) await saveCupboard(db, setting, item)
@@ -80,18 +82,13 @@ export async function restoreArchive(db: Db, setting: string, archive: Archive):
       })
   }
   for (const s of archive.sessions) await restoreSession(db, setting, s)
-  await refreshSkills(
-    db,
-    setting,
-    archive.children.map((c) => c.id),
-  )
 }
 
 async function restoreSession(db: Db, setting: string, s: ArchivedSession): Promise<void> {
   await saveSession(db, setting, s.id, s.input)
   await saveDecisions(db, s.id, s.decisions)
   if (!s.plan) return
-  await freeze(db, s.id, s.plan)
+  await freeze(db, s.id, { plan: s.plan, request: s.request ?? null }, 'planned')
   for (const by of new Set(s.events.map((e) => e.by)))
     await appendEvents(
       db,
@@ -100,5 +97,6 @@ async function restoreSession(db: Db, setting: string, s: ArchivedSession): Prom
       by ?? '',
       s.events.filter((e) => e.by === by),
     )
-  if (s.state === 'finished') await setState(db, s.id, 'finished')
+  if (s.state === 'finished') await finish(db, s.id)
+  await markDue(db, s.id)
 }

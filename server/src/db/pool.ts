@@ -8,11 +8,16 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text)
 pg.types.setTypeParser(pg.types.builtins.INT8, Number)
 
 /** A pool whose connections act as the role that owns nothing. */
-export function openPool(url: string): pg.Pool {
+/** @param told where it is said that a connection was lost; the pool opens another one when asked */
+export function openPool(url: string, told: (fault: Error) => void = () => undefined): pg.Pool {
   const pool = new pg.Pool({
     connectionString: url,
     max: 10,
     connectionTimeoutMillis: 5000,
+    // Nobody waits for ever, and nobody is kept waiting: a request that hangs ends, and says so.
+    statement_timeout: 20_000,
+    lock_timeout: 10_000,
+    idle_in_transaction_session_timeout: 30_000,
     // Awaited before any caller has the connection: none ever acts as another role.
     // The package awaits it, though its types do not say so.
     // eslint-disable-next-line @typescript-eslint/no-misused-promises
@@ -22,11 +27,9 @@ export function openPool(url: string): pg.Pool {
   })
   // Lost between two statements of a transaction: the next statement says so to its caller, and the server goes on.
   pool.on('connect', (client) => {
-    client.on('error', () => undefined)
+    client.on('error', told)
   })
-  pool.on('error', () => {
-    // An idle connection was lost (a restarted database): the pool opens another one when asked.
-  })
+  pool.on('error', told)
   return pool
 }
 

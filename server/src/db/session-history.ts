@@ -47,17 +47,3 @@ export async function pastOfChild(db: Db, child: string): Promise<PastSession[]>
   const { rows } = await db.query<Row>(CHILD_PAST, [child])
   return rows.map(toPast)
 }
-
-/** What was seen of techniques, without the plans: for a tap in the middle of a session. */
-export async function seenOfChild(db: Db, child: string): Promise<Pick<PastSession, 'date' | 'events'>[]> {
-  const { rows } = await db.query<Pick<Row, 'date' | 'events'>>(
-    `select s.date, ev.events from attendance a
-     join sessions s on s.id = a.session_id
-     cross join lateral (
-       select ${EVENTS} from events e where e.session_id = s.id and e.kind in ('skill', 'undo')
-     ) ev
-     where a.child_id = $1 and s.plan is not null order by s.date`,
-    [child],
-  )
-  return rows
-}

@@ -1,7 +1,8 @@
 /** Sessions, their decisions, frozen plans and events. */
-import { type Decision, type Plan, type StoredPlan, upgradePlan } from '@lea/core/plan'
+import { type Decision, type Plan, type PlanRequest, type StoredPlan, upgradePlan } from '@lea/core/plan'
 import type { TableEvent } from '@lea/core/session'
 import type { SessionInputs, StoredSession } from '@lea/core/setting'
+import { Fault } from '../fault'
 import { newsOf, tell } from '../live/table-feed'
 import type { Db } from './pool'
 
@@ -13,10 +14,12 @@ interface SessionRow {
   state: StoredSession['state']
   inputs: Omit<SessionInputs, 'date' | 'start' | 'recipe'>
   decisions: Decision[]
+  version: number
+  last: number
 }
 
-const COLUMNS = 'id, recipe_id as recipe, date, start, state, inputs, decisions'
-const toSession = ({ inputs, ...row }: SessionRow): StoredSession => ({ ...row, ...inputs })
+const COLUMNS = 'id, recipe_id as recipe, date, start, state, inputs, decisions, version, last_event as last'
+const toSession = ({ inputs, last: _, ...row }: SessionRow): StoredSession => ({ ...row, ...inputs })
 
 export async function listSessions(db: Db, day?: string): Promise<StoredSession[]> {
   const { rows } = await db.query<SessionRow>(
@@ -39,7 +42,8 @@ export async function saveSession(db: Db, setting: string, id: string, input: Se
   await db.query(
     `insert into sessions (id, setting_id, recipe_id, date, start, inputs) values ($1, $2, $3, $4, $5, $6)
      on conflict (id) do update set
-       recipe_id = excluded.recipe_id, date = excluded.date, start = excluded.start, inputs = excluded.inputs`,
+       recipe_id = excluded.recipe_id, date = excluded.date, start = excluded.start, inputs = excluded.inputs,
+       version = sessions.version + 1`,
     [id, setting, recipe, date, start, JSON.stringify(inputs)],
   )
   // Who is there, beside the inputs: one child's sessions are found by it.
@@ -55,12 +59,45 @@ export async function saveSession(db: Db, setting: string, id: string, input: Se
 }
 
 export async function saveDecisions(db: Db, id: string, decisions: readonly Decision[]): Promise<void> {
-  await db.query('update sessions set decisions = $2 where id = $1', [id, JSON.stringify(decisions)])
+  await db.query('update sessions set decisions = $2, version = version + 1 where id = $1', [
+    id,
+    JSON.stringify(decisions),
+  ])
 }
 
-export async function freeze(db: Db, id: string, plan: Plan): Promise<void> {
-  await db.query("update sessions set plan = $2, state = 'cooking' where id = $1", [id, JSON.stringify(plan)])
+/** A plan with the request that it was made from. */
+export interface InForce {
+  plan: Plan
+  /** Null where an archive of before it was kept has none. */
+  request: PlanRequest | null
+}
+/**
+ * The plan in force from now on, with its request. A session moves from planned to cooking, and while it cooks from plan to plan.
+ * @throws Fault 409 where it is not in the state that was looked at
+ */
+export async function freeze(
+  db: Db,
+  id: string,
+  { plan, request }: InForce,
+  from: 'planned' | 'cooking',
+): Promise<void> {
+  const { rowCount } = await db.query(
+    `update sessions set plan = $2, request = $3, state = 'cooking', version = version + 1
+     where id = $1 and state = $4`,
+    [id, JSON.stringify(plan), JSON.stringify(request), from],
+  )
+  if (rowCount !== 1)
+    throw new Fault(409, from === 'planned' ? 'cooking has begun already' : 'cooking is not under way')
   await tell(db, id, 'session')
+}
+
+/** The request that the plan in force was made from; null where an earlier version kept none. */
+export async function frozenRequest(db: Db, id: string): Promise<PlanRequest | null> {
+  const { rows } = await db.query<{ request: PlanRequest | null }>(
+    'select request from sessions where id = $1',
+    [id],
+  )
+  return rows[0]?.request ?? null
 }
 
 export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
@@ -71,8 +108,31 @@ export async function frozenPlan(db: Db, id: string): Promise<Plan | null> {
   return plan ? upgradePlan(plan) : null
 }
 
-export async function setState(db: Db, id: string, state: 'cooking' | 'finished'): Promise<void> {
-  await db.query('update sessions set state = $2 where id = $1', [id, state])
+/** Cooking is over: planned sessions never end so, and one that is over is over. */
+export async function finish(db: Db, id: string): Promise<void> {
+  const { rowCount } = await db.query(
+    "update sessions set state = 'finished', version = version + 1 where id = $1 and state = 'cooking'",
+    [id],
+  )
+  if (rowCount === 1) await tell(db, id, 'session')
+}
+
+/** A session that was ended by mistake goes on: an act of its own. @returns false where it is not over */
+export async function reopen(db: Db, id: string): Promise<boolean> {
+  const { rowCount } = await db.query(
+    "update sessions set state = 'cooking', version = version + 1 where id = $1 and state = 'finished'",
+    [id],
+  )
+  if (rowCount === 1) await tell(db, id, 'session')
+  return rowCount === 1
+}
+
+/** The number of the last event. */
+export async function lastEvent(db: Db, id: string): Promise<number> {
+  const { rows } = await db.query<{ last: number }>('select last_event as last from sessions where id = $1', [
+    id,
+  ])
+  return rows[0]?.last ?? 0
 }
 
 /**
@@ -86,10 +146,11 @@ export async function appendEvents(
   session: string,
   by: string,
   events: readonly TableEvent[],
+  from = '',
 ): Promise<number> {
   const { rows } = await db.query<{ last: number }>(
     'select append_events($1, $2, $3, $4) as last, pg_notify($5, $6)',
-    [session, setting, by || null, JSON.stringify(events), ...newsOf(session, 'events')],
+    [session, setting, by || null, JSON.stringify(events), ...newsOf(session, 'events', from)],
   )
   return rows[0]?.last ?? 0
 }

@@ -34,9 +34,14 @@ export async function createSetting(
   await db.query('insert into door (setting_id) values ($1)', [id])
 }
 
-export async function getSetting(db: Db): Promise<StoredSetting> {
-  const { rows } = await db.query<{ name: string; rules: HouseRules; kit: Kit; demo: boolean }>(
-    'select name, rules, kit, demo from settings',
+/** A setting with the versions of what several people may change. */
+export interface SettingRow extends StoredSetting {
+  versions: { rules: number; kit: number }
+}
+export async function getSetting(db: Db): Promise<SettingRow> {
+  const { rows } = await db.query<Pick<SettingRow, 'name' | 'rules' | 'kit' | 'demo' | 'versions'>>(
+    `select name, rules, kit, demo, json_build_object('rules', rules_version, 'kit', kit_version) as versions
+     from settings`,
   )
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')
@@ -53,6 +58,24 @@ export async function saveRules(db: Db, rules: HouseRules): Promise<void> {
   await db.query('update settings set rules = $1', [JSON.stringify(rules)])
 }
 
+/** @param version that was seen @returns false where it is another by now */
+export async function changeRules(db: Db, version: number, rules: HouseRules): Promise<boolean> {
+  const { rowCount } = await db.query(
+    'update settings set rules = $1, rules_version = rules_version + 1 where rules_version = $2',
+    [JSON.stringify(rules), version],
+  )
+  return rowCount === 1
+}
+
+/** @param version that was seen @returns false where it is another by now */
+export async function changeKit(db: Db, version: number, kit: Kit): Promise<boolean> {
+  const { rowCount } = await db.query(
+    'update settings set kit = $1, kit_version = kit_version + 1 where kit_version = $2',
+    [JSON.stringify(kit), version],
+  )
+  return rowCount === 1
+}
+
 export async function saveKit(db: Db, kit: Kit): Promise<void> {
   await db.query('update settings set kit = $1', [JSON.stringify(kit)])
 }
@@ -67,6 +90,7 @@ export async function saveFood(db: Db, setting: string, food: FoodFact): Promise
 
 export interface StoredRecipeRow {
   id: string
+  version: number
   recipe: Recipe
   /** What happened with it so far; not there where it was never made. */
   made?: MadeBefore
@@ -76,12 +100,12 @@ const asRecipe = (body: unknown): Recipe => upgradeRecipe(body) as Recipe
 
 export async function listRecipes(db: Db): Promise<StoredRecipeRow[]> {
   const { rows } = await db.query<StoredRecipeRow>(
-    'select id, body as recipe from recipes order by lower(title), id',
+    'select id, version, body as recipe from recipes order by lower(title), id',
   )
   const made = await listMade(db)
-  return rows.map(({ id, recipe }) => {
+  return rows.map(({ id, version, recipe }) => {
     const before = made.get(id)
-    return { id, recipe: asRecipe(recipe), ...(before && { made: before }) }
+    return { id, version, recipe: asRecipe(recipe), ...(before && { made: before }) }
   })
 }
 
@@ -90,10 +114,33 @@ export async function getRecipe(db: Db, id: string): Promise<Recipe | null> {
   return rows[0] ? asRecipe(rows[0].body) : null
 }
 
+/** One recipe with its version; null where there is none. */
+export async function recipeRow(db: Db, id: string): Promise<StoredRecipeRow | null> {
+  const { rows } = await db.query<StoredRecipeRow>(
+    'select id, version, body as recipe from recipes where id = $1',
+    [id],
+  )
+  return rows[0] ? { ...rows[0], recipe: asRecipe(rows[0].recipe) } : null
+}
+
+/** @param version that was seen @returns the new one; null where it is another by now, or the recipe is gone */
+export async function changeRecipe(
+  db: Db,
+  id: string,
+  version: number,
+  recipe: Recipe,
+): Promise<number | null> {
+  const { rows } = await db.query<{ version: number }>(
+    'update recipes set title = $2, body = $3, version = version + 1 where id = $1 and version = $4 returning version',
+    [id, recipe.title, JSON.stringify(recipe), version],
+  )
+  return rows[0]?.version ?? null
+}
+
 export async function saveRecipe(db: Db, setting: string, id: string, recipe: Recipe): Promise<void> {
   await db.query(
     `insert into recipes (id, setting_id, title, body) values ($1, $2, $3, $4)
-     on conflict (id) do update set title = excluded.title, body = excluded.body`,
+     on conflict (id) do update set title = excluded.title, body = excluded.body, version = recipes.version + 1`,
     [id, setting, recipe.title, JSON.stringify(recipe)],
   )
 }

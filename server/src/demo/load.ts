@@ -9,11 +9,11 @@ import demoPackets from '@lea/core/data/demo-packets.json'
 import demoPrices from '@lea/core/data/demo-prices.json'
 import { saveCupboard } from '../db/cupboard'
 import { addReading, savePacket } from '../db/packets'
-import { saveAdult, saveChild } from '../db/people'
+import { addAdult, addChild } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
-import { appendEvents, freeze, saveDecisions, saveSession, setState } from '../db/sessions'
+import { appendEvents, finish, freeze, saveDecisions, saveSession } from '../db/sessions'
 import { anySetting, createSetting, saveRecipe } from '../db/settings'
-import { refreshSkills } from '../db/child-progress'
+import { addUpSession, markDue } from '../db/child-progress'
 import { hashPassword } from '../password'
 import { requestOf } from '../plan/request-of'
 import { startingKit, startingRules } from '../starting'
@@ -54,7 +54,7 @@ async function loadSetting(
   for (const a of demo.adults) {
     const id = randomUUID()
     adults.push(id)
-    await saveAdult(db, setting, { id, ...a, hash: a.signIn ? hash : undefined })
+    await addAdult(db, setting, { id, ...a, hash: a.signIn ? hash : undefined })
   }
   const children: StoredChild[] = demo.children.map((c, mat) => ({
     id: randomUUID(),
@@ -63,7 +63,7 @@ async function loadSetting(
     ...c.profile,
     mat,
   }))
-  for (const child of children) await saveChild(db, setting, child)
+  for (const child of children) await addChild(db, setting, child)
   const recipes = new Map<string, string>()
   for (const recipe of SHIPPED_RECIPES) {
     const id = randomUUID()
@@ -85,15 +85,8 @@ async function loadSetting(
     decisions: [],
     state: 'planned',
   })
-  for (const p of demo.past) {
+  for (const p of demo.past)
     await loadPast(db, setting, session(p.recipe, dayAfter(day, -p.daysAgo), p.start, p.until), p.memo)
-    // Each session is planned with what was seen in those before.
-    await refreshSkills(
-      db,
-      setting,
-      children.map((c) => c.id),
-    )
-  }
   for (const a of demo.ahead) {
     const next = session(a.recipe, dayAfter(day, a.inDays), a.start, a.until)
     await saveSession(db, setting, next.id, inputsOf(next))
@@ -134,12 +127,16 @@ async function loadCupboard(db: Db, setting: string, demo: DemoSetting): Promise
 async function loadPast(db: Db, setting: string, session: StoredSession, memo: string[]): Promise<void> {
   const { id } = session
   await saveSession(db, setting, id, inputsOf(session))
-  const { plan, decisions } = settled(await requestOf(db, session))
+  const request = await requestOf(db, session)
+  const { plan, decisions } = settled(request)
   await saveDecisions(db, id, decisions)
-  await freeze(db, id, plan)
+  await freeze(db, id, { plan, request: { ...request, decisions } }, 'planned')
   const by = session.adults[0] ?? ''
   await appendEvents(db, setting, id, by, cooked(plan, session, memo))
-  await setState(db, id, 'finished')
+  await finish(db, id)
+  // Each session is planned with what was seen in those before.
+  await markDue(db, id)
+  await addUpSession(db, setting, id)
 }
 
 /**

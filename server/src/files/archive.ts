@@ -13,6 +13,7 @@ import {
   type HouseRules,
   type Kit,
   type Plan,
+  type PlanRequest,
   type StoredPlan,
   withDigest,
   upgradePlan,
@@ -42,6 +43,8 @@ export interface ArchivedSession {
   input: SessionInputs
   decisions: Decision[]
   plan: Plan | null
+  /** What the plan was made from; archives of before it was kept have none. */
+  request?: PlanRequest | null | undefined
   events: TableEvent[]
 }
 export interface Archive {
@@ -197,6 +200,7 @@ const archivedSession = yup.object({
       'a plan is not one of Lea',
       (p) => p == null || (typeof p === 'object' && 'version' in p && 'turns' in p),
     ),
+  request: yup.mixed<PlanRequest>().nullable().optional(),
   events: eventListSchema,
 })
 

@@ -9,13 +9,21 @@ import type { Db } from '../db/pool'
 const CHANNEL = 'lea_table'
 /** New events, or another plan or other people. */
 export type News = 'events' | 'session'
-export type Listener = (news: News) => void
+/** @param from the page whose own doing it is; empty where it is nobody's */
+export type Listener = (news: News, from: string) => void
 
 /** Channel and words of a message. */
-export const newsOf = (session: string, news: News): [string, string] => [CHANNEL, `${news} ${session}`]
+export const newsOf = (session: string, news: News, from = ''): [string, string] => [
+  CHANNEL,
+  `${news} ${session} ${from}`,
+]
 /** Said when the transaction commits, and not at all when it does not. */
-export const tell = async (db: Db, session: string, news: News): Promise<void> => {
-  await db.query('select pg_notify($1, $2)', newsOf(session, news))
+export const tell = async (db: Db, session: string, news: News, from = ''): Promise<void> => {
+  await db.query('select pg_notify($1, $2)', newsOf(session, news, from))
+}
+/** All sign-ins of this person have ended, and so have their streams. */
+export const tellPerson = async (db: Db, person: string): Promise<void> => {
+  await db.query('select pg_notify($1, $2)', [CHANNEL, `person ${person}`])
 }
 
 /** Told to every table that is at work with this child: its card has changed. */
@@ -31,60 +39,71 @@ export const tellTablesOf = async (db: Db, child: string): Promise<void> => {
 export interface TableFeed {
   /** @returns how to leave */
   listen(session: string, ear: Listener): () => void
+  /** Called when all sign-ins of a person have ended. @returns how to leave */
+  watch(person: string, ended: () => void): () => void
   close(): Promise<void>
 }
 
 const AGAIN_MS = 500
 
-/** @param url of the application's database */
-export function openTableFeed(url: string): TableFeed {
+/**
+ * @param url of the application's database
+ * @param told where it is said that the line was lost, or could not be opened
+ */
+export function openTableFeed(url: string, told: (fault: unknown) => void): TableFeed {
   const ears = new Map<string, Set<Listener>>()
+  const watched = new Map<string, Set<() => void>>()
   let client: pg.Client | null = null
   let closed = false
   let again: ReturnType<typeof setTimeout> | undefined
 
   const all = (news: News): void => {
-    for (const set of ears.values()) for (const ear of set) ear(news)
+    for (const set of ears.values()) for (const ear of set) ear(news, '')
   }
-  function lost(): void {
+  function lost(fault?: unknown): void {
+    if (fault) told(fault)
     client?.removeAllListeners()
     // A line that is cut may complain more than once.
-    client?.on('error', () => undefined)
+    client?.on('error', told)
     client = null
     clearTimeout(again)
-    if (!closed && ears.size > 0) again = setTimeout(() => void connect(), AGAIN_MS)
+    if (!closed && ears.size + watched.size > 0) again = setTimeout(() => void connect(), AGAIN_MS)
   }
   async function connect(): Promise<void> {
     if (client || closed) return
     const next = new pg.Client({ connectionString: url, keepAlive: true })
     client = next
     next.on('error', lost)
-    next.on('end', lost)
+    next.on('end', () => lost())
     next.on('notification', ({ payload = '' }) => {
-      const [news, session = ''] = payload.split(' ')
-      for (const ear of ears.get(session) ?? []) ear(news === 'session' ? 'session' : 'events')
+      const [news, about = '', from = ''] = payload.split(' ')
+      if (news === 'person') for (const ended of [...(watched.get(about) ?? [])]) ended()
+      else for (const ear of ears.get(about) ?? []) ear(news === 'session' ? 'session' : 'events', from)
     })
     try {
       await next.connect()
       await next.query(`listen ${CHANNEL}`)
       // Whatever was said while nobody listened is asked for now.
       all('session')
-    } catch {
-      lost()
+    } catch (fault) {
+      lost(fault)
+    }
+  }
+
+  function join<T>(all: Map<string, Set<T>>, key: string, one: T): () => void {
+    const set = all.get(key) ?? new Set()
+    set.add(one)
+    all.set(key, set)
+    void connect()
+    return () => {
+      set.delete(one)
+      if (set.size === 0 && all.get(key) === set) all.delete(key)
     }
   }
 
   return {
-    listen(session, ear) {
-      const set = ears.get(session) ?? new Set()
-      set.add(ear)
-      ears.set(session, set)
-      void connect()
-      return () => {
-        set.delete(ear)
-        if (set.size === 0) ears.delete(session)
-      }
-    },
+    listen: (session, ear) => join(ears, session, ear),
+    watch: (person, ended) => join(watched, person, ended),
     async close() {
       closed = true
       clearTimeout(again)

@@ -2,7 +2,7 @@
 import { type TableEvent, replay } from '@lea/core/session'
 import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
-import { frozenPlan, getSession, listEvents } from '../db/sessions'
+import { frozenPlan, frozenRequest, getSession, listEvents } from '../db/sessions'
 import { getRecipe, getSetting } from '../db/settings'
 import { notFound } from '../fault'
 import { requestOf } from '../plan/request-of'
@@ -22,9 +22,11 @@ export async function loadPaper(
   const found = await run(async (db) => {
     const session = await getSession(db, id)
     if (!session) throw notFound('this session')
-    const recipe = await getRecipe(db, session.recipe)
-    if (!recipe) throw notFound('the recipe of this session')
     const plan = await frozenPlan(db, id)
+    // What was cooked, not what the recipe has become since.
+    const frozen = await frozenRequest(db, id)
+    const recipe = frozen?.recipe ?? (await getRecipe(db, session.recipe))
+    if (!recipe) throw notFound('the recipe of this session')
     return {
       session,
       recipe,

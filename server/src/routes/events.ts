@@ -4,8 +4,8 @@ import type { TableEvent } from '@lea/core/session'
 import { now } from '../clock'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
-import { refreshSeen, refreshSkills } from '../db/child-progress'
-import { personOf } from '../auth'
+import { markDue, settleProgress } from '../db/child-progress'
+import { pageOf, personOf } from '../auth'
 import { Fault, read } from '../fault'
 import type { AppContext } from '../context'
 import { isUuid } from '../uuid'
@@ -24,7 +24,7 @@ export function eventRoutes({ pool }: AppContext): Router {
       throw new Fault(400, 'after must be a whole number', 'after')
     res.json(
       await run(req, async (db) => {
-        const session = await findSession(db, req)
+        const session = await findSession(db, req, 'of-table')
         // Clocks of devices differ: they stamp their events by this one.
         return { ...(await store.listEvents(db, session.id, after)), now: now().toISOString() }
       }),
@@ -34,33 +34,52 @@ export function eventRoutes({ pool }: AppContext): Router {
     const { events } = await read(eventsSchema, req.body)
     if (events.some((e) => e.kind === 'incident-seen') && personOf(req).role !== 'owner')
       throw new Fault(403, 'only the owner may say that it was read')
-    const last = await run(req, async (db) => {
-      const session = await findSession(db, req, true)
+    const { settingId, id: by } = personOf(req)
+    const { last, due } = await run(req, async (db) => {
+      const session = await findSession(db, req, 'taps')
       if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
-      const list = events
-      const number = await store.appendEvents(db, personOf(req).settingId, session.id, personOf(req).id, list)
-      if (list.some((e) => e.kind === 'finish')) await store.setState(db, session.id, 'finished')
-      // What was seen of a technique moves the next plan; a tap taken back may have been such a one. What was said moves it from
-      // the end of the session on.
-      const ends = session.state === 'finished' || list.some((e) => e.kind === 'finish')
-      const touched = seenIn(list)
-      if (ends && list.some((e) => NEXT_PLAN.has(e.kind)))
-        await refreshSkills(db, personOf(req).settingId, session.children)
-      else if (touched)
-        await refreshSeen(db, personOf(req).settingId, touched === 'all' ? session.children : touched)
-      return number
+      refuseWild(events, await store.lastEvent(db, session.id))
+      const number = await store.appendEvents(db, settingId, session.id, by, events, pageOf(req))
+      const ends = events.some((e) => e.kind === 'finish')
+      if (ends) await store.finish(db, session.id)
+      // What was seen of a technique moves the next plan at once; all else does once the session is over.
+      const moves = ends || session.state === 'finished' ? NEXT_PLAN : SEEN
+      const moved = ends || events.some((e) => moves.has(e.kind))
+      if (moved) await markDue(db, session.id)
+      return { last: number, due: moved }
     })
     res.json({ last })
+    // Added up after the answer, outside the table's lock: nobody at the table waits for it.
+    if (due)
+      settleProgress(pool, settingId).catch((fault: unknown) => {
+        req.log.error({ err: fault }, 'what a session shows could not be added up yet: the next plan does it')
+      })
   })
   return router
 }
 
 /** What the next plan is made from, once a session is over. */
-const NEXT_PLAN = new Set<TableEvent['kind']>(['finish', 'step', 'turn', 'skip', 'skill', 'talk', 'undo'])
+const NEXT_PLAN = new Set<TableEvent['kind']>([
+  'finish',
+  'step',
+  'turn',
+  'skip',
+  'skill',
+  'talk',
+  'taste',
+  'undo',
+])
+/** The same while it goes on. */
+const SEEN = new Set<TableEvent['kind']>(['skill', 'undo'])
 
-/** Whose techniques these events touch; a tap taken back may have been of anybody. */
-function seenIn(events: readonly TableEvent[]): string[] | 'all' | null {
-  if (events.some((e) => e.kind === 'undo')) return 'all'
-  const of = events.flatMap((e) => (e.kind === 'skill' ? [e.body.child] : []))
-  return of.length > 0 ? of.filter(isUuid) : null
+/** So far ahead of what is known may a device that was long without a network be. */
+const MOST_AHEAD = 100_000
+
+/**
+ * A device's counter goes up by one with each tap of anybody: one that leaps would drag every other device along.
+ * @throws Fault 400
+ */
+function refuseWild(events: readonly TableEvent[], last: number): void {
+  const wild = events.find((e) => e.lamport > last + MOST_AHEAD)
+  if (wild) throw new Fault(400, `the counter of this device has leapt to ${wild.lamport}`, 'events')
 }

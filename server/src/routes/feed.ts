@@ -1,6 +1,7 @@
 import { Router } from 'express'
 import { inSetting } from '../db/pool'
-import { personOf } from '../auth'
+import { personOf, signInHolds } from '../auth'
+import { queryText } from '../query'
 import type { AppContext } from '../context'
 import { findSession } from './find-session'
 
@@ -11,7 +12,9 @@ const STILL_HERE_MS = 20_000
 export function liveRoutes({ pool, live }: AppContext): Router {
   const router = Router()
   router.get('/:id/live', async (req, res) => {
-    const { id } = await inSetting(pool, personOf(req).settingId, (db) => findSession(db, req))
+    const person = personOf(req)
+    const { id } = await inSetting(pool, person.settingId, (db) => findSession(db, req, 'of-table'))
+    const page = queryText(req.query['page'] ?? '')
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -19,11 +22,22 @@ export function liveRoutes({ pool, live }: AppContext): Router {
       'x-accel-buffering': 'no',
     })
     res.write('retry: 1000\n\n')
-    const leave = live.listen(id, (news) => res.write(`data: ${news}\n\n`))
-    const alive = setInterval(() => res.write(': still here\n\n'), STILL_HERE_MS)
+    // A page knows its own doing.
+    const leave = live.listen(id, (news, from) => {
+      if (from === '' || from !== page) res.write(`data: ${news}\n\n`)
+    })
+    // Who is signed out hears nothing more, also where the word of it was lost.
+    const unwatch = live.watch(person.id, () => res.end())
+    const alive = setInterval(() => {
+      res.write('event: alive\ndata: \n\n')
+      void signInHolds(pool, req).then((holds) => {
+        if (!holds) res.end()
+      })
+    }, STILL_HERE_MS)
     res.on('close', () => {
       clearInterval(alive)
       leave()
+      unwatch()
     })
   })
   return router

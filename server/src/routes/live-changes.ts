@@ -4,20 +4,22 @@ import {
   type Plan,
   adultAway,
   childLeaves,
+  handBreaches,
   measureBreaks,
   replanRemaining,
   runsLate,
 } from '@lea/core/plan'
+import { must } from '@lea/core/amount'
 import { type MendInput, mendSchema } from '@lea/core/schema'
 import { replay } from '@lea/core/session'
-import type { StoredSession } from '@lea/core/setting'
+import { type StoredSession, inputsOf } from '@lea/core/setting'
 import type { AppContext } from '../context'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
-import { requestOf } from '../plan/request-of'
+import { requestInForce } from '../plan/request-of'
 import { findSession } from './find-session'
 
 /** Changes in the middle of cooking, mended without moving others: somebody leaves, an adult is called away, it runs late. */
@@ -34,7 +36,16 @@ export function mendRoutes({ pool }: AppContext): Router {
       const mended = await mend(db, session, plan, change)
       if ('refused' in mended) throw new Fault(409, mended.refused, 'change')
       await keepWho(db, personOf(req).settingId, session, change)
-      await store.freeze(db, session.id, mended.plan)
+      const after = must(await store.getSession(db, session.id), 'a session under its lock')
+      const request = await requestInForce(db, after)
+      const broken = handBreaches(mended.plan, request)
+      if (broken.length > 0)
+        throw new Fault(
+          409,
+          `the changed plan would break a rule: ${broken[0]}. Cook on by the old one`,
+          'change',
+        )
+      await store.freeze(db, session.id, { plan: mended.plan, request }, 'cooking')
       const did = {
         left: 'a child left the table',
         away: 'an adult was called away',
@@ -52,38 +63,35 @@ export function mendRoutes({ pool }: AppContext): Router {
 
 /** The session under its lock. */
 async function cooking(db: Db, req: Request): Promise<StoredSession> {
-  const session = await findSession(db, req, true)
+  const session = await findSession(db, req, 'lock')
   if (session.state !== 'cooking') throw new Fault(409, 'cooking is not under way')
   return session
 }
 
 async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<LiveChange> {
   if (change.kind === 'late') return runsLate(plan, change.step, change.minutes)
-  if (change.kind === 'away') return adultAway(plan, await requestOf(db, session), change.adult, change.step)
+  if (change.kind === 'away')
+    return adultAway(plan, await requestInForce(db, session), change.adult, change.step)
   // What the device knows to be done counts, also where it has not been sent yet.
   const { events } = await store.listEvents(db, session.id)
   const done = new Set([...Object.keys(replay(events).turns), ...change.done])
   if (change.kind === 'left') {
-    const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.ahead ?? 0]))
+    const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.progress?.turnsOverShare ?? 0]))
     return childLeaves(plan, done, change.child, ahead)
   }
-  const request = await requestOf(db, session)
+  const request = await requestInForce(db, session)
   if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
   const next = replanRemaining(plan, request, { step: change.step, done }, change.change)
   return 'refused' in next ? next : { plan: next, says: [`It ends at ${next.totals.endsAt}.`] }
 }
 
 /** Who is here is an input of the session: the one who left is not any more. */
-async function keepWho(
-  db: Db,
-  setting: string,
-  { id, date, start, until, recipe, children, guests, adults, seats }: StoredSession,
-  change: MendInput,
-): Promise<void> {
+async function keepWho(db: Db, setting: string, session: StoredSession, change: MendInput): Promise<void> {
+  const { children, guests, adults } = session
   const who = {
     children: change.kind === 'left' ? children.filter((c) => c !== change.child) : children,
     guests: change.kind === 'left' ? guests.filter((g) => g.id !== change.child) : guests,
     adults: change.kind === 'away' ? adults.filter((a) => a !== change.adult) : adults,
   }
-  await store.saveSession(db, setting, id, { date, start, until, recipe, ...who, seats })
+  await store.saveSession(db, setting, session.id, { ...inputsOf(session), ...who })
 }

@@ -4,7 +4,7 @@ import Papa from 'papaparse'
 import * as yup from 'yup'
 import { childSchema, rosterRows, withMore } from '@lea/core/schema'
 import type { StoredChild } from '@lea/core/setting'
-import { getChild, listChildren, saveChild, writeAudit } from '../db/people'
+import { getChild, listChildren, addChild, changeChild, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { notFound, read } from '../fault'
@@ -48,17 +48,12 @@ export function rosterRoutes({ pool }: AppContext): Router {
       const mats = new Set((await listChildren(db)).flatMap((c) => c.mat ?? []))
       let added = 0
       for (const { known, child } of children) {
-        const before = known && isUuid(known) ? await getChild(db, known) : null
+        const before = known && isUuid(known) ? await getChild(db, known, true) : null
         if (known && !before) throw notFound('a child of this roster')
         const mat = before?.mat ?? firstFree(mats)
         mats.add(mat)
-        const next = {
-          ...before,
-          ...(before ? withMore(before, child) : child),
-          id: before?.id ?? randomUUID(),
-          mat,
-        } as StoredChild
-        await saveChild(db, settingId, next)
+        if (before) await changeChild(db, { ...withMore(before, child), id: before.id, mat })
+        else await addChild(db, settingId, { ...child, id: randomUUID(), mat })
         if (!before) added += 1
       }
       await writeAudit(db, settingId, adult, `read a roster of ${children.length}`, settingId)

@@ -17,7 +17,7 @@ export function rotationRoutes({ pool }: AppContext): Router {
     const { groups } = await read(rotationSchema, req.body)
     const { settingId, id: adult } = personOf(req)
     const made = await inSetting(pool, settingId, async (db) => {
-      const session = await findSession(db, req, true)
+      const session = await findSession(db, req, 'lock')
       if (session.state !== 'planned')
         throw new Fault(409, 'cooking has begun: the plan of this session is frozen')
       mustBeEveryone(groups, session)

@@ -3,13 +3,14 @@
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
 import { computedAsync } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { TECHNIQUES, agesOf } from '@lea/core/craft'
 import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName } from '@lea/core/food'
 import { LANGUAGES, languageName } from '@lea/core/learn'
 import { NEEDS } from '@lea/core/plan'
 import type { StoredChild } from '@lea/core/setting'
-import { inWords } from '../shared/api'
+import { ApiFault, inWords } from '../shared/api'
+import CardConflict from './CardConflict.vue'
 import Notice from '../parts/Notice.vue'
 import Sheet from '../parts/Sheet.vue'
 import TextField from '../parts/TextField.vue'
@@ -79,15 +80,32 @@ const NEED_WORDS = {
   'no-wet-food': 'does not touch wet food',
 }
 
-const save = handleSubmit(async (values) => {
+/** The version of the card that was seen: first the one that was opened, then the one that was shown beside what was written. */
+const version = ref(props.child?.version)
+/** The card as somebody else saved it meanwhile, and what was to be saved. */
+const conflict = shallowRef<{ theirs: StoredChild; mine: ChildValues } | null>(null)
+const save = handleSubmit((values) => store(values))
+async function store(values: ChildValues): Promise<void> {
   fault.value = ''
+  conflict.value = null
   try {
-    await settingStore.saveChild(values, props.child?.id)
+    await settingStore.saveChild({ ...values, version: version.value }, props.child?.id)
     emit('close')
   } catch (e) {
-    fault.value = inWords(e)
+    if (e instanceof ApiFault && e.status === 409 && e.field === 'version')
+      conflict.value = { theirs: e.more['now'] as StoredChild, mine: values }
+    else fault.value = inWords(e)
   }
-})
+}
+async function saveMine(): Promise<void> {
+  if (!conflict.value) return
+  version.value = conflict.value.theirs.version
+  await store(conflict.value.mine)
+}
+async function takeTheirs(): Promise<void> {
+  await settingStore.loadChildren()
+  emit('close')
+}
 </script>
 
 <template>
@@ -202,6 +220,13 @@ const save = handleSubmit(async (values) => {
           >
         </div>
       </details>
+      <CardConflict
+        v-if="conflict"
+        :theirs="conflict.theirs"
+        :mine="conflict.mine"
+        @theirs="takeTheirs"
+        @mine="saveMine"
+      />
       <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
       <button type="submit" class="btn btn-main justify-self-start" :disabled="isSubmitting">Save</button>
     </form>

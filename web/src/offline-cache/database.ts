@@ -3,13 +3,14 @@
  * network, and sessions that were begun without one. All of it goes at sign-out; answers go after a day.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Plan } from '@lea/core/plan'
+import type { Plan, PlanRequest } from '@lea/core/plan'
 import type { TableEvent } from '@lea/core/session'
 
 export interface OfflineStart {
   session: string
   plan: Plan
-  effort: 'draft' | 'refined'
+  /** What the plan was made from; a session that was begun with an earlier version kept none. */
+  request: PlanRequest
   /** ISO time by this device's clock. */
   at: string
 }

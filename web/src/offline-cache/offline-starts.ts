@@ -1,5 +1,5 @@
 /** Sessions that were begun on this device without a network: their plan goes to the server before their taps. */
-import type { Plan } from '@lea/core/plan'
+import type { Plan, PlanRequest } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { api } from '../shared/api'
 import { cacheAnswer } from './answers'
@@ -9,10 +9,11 @@ import { base, type OfflineStart } from './database'
 export async function startOffline(
   session: StoredSession,
   plan: Plan,
-  effort: OfflineStart['effort'],
+  /** What the plan was made from: the server makes it from that once more. */
+  request: PlanRequest,
 ): Promise<void> {
   const at = new Date().toISOString()
-  await (await base()).put('starts', { session: session.id, plan, effort, at })
+  await (await base()).put('starts', { session: session.id, plan, request, at })
   await cacheAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })
 }
 
@@ -30,8 +31,8 @@ export interface Joined {
 export async function joinServer(session: string): Promise<Joined | null> {
   const start = await startedOffline(session)
   if (!start) return null
-  const { plan, effort, at } = start
-  const answer = await api<Joined>('POST', `/sessions/${session}/begun`, { plan, effort, at })
+  const { plan, request, at } = start
+  const answer = await api<Joined>('POST', `/sessions/${session}/begun`, { request, digest: plan.digest, at })
   await (await base()).delete('starts', session)
   return answer
 }

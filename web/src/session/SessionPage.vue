@@ -7,6 +7,9 @@ import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 import { dayText } from '../shared/dates'
+import { useFeed } from '../shared/feed'
+import { PAGE_ID } from '../shared/page-id'
+import Conflicts from './Conflicts.vue'
 import Settle from './weave/Settle.vue'
 
 const route = useRoute()
@@ -17,7 +20,19 @@ const session = useSession()
 const refusal = ref('')
 
 const id = computed(() => String(route.params['id']))
-watch(id, (next) => void session.open(next), { immediate: true })
+const feed = useFeed()
+watch(
+  id,
+  async (next) => {
+    await session.open(next)
+    // What others change of this session is on this screen within a moment, as at a table.
+    if (id.value === next)
+      feed.open(`/api/sessions/${next}/live?page=${PAGE_ID}`, (says) => {
+        if (says !== 'events') void session.refresh()
+      })
+  },
+  { immediate: true },
+)
 
 const title = computed(() =>
   session.stored ? (settingStore.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
@@ -83,6 +98,7 @@ async function cook(): Promise<void> {
         </nav>
       </div>
       <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
+      <Conflicts />
       <Notice v-if="session.saveFault" tone="fault" class="mb-3">{{ session.saveFault }}</Notice>
       <Notice v-if="session.planFault" tone="fault" class="mb-3">
         No plan yet: {{ session.planFault }}.

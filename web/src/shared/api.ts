@@ -1,4 +1,5 @@
 /** The one way to the server: JSON in, JSON out; a refusal becomes an `ApiFault` in plain words. */
+import { PAGE_ID } from './page-id'
 
 export class ApiFault extends Error {
   readonly status: number
@@ -32,7 +33,7 @@ export async function api<T>(
   try {
     response = await fetch(`/api${path}`, {
       method,
-      headers: body === undefined ? {} : { 'content-type': 'application/json' },
+      headers: { 'x-lea-page': PAGE_ID, ...(body !== undefined && { 'content-type': 'application/json' }) },
       ...(text !== undefined && { body: text }),
       // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
       keepalive: text !== undefined && text.length < 16_000,

@@ -12,6 +12,8 @@ import { getCached } from '../offline-cache/answers'
 
 export interface RecipeRow {
   id: string
+  /** Who saves says which version they saw. */
+  version: number
   recipe: Recipe
   /** What happened with it so far. */
   made?: MadeBefore
@@ -22,7 +24,7 @@ export interface AdultRow extends StoredAdult {
 /** A page that opens asks again for what is older, milliseconds. */
 const JUST_NOW_MS = 2000
 
-type SettingAnswer = StoredSetting & { adults: AdultRow[] }
+type SettingAnswer = StoredSetting & { adults: AdultRow[]; versions: { rules: number; kit: number } }
 
 /** What a setting keeps: rules, kit, foods, adults, children, recipes and sessions. */
 export const useSettingStore = defineStore('setting', () => {
@@ -107,6 +109,7 @@ export const useSettingStore = defineStore('setting', () => {
   )
   const recipe = (id: string): Recipe | undefined => recipes.value.find((r) => r.id === id)?.recipe
 
+  /** @param input of a known child with the version that was seen */
   const saveChild = async (input: Omit<StoredChild, 'id'>, id?: string): Promise<void> => {
     await api(id ? 'PUT' : 'POST', id ? `/children/${id}` : '/children', input)
     await reload('children')
@@ -127,16 +130,19 @@ export const useSettingStore = defineStore('setting', () => {
     await reload('setting')
   }
   const saveRecipe = async (recipe: Recipe, id?: string): Promise<string> => {
-    const row = await api<RecipeRow>(id ? 'PUT' : 'POST', id ? `/recipes/${id}` : '/recipes', recipe)
+    const version = recipes.value.find((r) => r.id === id)?.version
+    const row = id
+      ? await api<RecipeRow>('PUT', `/recipes/${id}`, { version, recipe })
+      : await api<RecipeRow>('POST', '/recipes', recipe)
     await reload('recipes')
     return row.id
   }
   const saveKit = async (kit: Kit): Promise<void> => {
-    await api('PUT', '/setting/kit', kit)
+    await api('PUT', '/setting/kit', { version: setting.value?.versions.kit, kit })
     await reload('setting')
   }
   const saveRules = async (rules: HouseRules): Promise<void> => {
-    await api('PUT', '/setting/rules', rules)
+    await api('PUT', '/setting/rules', { version: setting.value?.versions.rules, rules })
     await reload('setting')
   }
   const saveFood = async (food: FoodFact): Promise<void> => {
@@ -188,7 +194,8 @@ export const useSettingStore = defineStore('setting', () => {
   const addSession = async (input: object, decisions: readonly Decision[] = []): Promise<string> => {
     const session = await api<StoredSession>('POST', '/sessions', input)
     if (decisions.length > 0) {
-      await api('PUT', `/sessions/${session.id}/decisions`, { decisions })
+      const changes = decisions.map((to) => ({ kind: 'decide', was: null, to }))
+      await api('POST', `/sessions/${session.id}/changes`, { changes })
       session.decisions = [...decisions]
     }
     sessions.value = [...sessions.value, session]

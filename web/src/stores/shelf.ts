@@ -18,7 +18,7 @@ import { useSettingStore, type RecipeRow } from './setting'
 const EVERY = 250
 
 export interface ShelfEntry {
-  row: RecipeRow
+  row: Omit<RecipeRow, 'version'>
   look: Evaluation
   /** Undefined while it is looked for; null where none was found. */
   remedy: Remedy | null | undefined
@@ -114,7 +114,13 @@ export const useShelf = defineStore('shelf', () => {
       const row = rows.find((r) => r.id === l.recipe)
       if (!wanted()) return
       if (!row || l.against.length === 0) continue
-      found.set(l.recipe, await remedyInWorker(l, row, wish).catch(() => null))
+      try {
+        found.set(l.recipe, await remedyInWorker(l, row, wish))
+      } catch (e) {
+        // Not the same as that nothing would help: it is not known.
+        if (wanted()) fault.value = `What would help could not be worked out: ${inWords(e)}`
+        return
+      }
       void soon()
     }
     show()

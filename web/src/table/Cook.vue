@@ -5,7 +5,7 @@ import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { turnText } from '@lea/core/plan'
-import { againstPlan, sayNow } from '@lea/core/session'
+import { againstPlan, sayNow, newsAgeText } from '@lea/core/session'
 import type { StoredGuest } from '@lea/core/setting'
 import { onlyInPage } from '../offline-cache/outbox'
 import Notice from '../parts/Notice.vue'
@@ -88,13 +88,15 @@ const pace = computed(() => {
   )
   return `${behind > 0 ? `${behind} min behind` : 'on time'} · ${left} min left`
 })
+/** Seconds since the server last said how things are. */
+const age = computed(() => (now.value.getTime() && performance.now() - table.newsAt) / 1000)
 const sending = computed(() =>
   session.startedOffline
     ? `begun without a network at ${timeText(session.startedOffline)}: ${table.kept} kept here`
     : table.waiting === 0
       ? table.fault
         ? 'no network, nothing waits'
-        : 'all sent'
+        : newsAgeText(age.value) || 'all sent'
       : table.words,
 )
 

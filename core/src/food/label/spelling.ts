@@ -2,6 +2,7 @@
  * Small typing and camera errors: `m1lk`, `whaet`, `soy a`, `but-` + `ter`, `M I L K`, `wheatflour`. Only a word that the
  * reader does not know is changed; an allergen is preferred where two readings are as near (a false alarm costs less).
  */
+import { remembered } from '../../amount/memo'
 import type { Word } from './text'
 import { lexiconWords, isKnown } from './label-words'
 
@@ -77,11 +78,17 @@ function nearest(word: string): string | null {
 export function spell(words: readonly Word[]): Read[] {
   return joinSplit(joinLetters(words)).map((word) => {
     if (isKnown(word.text) || word.text.length < 3) return word
-    const camera = cameraReadings(word.text).find((r) => isKnown(r))
-    const read = camera ?? nearest(word.text)
-    return read == null ? word : { ...word, text: read, readAs: word.text }
+    const read = meantBy(word.text)
+    return read === null ? word : { ...word, text: read, readAs: word.text }
   })
 }
+/** What an unknown word most likely is. Longer than any that is known, it is none of them. */
+const meantBy = remembered(5000, (word: string): string | null =>
+  word.length > longestKnown() + 2 ? null : (cameraReadings(word).find((r) => isKnown(r)) ?? nearest(word)),
+)
+let longest = 0
+/** Characters of the longest word that labels are read by. */
+const longestKnown = (): number => (longest ||= Math.max(...[...lexiconWords()].map((w) => w.length)))
 
 const merged = (words: readonly Word[]): Word => {
   const [first] = words
@@ -100,7 +107,7 @@ function joinLetters(words: readonly Word[]): Word[] {
     const run = words.slice(at, end)
     if (run.length >= 3) {
       for (let from = 0; from < run.length;) {
-        let to = run.length
+        let to = Math.min(run.length, from + longestKnown())
         while (to > from + 2 && !isKnown(merged(run.slice(from, to)).text)) to -= 1
         const found = to > from + 2
         out.push(found ? merged(run.slice(from, to)) : merged(run.slice(from, from + 1)))

@@ -21,7 +21,7 @@ import type { Task } from '../model/task'
 /** Every breach in words; an empty list where the plan keeps the hard rules. */
 export function breaches(plan: Plan, request: PlanRequest): string[] {
   return [
-    ...handsRules(plan, request),
+    ...handBreaches(plan, request),
     ...timeRules(plan),
     ...clockBreaches(plan, request),
     ...amountRules(plan, request),
@@ -29,7 +29,11 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
   ]
 }
 
-function handsRules(plan: Plan, request: PlanRequest): string[] {
+/**
+ * Every turn of a child who must not have it, in words: too young, barred by a card or a plan, or an adult's. For plans that were changed
+ * while cooking, whose clock is no longer that of the request.
+ */
+export function handBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))

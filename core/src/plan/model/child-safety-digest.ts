@@ -4,15 +4,23 @@ import type { PlanChild } from './request'
 import { digest, seal } from './digest'
 
 /**
- * A short digest of what a card says of foods, of a care plan, of needs and limits. The order of its lists does not matter; name, age,
+ * A short digest of what a card says of foods, of a care plan and its words, of needs and limits. The order of its lists does not matter; name, age,
  * hand, languages and what was seen of techniques are no part of it.
  */
-export function childSafetyDigest({ concerns, diets, carePlan, needs, limits }: PlanChild): string {
+export function childSafetyDigest({
+  concerns,
+  diets,
+  carePlan,
+  carePlanWords,
+  needs,
+  limits,
+}: PlanChild): string {
   const sorted = (list: readonly unknown[]): string[] => list.map((x) => digest(x)).sort()
   return seal({
     concerns: sorted(concerns.map(({ allergen, level }) => ({ allergen: allergenOfWords(allergen), level }))),
     diets: sorted(diets),
     carePlan: carePlan ?? false,
+    ...(carePlanWords !== undefined && { carePlanWords }),
     needs: sorted(needs),
     limits: sorted(limits ?? []),
   })

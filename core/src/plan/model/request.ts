@@ -30,6 +30,8 @@ export interface PlanChild {
   hand?: 'left' | 'right'
   /** A written care plan is on file (its words stay with the child's row). */
   carePlan?: boolean
+  /** Digest of its words: other words stop the table, as an allergy does. */
+  carePlanWords?: string
   needs: Need[]
   /** How each technique was last seen, from the record; nothing where it never was. */
   skills?: Skills

@@ -11,7 +11,7 @@ import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { stripMarks } from '../../../src/plan/model/scoop-sequence'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
-import { talkOf } from '../../../src/session/carried'
+import { carriedOf } from '../../../src/session/progress'
 import { coverage, ladderOf, stepMore, talkOfDay } from '../../../src/session/talk-view'
 import { child, recipeOf, request } from '../../group'
 import { childLeaves } from '../../../src/plan/live/child-leaves'
@@ -239,10 +239,10 @@ describe('what was noted', () => {
       event(6, 'talk', { child: ask?.child, target: ask?.target, how: 'said', level: ask?.level }),
     ]
     const past = [{ id: 's', date: '2026-11-26', title: 'x', plan, events }]
-    const talk = talkOf(ask?.child ?? '', past)
+    const talk = carriedOf(ask?.child ?? '', past).talk
     expect(talk.marks).toEqual([{ target: ask?.target, on: '2026-11-26', how: 'said', level: ask?.level }])
     expect(talk.heard).toEqual([1])
-    const next = mixed.map((c) => ({ ...c, talk: talkOf(c.id, past) }))
+    const next = mixed.map((c) => ({ ...c, talk: carriedOf(c.id, past).talk }))
     const later = compile({ ...request(next), session: { id: 's2', date: '2026-12-03', start: '10:15' } })
     expect(
       asksOf(later)

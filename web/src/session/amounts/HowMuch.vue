@@ -65,7 +65,7 @@ function wanted(): unknown {
 async function use(): Promise<void> {
   fault.value = ''
   try {
-    const make = (await makeSchema.validate(wanted()))
+    const make = await makeSchema.validate(wanted())
     await session.choose({ kind: 'make', make })
   } catch (e) {
     fault.value = e instanceof Error ? e.message : String(e)

@@ -84,6 +84,7 @@ const inHand = computed(() => {
 const improving = computed(() => {
   if (session.improving === 'looking') return 'Looking for a shorter plan …'
   if (session.improving !== 'done') return ''
+  if (session.improveFault) return `A shorter plan could not be looked for: ${session.improveFault}`
   return session.improvedBy > 0
     ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.`
     : 'Lea looked further and found no shorter order.'

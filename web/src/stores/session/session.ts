@@ -16,11 +16,12 @@ import {
 import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type SessionInputs, type StoredSession, assemble, inputsOf } from '@lea/core/setting'
 import { api, ApiFault, inWords, isOffline } from '../../shared/api'
-import { compileInWorker, refineInWorker } from '../../workers/planner'
+import { compileInWorker } from '../../workers/planner'
 import { getCached, cacheAnswer } from '../../offline-cache/answers'
 import { startedOffline } from '../../offline-cache/offline-starts'
 import { reader } from '../../workers/reader'
 import { useSettingStore } from '../setting'
+import { improvingOf } from './improving'
 import { offlineSession } from './offline'
 import { questions } from './questions'
 import { savingOf } from './saving'
@@ -38,16 +39,13 @@ export const useSession = defineStore('session', () => {
   const changed = ref('')
   /** At the table: the plan that would see somebody who came; not in force yet. */
   const preview = shallowRef<Plan | null>(null)
-  const saving = savingOf(stored)
+  /** What others have changed meanwhile is on the screen, and in the plan. */
+  const saving = savingOf(stored, (session) => {
+    if (stored.value?.id === session.id) void adopt(session)
+  })
   const saveFault = saving.fault
   let asked = 0
   let opening = ''
-  /** Whether a shorter plan is being looked for, what came of it, and which effort the plan on the screen took. */
-  const improving = ref<'no' | 'looking' | 'done'>('no')
-  const improvedBy = ref(0)
-  const effort = ref<'draft' | 'refined'>('draft')
-  let improveSoon = 0
-
   const names = computed(
     () =>
       new Map([
@@ -91,29 +89,6 @@ export const useSession = defineStore('session', () => {
     })
   }
 
-  /** Looks for a shorter plan beside, once nothing has changed for a moment. */
-  function improve(): void {
-    window.clearTimeout(improveSoon)
-    improving.value = 'no'
-    const now = plan.value
-    const wanted = request()
-    const { bound, seconds = 0 } = now?.totals ?? {}
-    if (!now || !wanted || frozen.value || seconds <= (bound?.seconds ?? 0)) return
-    improving.value = 'looking'
-    const mine = asked
-    const look = async (): Promise<void> => {
-      const answer = await refineInWorker(wanted)
-      if (mine !== asked || frozen.value) return
-      improving.value = 'done'
-      if ('plan' in answer && answer.plan.totals.seconds < now.totals.seconds) {
-        effort.value = 'refined'
-        improvedBy.value = now.totals.seconds - answer.plan.totals.seconds
-        show(answer.plan)
-      }
-    }
-    improveSoon = window.setTimeout(() => void look(), 400)
-  }
-
   async function recompute(): Promise<void> {
     const wanted = request()
     if (!wanted || (frozen.value && arrived.value.length === 0)) return
@@ -127,8 +102,7 @@ export const useSession = defineStore('session', () => {
       preview.value = 'plan' in answer ? answer.plan : null
       return
     }
-    effort.value = 'draft'
-    improvedBy.value = 0
+    stop()
     if ('plan' in answer) {
       show(answer.plan)
       improve()
@@ -178,6 +152,15 @@ export const useSession = defineStore('session', () => {
     }
   }
 
+  /** A session as the server has it now, with what is on its way to it. @returns whether it is another one than on the screen */
+  async function adopt(session: StoredSession): Promise<boolean> {
+    const known = saving.over(session)
+    const other = JSON.stringify({ ...known, version: 0 }) !== JSON.stringify({ ...stored.value, version: 0 })
+    stored.value = known
+    if (other) await recompute()
+    return other
+  }
+
   /** The session as it is now: another device has changed the plan in force, or who is here. */
   async function refresh(): Promise<void> {
     const id = stored.value?.id
@@ -187,8 +170,9 @@ export const useSession = defineStore('session', () => {
       if (stored.value?.id !== id) return
       void cacheAnswer(`/sessions/${id}`, answer)
       const known = saving.over(answer.session)
-      const other = JSON.stringify(known) !== JSON.stringify(stored.value)
-      if (other) stored.value = known
+      const other =
+        JSON.stringify({ ...known, version: 0 }) !== JSON.stringify({ ...stored.value, version: 0 })
+      stored.value = known
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
       await settingStore.loadChildren()
       if (arrived.value.length === 0) preview.value = null
@@ -203,10 +187,11 @@ export const useSession = defineStore('session', () => {
     keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
 
   async function keepDecisions(decisions: Decision[]): Promise<void> {
-    if (!stored.value) return
-    stored.value = { ...stored.value, decisions }
+    const before = stored.value
+    if (!before) return
+    stored.value = { ...before, decisions }
     // Sent at once, not after the plan: who reloads when the plan shows has it saved.
-    const saved = saving.save('decisions')
+    const saved = saving.save(before)
     await recompute()
     await saved
   }
@@ -223,7 +208,7 @@ export const useSession = defineStore('session', () => {
     if (!before) return
     const was = plan.value
     stored.value = { ...before, ...inputs }
-    const saved = saving.save('inputs')
+    const saved = saving.save(before)
     await recompute()
     if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
     const fault = await saved
@@ -232,8 +217,14 @@ export const useSession = defineStore('session', () => {
     await recompute()
   }
 
+  const { improving, improvedBy, improveFault, effort, improve, stop } = improvingOf({
+    plan,
+    frozen,
+    request,
+    show,
+  })
   const table = tableActions({ stored, preview, show, recompute, after: saving.after })
-  const off = offlineSession({ stored, plan, stops, effort, show, after: saving.after })
+  const off = offlineSession({ stored, plan, stops, effort, show, request, after: saving.after })
   const asks = questions({ stored, plan, request, recompute, after: saving.after })
 
   /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
@@ -266,6 +257,8 @@ export const useSession = defineStore('session', () => {
     plan,
     planFault,
     saveFault,
+    conflicts: saving.conflicts,
+    settleConflict: saving.settle,
     working,
     bowl,
     changed,
@@ -293,6 +286,7 @@ export const useSession = defineStore('session', () => {
     ...asks,
     improving,
     improvedBy,
+    improveFault,
     request,
   }
 })

@@ -22,8 +22,13 @@ function worthAgain(e: unknown): number | null {
 /**
  * @param session whose taps are sent
  * @param first what the server has to know before it takes them
+ * @param answered called with the number of the last tap the server has, and how many it was sent
  */
-export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
+export function sendingOf(
+  session: Ref<string>,
+  first: () => Promise<void>,
+  answered: (session: string, last: number, sent: number) => void = () => undefined,
+) {
   /** In words, why nothing goes through just now; empty while it does. */
   const fault = ref('')
   /** Why the server does not take a tap that waits here. */
@@ -97,7 +102,8 @@ export function sendingOf(session: Ref<string>, first: () => Promise<void>) {
   /** One tap that the server does not take holds up no other: halves go by themselves until it stands alone, and is said. */
   async function post(id: string, events: readonly TableEvent[], notTaken: Set<string>): Promise<void> {
     try {
-      await api('POST', `/sessions/${id}/events`, { events }, PATIENCE_MS)
+      const { last } = await api<{ last: number }>('POST', `/sessions/${id}/events`, { events }, PATIENCE_MS)
+      answered(id, last, events.length)
     } catch (e) {
       if (!isRefused(e)) throw e
       const [alone] = events

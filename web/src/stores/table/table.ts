@@ -3,6 +3,8 @@ import { computed, ref, shallowRef } from 'vue'
 import { type EventBody, type TableEvent, replay } from '@lea/core/session'
 import { api, inWords } from '../../shared/api'
 import * as outbox from '../../offline-cache/outbox'
+import { useFeed } from '../../shared/feed'
+import { PAGE_ID } from '../../shared/page-id'
 import { PATIENCE_MS, sendingOf } from './sending'
 
 const isOwnTap = (e: TableEvent): boolean =>
@@ -16,8 +18,18 @@ export const useTable = defineStore('table', () => {
   const state = computed(() => replay(events.value))
   let last = 0
   let first: () => Promise<void> = () => Promise.resolve()
-  const { fault, refused, waiting, kept, words, look, keep, send } = sendingOf(session, () => first())
-  let stream: EventSource | null = null
+  const sending = sendingOf(session, () => first(), answered)
+  const { fault, refused, waiting, kept, words, look, keep, send } = sending
+  /** When the server last said how things are, by `performance.now()`. */
+  const newsAt = ref(performance.now())
+  /** The server has taken so many taps. Where nobody else tapped between, nothing is to be asked for. */
+  function answered(id: string, upTo: number, taken: number): void {
+    if (session.value !== id) return
+    newsAt.value = performance.now()
+    if (upTo === last + taken) last = upTo
+    else if (upTo > last) void fetchNew()
+  }
+  const feed = useFeed()
   let fetching: Promise<void> | null = null
   let fetchAgain = false
   /** Milliseconds by which this device's clock is behind the server's. */
@@ -60,25 +72,17 @@ export const useTable = defineStore('table', () => {
 
   /** Other devices at this table: what they tap is here within a moment. */
   function hear(id: string, changed: () => void): void {
-    close()
-    stream = new EventSource(`/api/sessions/${id}/live`)
     let before = false
-    // After a break as well: whatever came meanwhile is asked for, and what waits here is sent.
-    stream.onopen = () => {
+    feed.open(`/api/sessions/${id}/live?page=${PAGE_ID}`, (says) => {
+      if (session.value !== id) return
       void fetchNew()
-      void send()
-      if (before) changed()
+      // After a break as well: whatever came meanwhile is asked for, and what waits here is sent.
+      if (says === 'ask') void send()
+      if (says === 'session' || (says === 'ask' && before)) changed()
       before = true
-    }
-    stream.onmessage = ({ data }) => {
-      void fetchNew()
-      if (data === 'session') changed()
-    }
+    })
   }
-  function close(): void {
-    stream?.close()
-    stream = null
-  }
+  const close = feed.close
 
   /** One at a time; what is told meanwhile is fetched after it. */
   function fetchNew(): Promise<void> {
@@ -110,7 +114,8 @@ export const useTable = defineStore('table', () => {
       merge(answer.events)
       await outbox.keepHeard(id, answer.events)
       if (state.value.finished && waiting.value === 0) await outbox.forget(id)
-      last = answer.last
+      last = Math.max(last, answer.last)
+      newsAt.value = performance.now()
       fault.value = ''
     } catch (e) {
       fault.value = inWords(e)
@@ -160,6 +165,8 @@ export const useTable = defineStore('table', () => {
     state,
     behind,
     heardAt: () => heard,
+    newsAt,
+    live: feed.live,
     open,
     close,
     add,

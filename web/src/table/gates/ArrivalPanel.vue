@@ -49,7 +49,12 @@ const heading = computed(() => {
 })
 const onlyCame = computed(() => session.arrived.every((id) => !known.value.has(id)))
 async function looksOn(): Promise<void> {
-  for (const id of session.arrived) fault.value = (await session.looksOn(id)) ?? ''
+  const faults: string[] = []
+  for (const id of [...session.arrived]) {
+    const says = await session.looksOn(id)
+    if (says) faults.push(says)
+  }
+  fault.value = faults.join(' ')
 }
 </script>
 

@@ -1,19 +1,23 @@
-import { Router } from 'express'
+import express, { Router } from 'express'
 import rateLimit from 'express-rate-limit'
 import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
-import { accountAtDoor, saveAdult, writeAudit } from '../db/people'
+import { accountAtDoor, addAdult, writeAudit } from '../db/people'
 import { asSignIn, inSetting } from '../db/pool'
 import { anySetting, createSetting, getSetting, saveRecipe } from '../db/settings'
-import { personOf, type SignedIn } from '../auth'
+import type { SignedIn } from '../auth'
+import { plainKeys, shallow } from '../body'
+import { enter } from '../enter'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 import { startingKit, startingRules } from '../starting'
 
-export function signInRoutes({ pool, signInsAllowed }: AppContext): Router {
+/** The only routes that need no sign-in: the first visit, signing in, signing out. Their bodies are small. */
+export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
   const router = Router()
+  const body = express.json({ limit: '10kb', reviver: plainKeys })
   const limit = rateLimit({
     windowMs: 15 * 60 * 1000,
     limit: signInsAllowed,
@@ -29,7 +33,7 @@ export function signInRoutes({ pool, signInsAllowed }: AppContext): Router {
     res.json({ needed: !(await anySetting(pool)) })
   })
 
-  router.post('/first-visit', limit, async (req, res) => {
+  router.post('/first-visit', limit, body, shallow, async (req, res) => {
     const input = await read(firstVisitSchema, req.body)
     if (await anySetting(pool)) throw new Fault(409, 'this house has a setting already: sign in')
     const setting = randomUUID()
@@ -43,24 +47,24 @@ export function signInRoutes({ pool, signInsAllowed }: AppContext): Router {
         startingRules(input.kind, input.country),
         startingKit(input.kind),
       )
-      await saveAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })
+      await addAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })
       if (input.recipes)
         for (const recipe of SHIPPED_RECIPES) await saveRecipe(db, setting, randomUUID(), recipe)
       await writeAudit(db, setting, owner.id, 'made the setting', setting)
     })
-    await enter(req, owner)
+    await enter(req, owner.id, 0)
     res.status(201).json({ person: owner, setting: { name: input.setting } })
   })
 
-  router.post('/sign-in', limit, async (req, res) => {
+  router.post('/sign-in', limit, body, shallow, async (req, res) => {
     const { signIn, password } = await read(signInSchema, req.body)
     const account = await asSignIn(pool, signIn, (db) => accountAtDoor(db, signIn))
     if (!(await passwordFits(account?.hash, password)) || !account) {
       throw new Fault(401, 'this name and password do not go together')
     }
-    const { id, settingId, name, role } = account
+    const { id, settingId, name, role, round } = account
     const person: SignedIn = { id, settingId, name, role }
-    await enter(req, person)
+    await enter(req, id, round)
     const setting = await inSetting(pool, settingId, async (db) => {
       await writeAudit(db, settingId, id, 'signed in', id)
       return getSetting(db)
@@ -73,25 +77,5 @@ export function signInRoutes({ pool, signInsAllowed }: AppContext): Router {
     res.clearCookie('lea').status(204).end()
   })
 
-  router.get('/me', async (req, res) => {
-    const person = personOf(req)
-    const setting = await inSetting(pool, person.settingId, getSetting)
-    res.json({ person, setting: { name: setting.name } })
-  })
   return router
 }
-
-/** A new sign-in gets a new session id, so that one known before is worth nothing. */
-const enter = (req: Parameters<typeof personOf>[0], person: SignedIn): Promise<void> =>
-  new Promise((done, fail) => {
-    req.session.regenerate((fault: unknown) => {
-      if (fault) {
-        fail(fault instanceof Error ? fault : new Error('sign-in failed'))
-        return
-      }
-      req.session.person = person
-      req.session.save((lost: unknown) =>
-        lost ? fail(lost instanceof Error ? lost : new Error('lost')) : done(),
-      )
-    })
-  })

@@ -1,0 +1,11 @@
+/** Rules, kit and recipes that are changed: by somebody who saw this version of them. */
+import * as yup from 'yup'
+import { kitSchema } from './kit'
+import { recipeSchema } from './recipe/recipe'
+import { rulesSchema } from './rules'
+import { versionSchema } from './text'
+
+const version = versionSchema
+export const rulesChangeSchema = yup.object({ version, rules: rulesSchema }).noUnknown()
+export const kitChangeSchema = yup.object({ version, kit: kitSchema }).noUnknown()
+export const recipeChangeSchema = yup.object({ version, recipe: recipeSchema }).noUnknown()

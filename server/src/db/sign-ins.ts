@@ -1,0 +1,60 @@
+/** Sign-ins: whose they are, which of them are open, and how they end. */
+import type { Pool } from 'pg'
+import type { PersonRole } from '@lea/core/schema'
+import { tellPerson } from '../live/table-feed'
+import type { Db } from './pool'
+
+export interface Person {
+  id: string
+  settingId: string
+  name: string
+  role: PersonRole
+  /** Goes up when all sign-ins of this person end. */
+  round: number
+}
+
+/** The person as they are now; null where they are gone, or may not sign in any more. */
+export async function personOfSignIn(pool: Pool, id: string): Promise<Person | null> {
+  const { rows } = await pool.query<Person>(
+    'select id, setting_id as "settingId", name, role, round from person_of_sign_in($1)',
+    [id],
+  )
+  return rows[0] ?? null
+}
+
+/** Every sign-in of this person is over, and so is every stream. @returns the round that holds from now on */
+export async function endSignIns(db: Db, person: string): Promise<number> {
+  const { rows } = await db.query<{ round: number }>(
+    'update adults set sign_in_round = sign_in_round + 1 where id = $1 returning sign_in_round as round',
+    [person],
+  )
+  await db.query("delete from sign_ins where sess -> 'person' ->> 'id' = $1", [person])
+  await tellPerson(db, person)
+  return rows[0]?.round ?? 0
+}
+
+export interface OpenSignIn {
+  sid: string
+  /** ISO time. */
+  since: string
+  /** ISO time, to some minutes. */
+  used: string
+  /** The browser, as it names itself. */
+  device: string
+}
+
+/** Open sign-ins of one person, the newest first. @param idleMs after so long without use one ends by itself */
+export async function listSignIns(pool: Pool, person: string, idleMs: number): Promise<OpenSignIn[]> {
+  const { rows } = await pool.query<{ sid: string; since: string; expire: string; device: string | null }>(
+    `select sid, sess -> 'person' ->> 'since' as since, to_char(expire, 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as expire,
+       sess -> 'person' ->> 'device' as device
+     from sign_ins where sess -> 'person' ->> 'id' = $1 and expire > now() at time zone 'utc' order by 2 desc`,
+    [person],
+  )
+  return rows.map(({ sid, since, expire, device }) => ({
+    sid,
+    since,
+    used: new Date(Date.parse(expire) - idleMs).toISOString(),
+    device: device ?? '',
+  }))
+}

@@ -1,0 +1,91 @@
+import { Router, type Request } from 'express'
+import { randomUUID } from 'node:crypto'
+import { childChangeSchema, childSchema } from '@lea/core/schema'
+import { childRecord, ownPart } from '@lea/core/session'
+import { cardFields } from '@lea/core/setting'
+import { atLeast, personOf } from '../auth'
+import { now, today } from '../clock'
+import type { AppContext } from '../context'
+import { settleProgress } from '../db/child-progress'
+import { addChild, changeChild, eraseChild, getChild, listChildren, writeAudit } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import { pastOfChild } from '../db/session-history'
+import { Fault, notFound, read } from '../fault'
+import { isUuid } from '../uuid'
+
+/** The children of a setting: their cards, what is exported of one and how one is erased. */
+export function childRoutes({ pool, post }: AppContext): Router {
+  const router = Router()
+  const leader = atLeast('leader')
+  const owner = atLeast('owner')
+  const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
+    inSetting(pool, personOf(req).settingId, work)
+  const key = (text: string | undefined): string => {
+    if (!isUuid(text)) throw notFound('this child')
+    return text
+  }
+
+  router.get('/children', async (req, res) => {
+    await settleProgress(pool, personOf(req).settingId)
+    res.json(await run(req, listChildren))
+  })
+  router.post('/children', leader, async (req, res) => {
+    const input = await read(childSchema(today()), req.body)
+    const { settingId, id: by } = personOf(req)
+    const child = await run(req, async (db) => {
+      const mat = firstFree((await listChildren(db)).map((c) => c.mat))
+      const fresh = { ...input, id: randomUUID(), mat }
+      await addChild(db, settingId, fresh)
+      await writeAudit(db, settingId, by, 'added a child', fresh.id)
+      return getChild(db, fresh.id)
+    })
+    res.status(201).json(child)
+  })
+  // Who saves says which version of the card they saw: an allergy that somebody else wrote meanwhile is never taken away unseen.
+  router.put('/children/:id', leader, async (req, res) => {
+    const id = key(String(req.params['id']))
+    const { version, ...input } = await read(childChangeSchema(today()), req.body)
+    const { settingId, id: by } = personOf(req)
+    const saved = await run(req, async (db) => {
+      const known = await getChild(db, id, true)
+      if (!known) throw notFound('this child')
+      if (known.version !== version)
+        throw new Fault(409, 'somebody has changed this card meanwhile: look at both', 'version', {
+          now: known,
+        })
+      await changeChild(db, { ...input, id, mat: input.mat ?? known.mat })
+      await writeAudit(db, settingId, by, `changed a child: ${cardFields(known, input)}`, id)
+      return getChild(db, id)
+    })
+    res.json(saved)
+  })
+  router.delete('/children/:id', owner, async (req, res) => {
+    const id = key(String(req.params['id']))
+    await run(req, async (db) => {
+      if (!(await eraseChild(db, id))) throw notFound('this child')
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'erased a child', id)
+    })
+    await post.forget(personOf(req).settingId, id)
+    res.status(204).end()
+  })
+  router.get('/children/:id/export', leader, async (req, res) => {
+    const id = key(String(req.params['id']))
+    const all = await run(req, async (db) => {
+      const child = await getChild(db, id)
+      if (!child) throw notFound('this child')
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'exported a child', id)
+      const past = await pastOfChild(db, id)
+      return { child, sessions: past.map((p) => ownPart(p, id)), record: childRecord(id, past) }
+    })
+    res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: now().toISOString(), ...all })
+  })
+
+  return router
+}
+
+/** The least whole number that nobody has. */
+function firstFree(taken: readonly (number | undefined)[]): number {
+  let n = 0
+  while (taken.includes(n)) n += 1
+  return n
+}

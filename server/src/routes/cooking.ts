@@ -1,0 +1,128 @@
+import { Router, type Request } from 'express'
+import { countText } from '@lea/core/amount'
+import { type Plan, type PlanRequest, openStops, seal } from '@lea/core/plan'
+import * as yup from 'yup'
+import { atLeast, personOf } from '../auth'
+import type { AppContext } from '../context'
+import { settleProgress } from '../db/child-progress'
+import { lockCards, writeAudit } from '../db/people'
+import { inSetting, type Db } from '../db/pool'
+import * as store from '../db/sessions'
+import { Fault, read } from '../fault'
+import { requestOf } from '../plan/request-of'
+import { findSession } from './find-session'
+
+const cookSchema = yup.object({
+  digest: yup.string().max(40).optional(),
+  effort: yup
+    .string()
+    .oneOf(['draft', 'refined'] as const, 'Effort must be draft or refined')
+    .optional(),
+})
+
+const reopenSchema = yup
+  .object({
+    reason: yup
+      .string()
+      .trim()
+      .max(400, 'Reason may hold at most 400 characters')
+      .required('Reason is missing'),
+  })
+  .noUnknown()
+/** So often a plan is made anew while others change the session. */
+const MOST_TRIES = 4
+
+/** From a planned session to one that is cooked: the plan is frozen here, made anew while cooking, and opened again after the end. */
+export function cookingRoutes({ pool, plans }: AppContext): Router {
+  const router = Router()
+  const leader = atLeast('leader')
+  const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
+    inSetting(pool, personOf(req).settingId, work)
+  const asItIs = (req: Request): Promise<object> =>
+    run(req, async (db) => {
+      const session = await findSession(db, req)
+      return { session, plan: await store.frozenPlan(db, session.id) }
+    })
+
+  /**
+   * Compiles outside any lock, and freezes under it only what was made from what is there then: cards, recipe, box and decisions.
+   * @param mayStart throws where the plan is not the one that was asked for
+   * @throws Fault 409 where a stop is open, or it keeps changing
+   */
+  async function putInForce(
+    req: Request,
+    from: 'planned' | 'cooking',
+    effort: 'draft' | 'refined',
+    mayStart: (plan: Plan) => void,
+  ): Promise<void> {
+    const wanted = async (db: Db, lock: boolean): Promise<PlanRequest> => {
+      const session = await findSession(db, req, lock ? 'lock' : 'read')
+      if (session.state !== from)
+        throw new Fault(409, from === 'planned' ? 'cooking has begun already' : 'cooking is not under way')
+      if (lock) await lockCards(db, session.children)
+      return { ...(await requestOf(db, session)), effort }
+    }
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const request = await run(req, (db) => wanted(db, false))
+      const plan = await plans.compile(request)
+      const stops = openStops(plan)
+      if (stops.length > 0)
+        throw new Fault(
+          409,
+          `${countText(stops.length, 'stop is', 'stops are')} still to settle`,
+          'findings',
+          {
+            stops,
+          },
+        )
+      mayStart(plan)
+      const kept = await run(req, async (db) => {
+        if (seal(await wanted(db, true)) !== seal(request)) return false
+        await store.freeze(db, String(req.params['id']), { plan, request }, from)
+        return true
+      })
+      if (kept) return
+    }
+    throw new Fault(409, 'this session is being changed just now: try again')
+  }
+
+  // Cooking starts: the plan is compiled once more here, and frozen with the request that it was made from.
+  router.post('/:id/cook', async (req, res) => {
+    const { digest, effort } = await read(cookSchema, req.body)
+    await settleProgress(pool, personOf(req).settingId)
+    const found = await run(req, (db) => findSession(db, req))
+    // Another device may have started meanwhile; its frozen plan stands.
+    if (found.state === 'planned')
+      await putInForce(req, 'planned', effort ?? 'draft', (plan) => {
+        if (digest && digest !== plan.digest)
+          throw new Fault(
+            409,
+            'the plan has changed since it was shown: look at it again, then start',
+            'digest',
+            { plan },
+          )
+      })
+    res.json(await asItIs(req))
+  })
+
+  // The plan for those who are here now. Ids hold between plans, so what was done stays done.
+  router.post('/:id/replan', async (req, res) => {
+    await settleProgress(pool, personOf(req).settingId)
+    await putInForce(req, 'cooking', 'draft', () => undefined)
+    await run(req, (db) =>
+      writeAudit(db, personOf(req).settingId, personOf(req).id, 'planned anew at the table', req.params.id),
+    )
+    res.json(await asItIs(req))
+  })
+  // Ended by mistake: it goes on, and who said so is written down.
+  router.post('/:id/reopen', leader, async (req, res) => {
+    const { reason } = await read(reopenSchema, req.body)
+    await run(req, async (db) => {
+      const { id } = await findSession(db, req, 'lock')
+      if (!(await store.reopen(db, id))) throw new Fault(409, 'this session is not over')
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, `opened it again: ${reason}`, id)
+    })
+    res.json(await asItIs(req))
+  })
+  return router
+}

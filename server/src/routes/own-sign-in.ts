@@ -1,0 +1,59 @@
+import { Router } from 'express'
+import { ownPasswordSchema, passwordFault } from '@lea/core/schema'
+import { IDLE_MS, personOf } from '../auth'
+import type { AppContext } from '../context'
+import { changeAdult, lockAdult, writeAudit } from '../db/people'
+import { inSetting } from '../db/pool'
+import { getSetting } from '../db/settings'
+import { endSignIns, listSignIns } from '../db/sign-ins'
+import { enter } from '../enter'
+import { Fault, read } from '../fault'
+import { hashPassword, passwordFits } from '../password'
+
+/** One's own sign-in: who I am, my password, where I am signed in. */
+export function ownSignInRoutes({ pool }: AppContext): Router {
+  const router = Router()
+
+  router.get('/me', async (req, res) => {
+    const person = personOf(req)
+    const setting = await inSetting(pool, person.settingId, getSetting)
+    res.json({ person, setting: { name: setting.name } })
+  })
+
+  // The old one is asked, so that a tablet left lying about changes nothing; all other sign-ins end.
+  router.put('/me/password', async (req, res) => {
+    const { old, password } = await read(ownPasswordSchema, req.body)
+    const { id, settingId, name } = personOf(req)
+    const guessed = passwordFault(password, [name])
+    if (guessed) throw new Fault(400, guessed, 'password')
+    const hash = await hashPassword(password)
+    const known = await inSetting(pool, settingId, (db) => lockAdult(db, id))
+    if (!(await passwordFits(known?.hash ?? undefined, old)))
+      throw new Fault(400, 'the old password is not right', 'old')
+    const round = await inSetting(pool, settingId, async (db) => {
+      const now = await lockAdult(db, id)
+      if (now?.hash !== known?.hash) throw new Fault(409, 'the password was changed meanwhile', 'old')
+      await changeAdult(db, id, { hash })
+      await writeAudit(db, settingId, id, 'changed their password', id)
+      return endSignIns(db, id)
+    })
+    await enter(req, id, round)
+    res.status(204).end()
+  })
+
+  router.get('/me/sign-ins', async (req, res) => {
+    const open = await listSignIns(pool, personOf(req).id, IDLE_MS)
+    res.json({ signIns: open.map(({ sid, ...one }) => ({ ...one, here: sid === req.sessionID })) })
+  })
+  // Everywhere, here as well.
+  router.delete('/me/sign-ins', async (req, res) => {
+    const { id, settingId } = personOf(req)
+    await inSetting(pool, settingId, async (db) => {
+      await endSignIns(db, id)
+      await writeAudit(db, settingId, id, 'signed out everywhere', id)
+    })
+    await new Promise<void>((done) => req.session.destroy(() => done()))
+    res.clearCookie('lea').status(204).end()
+  })
+  return router
+}
