@@ -4,7 +4,6 @@
  */
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { dayAfter } from '@lea/core/amount'
 import type { Decision } from '@lea/core/plan'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { today } from '../src/clock'
@@ -271,33 +270,5 @@ describe('a session', () => {
         .status,
     ).toBe(409)
     await petra.send('PUT', `/api/recipes/${row?.id}`, { version: changed.body.version, recipe: row?.recipe })
-  })
-})
-
-describe('a device', () => {
-  it('whose counter leaps does not stop the table', async () => {
-    const session = await newSession()
-    const path = `/api/sessions/${session.id}`
-    await petra.send('POST', `${path}/cook`, {})
-    const wild = { ...tap('step', { step: 'x' }), lamport: 1_000_000_000 }
-    const refused = await petra.send('POST', `${path}/events`, { events: [wild] })
-    expect([refused.status, refused.body.error.says]).toEqual([400, expect.stringContaining('leapt')])
-    expect((await seun.send('POST', `${path}/events`, { events: [tap('step', { step: 'x' })] })).status).toBe(
-      200,
-    )
-  })
-  it('that comes back days later has its taps taken, a helper’s as well; and words for a time are refused', async () => {
-    const gwenda = house.visitor()
-    await gwenda.signIn('gwenda', DEMO_PASSWORD)
-    const session = await newSession({ date: dayAfter(today(), -1) })
-    const path = `/api/sessions/${session.id}`
-    await petra.send('POST', `${path}/cook`, {})
-    const tapped = await gwenda.send('POST', `${path}/events`, { events: [tap('step', { step: 'x' })] })
-    expect(tapped.status).toBe(200)
-    for (const at of ['x', '2026-13-45T10:00:00Z', '26 November'])
-      expect(
-        (await petra.send('POST', `${path}/events`, { events: [{ ...tap('finish', {}), at }] })).status,
-        at,
-      ).toBe(400)
   })
 })

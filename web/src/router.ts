@@ -68,6 +68,7 @@ export function makeRouter(): Router {
         component: () => import('./setting/devices/DevicesPage.vue'),
         meta: { title: 'Devices' },
       },
+      { path: '/me', component: () => import('./auth/MySignIn.vue'), meta: { title: 'Your sign-in' } },
       { path: '/setting', component: () => import('./setting/Setting.vue'), meta: { title: 'Setting' } },
       {
         path: '/session/:id',

@@ -131,13 +131,12 @@ export function byKind<T extends Record<K, string>, K extends string>(
 }
 
 /** What a schema says, or nothing at all, said as null. */
-export const orNull = <T>(schema: yup.ISchema<T>): yup.Lazy<T | null> =>
-  yup.lazy((value: unknown) =>
-    value === null
-      ? yup.mixed<never>().nullable().defined()
-      : // An ISchema is a Schema, though its type says less.
-        (schema as yup.Schema<T | null>),
-  ) as unknown as yup.Lazy<T | null>
+export function orNull<T>(schema: yup.ISchema<T>): yup.Lazy<T | null> {
+  const nothing = yup.mixed<never>().nullable().defined()
+  // An ISchema is a Schema, though its type says less.
+  const either = (value: unknown): yup.Schema => (value === null ? nothing : (schema as yup.Schema))
+  return yup.lazy(either)
+}
 
 export const oneOf = <T extends string>(values: readonly T[], label: string): yup.StringSchema<T> =>
   yup

@@ -23,6 +23,8 @@ const ABOUT: Record<Exclude<SessionChange['kind'], 'guest'>, string> = {
   adult: 'which adults come',
 }
 
+const text = (now: SessionConflict['now']): string => (typeof now === 'string' ? now : '')
+
 /**
  * @param plan in which jobs and ideas have their names
  * @param recipeName of a recipe's row
@@ -45,12 +47,12 @@ export function conflictWords(
     case 'seats':
       return { about: ABOUT.seats, theirs: 'other seats', mine: 'these seats' }
     case 'recipe':
-      return { about: ABOUT.recipe, theirs: recipeName(String(now)), mine: recipeName(change.to) }
+      return { about: ABOUT.recipe, theirs: recipeName(text(now)), mine: recipeName(change.to) }
     case 'until':
-      return { about: ABOUT.until, theirs: String(now ?? 'not said'), mine: change.to ?? 'not said' }
+      return { about: ABOUT.until, theirs: text(now) || 'not said', mine: change.to ?? 'not said' }
     case 'date':
     case 'start':
-      return { about: ABOUT[change.kind], theirs: String(now), mine: change.to }
+      return { about: ABOUT[change.kind], theirs: text(now), mine: change.to }
     case 'child':
     case 'adult':
       return {

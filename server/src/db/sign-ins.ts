@@ -45,16 +45,16 @@ export interface OpenSignIn {
 
 /** Open sign-ins of one person, the newest first. @param idleMs after so long without use one ends by itself */
 export async function listSignIns(pool: Pool, person: string, idleMs: number): Promise<OpenSignIn[]> {
-  const { rows } = await pool.query<{ sid: string; since: string; expire: string; device: string | null }>(
-    `select sid, sess -> 'person' ->> 'since' as since, to_char(expire, 'YYYY-MM-DD"T"HH24:MI:SS"Z"') as expire,
+  const { rows } = await pool.query<{ sid: string; since: string; expire: number; device: string | null }>(
+    `select sid, sess -> 'person' ->> 'since' as since, extract(epoch from expire::timestamptz)::float as expire,
        sess -> 'person' ->> 'device' as device
-     from sign_ins where sess -> 'person' ->> 'id' = $1 and expire > now() at time zone 'utc' order by 2 desc`,
+     from sign_ins where sess -> 'person' ->> 'id' = $1 and expire > now() order by 2 desc`,
     [person],
   )
   return rows.map(({ sid, since, expire, device }) => ({
     sid,
     since,
-    used: new Date(Date.parse(expire) - idleMs).toISOString(),
+    used: new Date(expire * 1000 - idleMs).toISOString(),
     device: device ?? '',
   }))
 }

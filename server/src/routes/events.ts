@@ -8,7 +8,6 @@ import { markDue, settleProgress } from '../db/child-progress'
 import { pageOf, personOf } from '../auth'
 import { Fault, read } from '../fault'
 import type { AppContext } from '../context'
-import { isUuid } from '../uuid'
 import { findSession } from './find-session'
 import { queryText } from '../query'
 

@@ -45,7 +45,10 @@ const places = computed(() => [
       </nav>
       <div class="min-w-0 flex-1 text-right text-xs leading-tight md:ml-auto md:flex-none">
         <p aria-live="polite">{{ upcoming.next }}</p>
-        <p class="opacity-85">{{ auth.setting }} · {{ auth.person?.name }}</p>
+        <p class="opacity-85">
+          {{ auth.setting }} ·
+          <RouterLink to="/me" class="underline">{{ auth.person?.name }}</RouterLink>
+        </p>
       </div>
       <button type="button" class="rounded-patch p-1.5 hover:bg-white/15" title="Sign out" @click="leave">
         <LogOut class="size-5" aria-hidden="true" /><span class="sr-only">Sign out</span>

@@ -52,11 +52,11 @@ export const useAuthStore = defineStore('auth', () => {
   }
 
   /** @returns what stands against it, or null: nothing that was tapped is thrown away, and a device is not left signed in unseen */
-  async function signOut(): Promise<string | null> {
+  async function signOut(where: 'here' | 'everywhere' = 'here'): Promise<string | null> {
     if ((await unsent()).length > 0)
       return 'Taps of a session are not sent yet: open it with a network, then sign out.'
     try {
-      await api('POST', '/sign-out')
+      await (where === 'here' ? api('POST', '/sign-out') : api('DELETE', '/me/sign-ins'))
     } catch (fault) {
       if (!(fault instanceof ApiFault) || fault.status !== 401) return 'No network: sign out when it is back.'
     }

@@ -1,4 +1,4 @@
-import { QueryClient, isCancelledError } from '@tanstack/query-core'
+import { CancelledError, QueryClient } from '@tanstack/query-core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { MadeBefore } from '@lea/core/choose'
@@ -66,7 +66,7 @@ export const useSettingStore = defineStore('setting', () => {
       return await client.query(query)
     } catch (fault) {
       // Whoever waited for the dropped answer gets the newer one.
-      if (isCancelledError(fault)) return client.query(query)
+      if (fault instanceof CancelledError) return client.query(query)
       throw fault
     }
   }
@@ -127,6 +127,10 @@ export const useSettingStore = defineStore('setting', () => {
   }
   const saveAdult = async (input: object, id?: string): Promise<void> => {
     await api(id ? 'PUT' : 'POST', id ? `/adults/${id}` : '/adults', input)
+    await reload('setting')
+  }
+  const removeAdult = async (id: string): Promise<void> => {
+    await api('DELETE', `/adults/${id}`)
     await reload('setting')
   }
   const saveRecipe = async (recipe: Recipe, id?: string): Promise<string> => {
@@ -218,6 +222,7 @@ export const useSettingStore = defineStore('setting', () => {
     saveRoster,
     eraseChild,
     saveAdult,
+    removeAdult,
     saveRecipe,
     saveKit,
     saveRules,
