@@ -6,6 +6,7 @@ await build({
     main: 'src/main.ts',
     'compile-worker': 'src/plan/compile-worker.ts',
     'pdf-worker': 'src/papers/pdf-worker.ts',
+    password: 'src/password-command.ts',
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
     'highs-worker': 'src/bench/highs-worker.ts',

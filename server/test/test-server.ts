@@ -39,7 +39,7 @@ export interface Visitor {
   /** What a page sends where somebody has changed a session to this: the differences from what is there. */
   change(session: string, to: Partial<StoredSession> | Record<string, unknown>): Promise<Answer>
   /** The stream of a table; ended by `leave`. */
-  hear(session: string): Promise<{ news: string[]; leave: () => void }>
+  hear(session: string): Promise<{ news: string[]; leave: () => void; over: Promise<void> }>
   /** Bytes in, bytes out. */
   raw(method: string, path: string, body?: Buffer): Promise<{ status: number; body: Buffer }>
 }
@@ -181,8 +181,8 @@ function visitor(base: string): Visitor {
         for await (const chunk of response.body ?? [])
           news.push(...[...text.decode(chunk).matchAll(/^data: (.*)$/gm)].map((m) => m[1] ?? ''))
       }
-      void read().catch(() => undefined)
-      return { news, leave: () => ended.abort() }
+      const over = read().catch(() => undefined)
+      return { news, leave: () => ended.abort(), over }
     },
     raw: async (method, path, body) => {
       const response = await fetch(`${base}${path}`, {

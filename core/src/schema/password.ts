@@ -4,7 +4,7 @@
  * are common practice, from memory.
  */
 const COMMON = new Set(
-  `password passwort motdepasse contrasena haslo welcome willkommen bienvenue letmein iloveyou princess sunshine football baseball
+  `password passwort chocolate motdepasse contrasena haslo welcome willkommen bienvenue letmein iloveyou princess sunshine football baseball
    superman batman dragon monkey master shadow michael jennifer charlie whatever trustno changeme default administrator admin root
    qwerty qwertz azerty qwertyuiop qwertzuiop asdfghjkl zxcvbnm qazwsx qazwsxedc starwars pokemon computer internet freedom
    nothing secret mypassword newpassword passwordpassword testtest test testing guest login signin nursery kindergarten preschool
@@ -50,9 +50,12 @@ export function passwordFault(password: string, about: readonly string[] = []): 
     return 'Password is guessed quickly: it is one thing again and again'
   if (ROWS.some((row) => runs(plain, row) || runs(plain, backwards(row))))
     return 'Password is guessed quickly: it runs along the keyboard, the alphabet or the numbers'
-  const words = [plain, plain.replace(/[013457@$!]/g, (c) => LETTERS[c] ?? c)].map((w) =>
-    w.replace(/[^\p{L}]/gu, ''),
-  )
+  const bare = plain.replace(/^[^\p{L}]+|[^\p{L}]+$/gu, '')
+  const words = [
+    plain,
+    bare.replace(/[013457@$!]/g, (c) => LETTERS[c] ?? c),
+    plain.replace(/[013457@$!]/g, (c) => LETTERS[c] ?? c),
+  ].map((w) => w.replace(/[^\p{L}]/gu, ''))
   if (words.some((w) => w === '' || COMMON.has(w) || COMMON.has(w.replace(/s$/, ''))))
     return 'Password is one of those that are tried first: take a few words that belong to nobody but you'
   const own = about.map((a) => a.toLowerCase().replace(/[^\p{L}]/gu, '')).filter((a) => a.length >= 3)

@@ -134,7 +134,9 @@ export function byKind<T extends Record<K, string>, K extends string>(
 export function orNull<T>(schema: yup.ISchema<T>): yup.Lazy<T | null> {
   const nothing = yup.mixed<never>().nullable().defined()
   // An ISchema is a Schema, though its type says less.
-  const either = (value: unknown): yup.Schema => (value === null ? nothing : (schema as yup.Schema))
+
+  // An ISchema is a Schema, though its type says less.
+  const either = (value: unknown): yup.ISchema<T | null> => (value === null ? nothing : schema)
   return yup.lazy(either)
 }
 

@@ -28,8 +28,8 @@ export async function benchEvents(): Promise<void> {
       out(
         `${page} page: ${small[page].toFixed(1)} ms at ${small.events} events, ${large[page].toFixed(1)} ms at ${large.events}; ratio ${(large[page] / small[page]).toFixed(2)}`,
       )
-    await explain(db, setting, 'session', ONE_PAST, large.sessionId)
-    await explain(db, setting, 'child', CHILD_PAST, child.id)
+    await explain(db, setting, 'session', ONE_PAST, [large.sessionId])
+    await explain(db, setting, 'child', CHILD_PAST, [child.id, null])
   } finally {
     await db.end()
     await server.close()
@@ -90,13 +90,19 @@ async function measure(hand: Tapper, db: pg.Client, child: string) {
   }
 }
 
-async function explain(db: pg.Client, setting: string, name: string, sql: string, id: string): Promise<void> {
+async function explain(
+  db: pg.Client,
+  setting: string,
+  name: string,
+  sql: string,
+  values: unknown[],
+): Promise<void> {
   await db.query('begin')
   await db.query('set local role lea_app')
   await db.query("select set_config('app.setting_id', $1, true)", [setting])
   const { rows } = await db.query<{ 'QUERY PLAN': string }>(
     `explain (analyze, costs off, timing off, summary off) ${sql}`,
-    [id],
+    values,
   )
   await db.query('rollback')
   out(`plan of the ${name} page's query:\n${rows.map((r) => `  ${r['QUERY PLAN']}`).join('\n')}`)

@@ -3,6 +3,7 @@ import { benchBasics, request } from './basics'
 import { benchChoose } from './choose'
 import { benchDevices } from './devices'
 import { benchEvents } from './events'
+import { benchGrowth } from './growth'
 import { benchKills } from './kills'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
@@ -18,6 +19,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   plans: benchPlans,
   devices: benchDevices,
   events: benchEvents,
+  growth: benchGrowth,
   kills: async () => {
     if (!(await benchKills(times))) process.exitCode = 1
   },

@@ -78,7 +78,7 @@ async function keepRows(
 }
 
 /** @param children whose rows have changed */
-async function sumUp(db: Db, setting: string, children: readonly string[]): Promise<void> {
+export async function sumUp(db: Db, setting: string, children: readonly string[]): Promise<void> {
   const { rows } = await db.query<{ child: string; list: DatedProgress[] | null }>(
     `select c.id as child, (
        select json_agg(json_build_object('date', p.date, 'progress', p.body) order by p.date, s.start, s.id)

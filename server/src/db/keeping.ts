@@ -1,5 +1,6 @@
 /** How long records are kept, and what goes when that is over. */
 import type { Pool } from 'pg'
+import { sumUp } from './child-progress'
 import { writeAudit } from './people'
 import { inSetting, type Db } from './pool'
 
@@ -19,7 +20,18 @@ export async function sweepSetting(db: Db, setting: string, today: string): Prom
     [today, months],
   )
   const day = rows[0]?.day ?? today
-  const { rowCount } = await db.query("delete from sessions where date < $1 and state <> 'cooking'", [day])
+  // By its day, whatever its state: one that was never ended is over all the same.
+  const { rows: children } = await db.query<{ id: string }>(
+    `select distinct p.child_id as id from session_progress p join sessions s on s.id = p.session_id where s.date < $1`,
+    [day],
+  )
+  const { rowCount } = await db.query('delete from sessions where date < $1', [day])
+  // What was shown in them is carried no further.
+  await sumUp(
+    db,
+    setting,
+    children.map((c) => c.id),
+  )
   await db.query('select sweep_audit($1)', [day])
   if ((rowCount ?? 0) > 0)
     await writeAudit(

@@ -15,6 +15,16 @@ const EVENTS = `coalesce(json_agg(json_build_object(
  ) order by e.number) filter (where e.id is not null), '[]') as events`
 
 const toPast = (r: Row): PastSession => ({ ...r, plan: upgradePlan(r.plan), title: r.plan.recipe.title })
+/** One row that cannot be read breaks no record: it is passed over, and the log names it. */
+const readable = (rows: readonly Row[]): PastSession[] =>
+  rows.flatMap((row) => {
+    try {
+      return [toPast(row)]
+    } catch (fault) {
+      process.stderr.write(`lea: the plan of session ${row.id} cannot be read: ${String(fault)}\n`)
+      return []
+    }
+  })
 
 /** The newest first. @param from first day, @param to last day */
 export async function pastOfPeriod(db: Db, from: string, to: string): Promise<PastSession[]> {
@@ -25,7 +35,7 @@ export async function pastOfPeriod(db: Db, from: string, to: string): Promise<Pa
      group by s.id order by s.date desc, s.start desc`,
     [from, to],
   )
-  return rows.map(toPast)
+  return readable(rows)
 }
 
 export const ONE_PAST = `select s.id, s.date, s.plan, ${EVENTS}
@@ -33,17 +43,21 @@ export const ONE_PAST = `select s.id, s.date, s.plan, ${EVENTS}
    where s.plan is not null and s.id = $1 group by s.id`
 export async function pastSession(db: Db, id: string): Promise<PastSession | null> {
   const { rows } = await db.query<Row>(ONE_PAST, [id])
-  return rows[0] ? toPast(rows[0]) : null
+  return readable(rows)[0] ?? null
 }
 
 /** The sessions are found first: of all others no event is looked at. */
 export const CHILD_PAST = `select s.id, s.date, s.plan, ev.events
-   from attendance a
-   join sessions s on s.id = a.session_id
+   from (
+     select s.id, s.date, s.start, s.plan from attendance a
+     join sessions s on s.id = a.session_id
+     where a.child_id = $1 and s.plan is not null
+     order by s.date desc, s.start desc limit $2
+   ) s
    cross join lateral (select ${EVENTS} from events e where e.session_id = s.id) ev
-   where a.child_id = $1 and s.plan is not null
    order by s.date desc, s.start desc`
-export async function pastOfChild(db: Db, child: string): Promise<PastSession[]> {
-  const { rows } = await db.query<Row>(CHILD_PAST, [child])
-  return rows.map(toPast)
+/** The newest first. @param most so many at most; all where it is not said */
+export async function pastOfChild(db: Db, child: string, most?: number): Promise<PastSession[]> {
+  const { rows } = await db.query<Row>(CHILD_PAST, [child, most ?? null])
+  return readable(rows)
 }

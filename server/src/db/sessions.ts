@@ -21,10 +21,16 @@ interface SessionRow {
 const COLUMNS = 'id, recipe_id as recipe, date, start, state, inputs, decisions, version, last_event as last'
 const toSession = ({ inputs, last: _, ...row }: SessionRow): StoredSession => ({ ...row, ...inputs })
 
-export async function listSessions(db: Db, day?: string): Promise<StoredSession[]> {
+/** @param days the first day, and the last one; all where they are not said */
+export async function listSessions(
+  db: Db,
+  days: { from?: string; to?: string } = {},
+): Promise<StoredSession[]> {
   const { rows } = await db.query<SessionRow>(
-    `select ${COLUMNS} from sessions where $1::date is null or date = $1::date order by date, start, id`,
-    [day ?? null],
+    `select ${COLUMNS} from sessions
+     where ($1::date is null or date >= $1::date) and ($2::date is null or date <= $2::date)
+     order by date, start, id`,
+    [days.from ?? null, days.to ?? null],
   )
   return rows.map(toSession)
 }

@@ -39,8 +39,8 @@ export const tellTablesOf = async (db: Db, child: string): Promise<void> => {
 export interface TableFeed {
   /** @returns how to leave */
   listen(session: string, ear: Listener): () => void
-  /** Called when all sign-ins of a person have ended. @returns how to leave */
-  watch(person: string, ended: () => void): () => void
+  /** Called when the sign-ins of a person may have ended. @returns how to leave */
+  watch(person: string, look: () => void): () => void
   close(): Promise<void>
 }
 
@@ -77,7 +77,7 @@ export function openTableFeed(url: string, told: (fault: unknown) => void): Tabl
     next.on('end', () => lost())
     next.on('notification', ({ payload = '' }) => {
       const [news, about = '', from = ''] = payload.split(' ')
-      if (news === 'person') for (const ended of [...(watched.get(about) ?? [])]) ended()
+      if (news === 'person') for (const look of [...(watched.get(about) ?? [])]) look()
       else for (const ear of ears.get(about) ?? []) ear(news === 'session' ? 'session' : 'events', from)
     })
     try {
@@ -85,6 +85,7 @@ export function openTableFeed(url: string, told: (fault: unknown) => void): Tabl
       await next.query(`listen ${CHANNEL}`)
       // Whatever was said while nobody listened is asked for now.
       all('session')
+      for (const set of watched.values()) for (const look of [...set]) look()
     } catch (fault) {
       lost(fault)
     }
@@ -103,7 +104,7 @@ export function openTableFeed(url: string, told: (fault: unknown) => void): Tabl
 
   return {
     listen: (session, ear) => join(ears, session, ear),
-    watch: (person, ended) => join(watched, person, ended),
+    watch: (person, look) => join(watched, person, look),
     async close() {
       closed = true
       clearTimeout(again)

@@ -27,12 +27,15 @@ export function liveRoutes({ pool, live }: AppContext): Router {
       if (from === '' || from !== page) res.write(`data: ${news}\n\n`)
     })
     // Who is signed out hears nothing more, also where the word of it was lost.
-    const unwatch = live.watch(person.id, () => res.end())
-    const alive = setInterval(() => {
-      res.write('event: alive\ndata: \n\n')
+    const lookAgain = (): void => {
       void signInHolds(pool, req).then((holds) => {
         if (!holds) res.end()
       })
+    }
+    const unwatch = live.watch(person.id, lookAgain)
+    const alive = setInterval(() => {
+      res.write('event: alive\ndata: \n\n')
+      lookAgain()
     }, STILL_HERE_MS)
     res.on('close', () => {
       clearInterval(alive)

@@ -12,6 +12,9 @@ import { Fault, notFound } from '../fault'
 import { today } from '../clock'
 import { isUuid } from '../uuid'
 
+/** Sessions on a child's page: about a year of them, once a week. All are in the child's export. */
+const MOST_SESSIONS = 52
+
 /** What remains: the sessions that were cooked, and one child over all of them. */
 export function recordRoutes({ pool }: AppContext): Router {
   const router = Router()
@@ -52,7 +55,10 @@ export function recordRoutes({ pool }: AppContext): Router {
       const known = await getChild(db, child)
       if (!known) throw notFound('this child')
       await writeAudit(db, settingId, reader, 'read a child’s record', child)
-      return { child: known, ...childRecord(child, await pastOfChild(db, child)) }
+      // One more than is shown says whether there are older ones.
+      const past = await pastOfChild(db, child, MOST_SESSIONS + 1)
+      const shown = past.slice(0, MOST_SESSIONS)
+      return { child: known, older: past.length > shown.length, ...childRecord(child, shown) }
     })
     res.json(record)
   })

@@ -1,6 +1,6 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
-import { countText } from '@lea/core/amount'
+import { countText, dayAfter } from '@lea/core/amount'
 import { sessionChangesSchema, sessionSchema } from '@lea/core/schema'
 import { withChanges } from '@lea/core/setting'
 import { atLeast, pageOf, personOf } from '../auth'
@@ -13,6 +13,9 @@ import { tell } from '../live/table-feed'
 import { findSession } from './find-session'
 import { keepChanges, mayChange, mustExist } from './session-changes'
 
+/** So far back does the Diary reach. */
+const DIARY_DAYS = 120
+
 /** Sessions: inputs and decisions; the frozen plan once cooking starts; the events of the table. */
 export function sessionRoutes({ pool }: AppContext): Router {
   const router = Router()
@@ -21,8 +24,11 @@ export function sessionRoutes({ pool }: AppContext): Router {
     inSetting(pool, personOf(req).settingId, work)
 
   router.get('/', async (req, res) => {
-    const day = personOf(req).role === 'helper' ? today() : undefined
-    res.json(await run(req, (db) => store.listSessions(db, day)))
+    const day = today()
+    // A term and its holidays back; what is older stands in the record.
+    const days =
+      personOf(req).role === 'helper' ? { from: day, to: day } : { from: dayAfter(day, -DIARY_DAYS) }
+    res.json(await run(req, (db) => store.listSessions(db, days)))
   })
   router.post('/', leader, async (req, res) => {
     const input = await read(sessionSchema, req.body)

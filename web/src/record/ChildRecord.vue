@@ -18,7 +18,7 @@ import { dayText } from '../shared/dates'
 const route = useRoute()
 const settingStore = useSettingStore()
 const { matOf } = useMats()
-const record = shallowRef<(ChildRecord & { child: StoredChild }) | null>(null)
+const record = shallowRef<(ChildRecord & { child: StoredChild; older: boolean }) | null>(null)
 const fault = ref('')
 onMounted(async () => {
   await settingStore.load()
@@ -60,7 +60,7 @@ const chartWords = computed(
           <h1 class="text-3xl">{{ record.child.nickname }}</h1>
           <p class="text-soft">
             born {{ monthText(record.child.birth) }} · {{ countText(record.sessions.length, 'session') }},
-            {{ record.turns }} turns
+            {{ record.turns }} turns<template v-if="record.older">; what is older is in the export</template>
           </p>
         </div>
       </div>
