@@ -100,8 +100,13 @@ function read(words: string): ParsedConcern {
   const own = ids.filter((id) => !ids.some((other) => other !== id && isOrUnder(other, id)))
   const spans = label.words.filter((w) => allergenOf(w.id))
   let open = false
+  // Both stand in the order of the text: each is passed once.
+  const inOrder = [...spans].sort((a, b) => a.start - b.start)
+  let next = 0
   for (const t of tokens(words)) {
-    const span = spans.find((s) => s.start < t.end && t.start < s.end)
+    while ((inOrder[next]?.end ?? Infinity) <= t.start) next += 1
+    const at = inOrder[next]
+    const span = at && at.start < t.end ? at : undefined
     // "Nuts" in a list is what it is alone; in "pine nuts" it is not.
     const said = span && span.end - span.start > t.text.length ? undefined : SAID.get(normaliseLabel(t.text))
     if (said) own.push(...said.split(' ').filter((x) => x !== '+'))

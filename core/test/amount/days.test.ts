@@ -51,7 +51,8 @@ describe('a day', () => {
         fc.integer({ min: 0, max: 33 }),
         (y, m, d) => {
           const there = new Date(Date.UTC(y, m - 1, d))
-          const same = there.getUTCMonth() === m - 1 && there.getUTCDate() === d && there.getUTCFullYear() === y
+          const same =
+            there.getUTCMonth() === m - 1 && there.getUTCDate() === d && there.getUTCFullYear() === y
           expect(isCalendarDay(`${y}-${String(m).padStart(2, '0')}-${String(d).padStart(2, '0')}`)).toBe(same)
         },
       ),

@@ -116,6 +116,15 @@ function variants(word: string): string[] {
 export const isKnown = (word: string): boolean =>
   variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s)))
 
+let begun: ReadonlySet<string> | undefined
+/** Does any word that is known begin so? For letters that stand apart: reading on is worth it only while one does. */
+export function beginsKnown(text: string): boolean {
+  const beginnings = (word: string): string[] =>
+    Array.from({ length: word.length }, (_, i) => word.slice(0, i + 1))
+  begun ??= new Set([...lexicon().known, ...lexicon().stems].flatMap(beginnings))
+  return variants(text).some((v) => begun?.has(v)) || /^[\u0600-\u06ff]{1,3}$/.test(text)
+}
+
 /** The longest phrase that begins at a word, or null. `joined` says whether a word follows the one before directly. */
 export function phraseAt(
   words: readonly { text: string }[],

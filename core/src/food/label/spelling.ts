@@ -4,7 +4,7 @@
  */
 import { remembered } from '../../amount/memo'
 import type { Word } from './text'
-import { lexiconWords, isKnown } from './label-words'
+import { beginsKnown, isKnown, lexiconWords } from './label-words'
 
 export interface Read extends Word {
   /** What stands on the packet, where it was read as something else. */
@@ -97,6 +97,18 @@ const merged = (words: readonly Word[]): Word => {
   return { ...first, text: words.map((w) => w.text).join(''), end: last.end }
 }
 
+/** Where the longest known word ends that the letters from here on make; here, where they make none. */
+function endOfWord(run: readonly Word[], from: number): number {
+  let text = ''
+  let end = from
+  for (let at = from; at < run.length; at++) {
+    text += run[at]?.text ?? ''
+    if (!beginsKnown(text)) break
+    if (isKnown(text)) end = at + 1
+  }
+  return end
+}
+
 /** "M I L K": single letters with spaces between them. */
 function joinLetters(words: readonly Word[]): Word[] {
   const out: Word[] = []
@@ -107,8 +119,7 @@ function joinLetters(words: readonly Word[]): Word[] {
     const run = words.slice(at, end)
     if (run.length >= 3) {
       for (let from = 0; from < run.length;) {
-        let to = Math.min(run.length, from + longestKnown())
-        while (to > from + 2 && !isKnown(merged(run.slice(from, to)).text)) to -= 1
+        const to = endOfWord(run, from)
         const found = to > from + 2
         out.push(found ? merged(run.slice(from, to)) : merged(run.slice(from, from + 1)))
         from = found ? to : from + 1
