@@ -45,8 +45,8 @@ beside &
 BESIDE=$!
 need_build
 check backup "$ROOT/bin/backup-test.sh"
-# A few here; a hundred each with `./lea bench kills`.
-check kills run_bench kills 4
+# Some here; a hundred each with `./lea bench kills`.
+check kills run_bench kills 8
 pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
 pg_load_demo "$TEST_BASE"
 export LEA_OWNER_URL LEA_APP_URL LEA_DEMO_DATABASE

@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { TableEvent } from '@lea/core/session'
+import { unsent } from '../src/offline-cache/outbox'
 import { useTable } from '../src/stores/table/table'
 
 /** A machine that is busy is no failure. */
@@ -153,7 +154,8 @@ describe('a tap that the server does not take', () => {
   it.each([
     [400, 'seconds must be at least 1'],
     [403, 'only the owner may say that it was read'],
-  ])('stays, is said, and holds up no other (%i)', async (status, words) => {
+    [404, 'this session is not there (any more)'],
+  ])('is kept apart, is said, is not counted, and holds up no other (%i)', async (status, words) => {
     const table = await openTable()
     answer = () => Promise.reject(new TypeError('Failed to fetch'))
     for (let n = 1; n <= 7; n++) await table.add(note(n))
@@ -161,12 +163,18 @@ describe('a tap that the server does not take', () => {
     answer = (events) =>
       stepsOf(events).includes('s3') ? says(status, words)() : new Response('{}', { status: 200 })
     await table.send()
-    await soon(() => expect(table.waiting).toBe(1))
+    await soon(() => expect([known.size, table.waiting]).toEqual([6, 0]))
     expect(table.refused.toLowerCase()).toBe(`${words}.`)
     expect(stepsOf(known.values())).toEqual(['s1', 's2', 's4', 's5', 's6', 's7'])
     // Those that come later go too.
     await table.add(note(8))
-    await soon(() => expect([known.size, table.waiting]).toEqual([7, 1]))
+    await soon(() => expect([known.size, table.waiting]).toEqual([7, 0]))
+    // It is no part of this table, and nobody has to wait with signing out for it; what it was is still said after a reload.
+    expect(table.state.stepsSeen).not.toContain('s3')
+    expect(await unsent()).not.toContain(session)
+    const later = await openTable()
+    expect(later.state.stepsSeen).not.toContain('s3')
+    expect(later.refused.toLowerCase()).toBe(`${words}.`)
   })
 })
 

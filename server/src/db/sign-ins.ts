@@ -43,12 +43,14 @@ export interface OpenSignIn {
   device: string
 }
 
-/** Open sign-ins of one person, the newest first. @param idleMs after so long without use one ends by itself */
+/** Open sign-ins of one person, the newest first; those of an earlier version count for nothing any more. @param idleMs after so long without use one ends by itself */
 export async function listSignIns(pool: Pool, person: string, idleMs: number): Promise<OpenSignIn[]> {
   const { rows } = await pool.query<{ sid: string; since: string; expire: number; device: string | null }>(
     `select sid, sess -> 'person' ->> 'since' as since, extract(epoch from expire::timestamptz)::float as expire,
        sess -> 'person' ->> 'device' as device
-     from sign_ins where sess -> 'person' ->> 'id' = $1 and expire > now() order by 2 desc`,
+     from sign_ins
+     where sess -> 'person' ->> 'id' = $1 and sess -> 'person' ->> 'since' is not null and expire > now()
+     order by 2 desc`,
     [person],
   )
   return rows.map(({ sid, since, expire, device }) => ({

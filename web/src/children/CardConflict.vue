@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Somebody else saved this card meanwhile: both are shown, difference by difference, before anything is saved over it. */
-import { computed } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { type StoredChild, cardDifferences } from '@lea/core/setting'
 import { dietName } from '@lea/core/food'
 import { useSettingStore } from '../stores/setting'
@@ -8,13 +8,19 @@ import { useSettingStore } from '../stores/setting'
 const props = defineProps<{ theirs: StoredChild; mine: Omit<StoredChild, 'id'> }>()
 const emit = defineEmits<{ theirs: []; mine: [] }>()
 const settingStore = useSettingStore()
+const box = ref<HTMLElement | null>(null)
+// It stands at the foot of a long form: whoever pressed Save is brought to it.
+onMounted(() => {
+  box.value?.scrollIntoView({ block: 'center' })
+  box.value?.focus()
+})
 const rows = computed(() =>
   cardDifferences(props.theirs, props.mine, (d) => dietName(d, settingStore.setting?.rules.diets ?? [])),
 )
 </script>
 
 <template>
-  <section role="alert" class="patch border-paprika p-3" aria-labelledby="card-conflict">
+  <section ref="box" tabindex="-1" role="alert" class="patch border-paprika p-3" aria-labelledby="card-conflict">
     <h3 id="card-conflict" class="text-lg">Somebody else has changed this card meanwhile</h3>
     <p class="text-sm">Nothing is saved yet, and nothing you wrote is lost.</p>
     <table class="mt-2 w-full text-left text-sm">

@@ -18,6 +18,12 @@ interface Tables extends DBSchema {
   waiting: { key: string; value: { session: string; event: TableEvent }; indexes: { session: string } }
   /** What the server has: taps of all devices of a table that is open here. */
   heard: { key: string; value: { session: string; event: TableEvent }; indexes: { session: string } }
+  /** Taps that the server did not take, with its reason: apart from all that waits, to be looked at. */
+  parked: {
+    key: string
+    value: { session: string; event: TableEvent; why: string }
+    indexes: { session: string }
+  }
   answers: { key: string; value: { path: string; at: string; answer: unknown } }
   starts: { key: string; value: OfflineStart }
 }
@@ -32,7 +38,7 @@ export const base = (): Promise<IDBPDatabase<Tables>> => {
   return opened
 }
 const open = async (): Promise<IDBPDatabase<Tables>> =>
-  openDB<Tables>('lea-table', 2, {
+  openDB<Tables>('lea-table', 3, {
     upgrade: (db, old) => {
       if (old < 1) db.createObjectStore('waiting', { keyPath: 'event.id' }).createIndex('session', 'session')
       if (old < 2) {
@@ -40,6 +46,7 @@ const open = async (): Promise<IDBPDatabase<Tables>> =>
         db.createObjectStore('answers', { keyPath: 'path' })
         db.createObjectStore('starts', { keyPath: 'session' })
       }
+      if (old < 3) db.createObjectStore('parked', { keyPath: 'event.id' }).createIndex('session', 'session')
     },
     // Another tab has a newer Lea: let it change the tables.
     blocking: (_old, _new, event) => {
@@ -51,11 +58,12 @@ const open = async (): Promise<IDBPDatabase<Tables>> =>
 /** Nobody is signed in any more: lists and plans go; what is not sent yet waits for the next sign-in. */
 export async function forgetLists(): Promise<void> {
   const db = await base().catch(() => null)
-  await Promise.all([db?.clear('heard'), db?.clear('answers')])
+  await Promise.all([db?.clear('heard'), db?.clear('answers'), db?.clear('parked')])
 }
 
 /** At sign-out a device keeps nothing. */
 export async function forgetAll(): Promise<void> {
   const db = await base().catch(() => null)
-  await Promise.all([db?.clear('waiting'), db?.clear('heard'), db?.clear('answers'), db?.clear('starts')])
+  const all = ['waiting', 'heard', 'answers', 'starts', 'parked'] as const
+  await Promise.all(all.map((store) => db?.clear(store)))
 }

@@ -48,6 +48,27 @@ export const acknowledged = async (session: string, events: readonly TableEvent[
     for (const event of events) sent.add(event.id)
   }
 }
+/** The server does not take it: it waits no longer, holds up nothing, and is kept apart with the reason. */
+export const park = async (session: string, event: TableEvent, why: string): Promise<void> => {
+  unwritten.delete(event.id)
+  onlyInPage.value = unwritten.size
+  try {
+    const tx = (await base()).transaction(['waiting', 'parked'], 'readwrite')
+    await Promise.all([
+      tx.objectStore('parked').put({ session, event, why }),
+      tx.objectStore('waiting').delete(event.id),
+      tx.done,
+    ])
+  } catch {
+    sent.add(event.id)
+  }
+}
+/** Taps of a session that the server did not take, with its reasons. */
+export const parkedOf = async (session: string): Promise<{ event: TableEvent; why: string }[]> =>
+  base()
+    .then((db) => db.getAllFromIndex('parked', 'session', session))
+    .catch(() => [])
+
 export const keepHeard = async (session: string, events: readonly TableEvent[]): Promise<void> => {
   try {
     const tx = (await base()).transaction('heard', 'readwrite')

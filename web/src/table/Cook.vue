@@ -166,7 +166,8 @@ const { on: keysOn } = useTableKeys({
         <button type="button" class="underline" @click="session.against = []">We have seen it</button>
       </Notice>
       <Notice v-if="table.refused" tone="fault" class="m-2 !py-2">
-        The server does not take a tap that is kept here: {{ table.refused }} The others went through.
+        The server did not take a tap: {{ table.refused }} It is not counted, and kept apart on this device
+        until you sign out. The others went through.
       </Notice>
       <Notice v-if="table.fault && table.waiting > 0" class="m-2 !py-2">
         {{ table.fault }} {{ onlyInPage > 0 ? '' : 'Nothing that was tapped is lost; go on.' }}

@@ -37,7 +37,7 @@ async function compare(): Promise<void> {
   if (!props.recipe) return
   try {
     const ready = { price: readMoney(price.value), portions: Number(portions.value) }
-    const recipe = (await recipeSchema.validate({ ...props.recipe, ready }))
+    const recipe = await recipeSchema.validate({ ...props.recipe, ready })
     await settingStore.saveRecipe(recipe, props.recipeId)
     await session.recompute()
   } catch (e) {

@@ -10,7 +10,8 @@ export const PATIENCE_MS = 15_000
 const SOON_MS = 2000
 const LATER_MS = 10_000
 
-const isRefused = (e: unknown): boolean => e instanceof ApiFault && (e.status === 400 || e.status === 403)
+/** Of no use to send again: it is wrong, it is not theirs to say, or its session is gone. */
+const isRefused = (e: unknown): boolean => e instanceof ApiFault && [400, 403, 404].includes(e.status)
 
 /** Milliseconds until it is worth trying again; null where somebody has to do something first. */
 function worthAgain(e: unknown): number | null {
@@ -22,12 +23,14 @@ function worthAgain(e: unknown): number | null {
 /**
  * @param session whose taps are sent
  * @param first what the server has to know before it takes them
+ * @param parked called with a tap that the server does not take: it is part of no table
  * @param answered called with the number of the last tap the server has, and how many it was sent
  */
 export function sendingOf(
   session: Ref<string>,
   first: () => Promise<void>,
   answered: (session: string, last: number, sent: number) => void = () => undefined,
+  parked: (event: TableEvent) => void = () => undefined,
 ) {
   /** In words, why nothing goes through just now; empty while it does. */
   const fault = ref('')
@@ -51,6 +54,8 @@ export function sendingOf(
   async function look(id: string): Promise<TableEvent[]> {
     const found = await outbox.waitingFor(id)
     if (session.value === id) written.value = new Set(found.map((e) => e.id))
+    const apart = await outbox.parkedOf(id)
+    if (session.value === id) refused.value = apart.at(-1)?.why ?? ''
     return found
   }
 
@@ -81,17 +86,15 @@ export function sendingOf(
 
   async function sendAll(id: string): Promise<void> {
     clearTimeout(timer)
-    const notTaken = new Set<string>()
     try {
       for (;;) {
-        const left = (await look(id)).filter((e) => !notTaken.has(e.id))
+        const left = await look(id)
         // A session that was begun here comes before what was tapped in it.
         await first()
         if (left.length === 0) break
-        await post(id, left.slice(0, BATCH), notTaken)
+        await post(id, left.slice(0, BATCH))
         fault.value = ''
       }
-      if (notTaken.size === 0) refused.value = ''
     } catch (e) {
       fault.value = inWords(e)
       const wait = worthAgain(e)
@@ -100,7 +103,7 @@ export function sendingOf(
   }
 
   /** One tap that the server does not take holds up no other: halves go by themselves until it stands alone, and is said. */
-  async function post(id: string, events: readonly TableEvent[], notTaken: Set<string>): Promise<void> {
+  async function post(id: string, events: readonly TableEvent[]): Promise<void> {
     try {
       const { last } = await api<{ last: number }>('POST', `/sessions/${id}/events`, { events }, PATIENCE_MS)
       answered(id, last, events.length)
@@ -108,13 +111,14 @@ export function sendingOf(
       if (!isRefused(e)) throw e
       const [alone] = events
       if (alone && events.length === 1) {
-        notTaken.add(alone.id)
-        refused.value = inWords(e)
+        await outbox.park(id, alone, inWords(e))
+        if (session.value === id) refused.value = inWords(e)
+        parked(alone)
         return
       }
       const half = Math.ceil(events.length / 2)
-      await post(id, events.slice(0, half), notTaken)
-      await post(id, events.slice(half), notTaken)
+      await post(id, events.slice(0, half))
+      await post(id, events.slice(half))
       return
     }
     await outbox.acknowledged(id, events)

@@ -18,7 +18,13 @@ export const useTable = defineStore('table', () => {
   const state = computed(() => replay(events.value))
   let last = 0
   let first: () => Promise<void> = () => Promise.resolve()
-  const sending = sendingOf(session, () => first(), answered)
+  const sending = sendingOf(
+    session,
+    () => first(),
+    answered,
+    // It never was: the table is as if it had not been tapped.
+    ({ id }) => (events.value = events.value.filter((e) => e.id !== id)),
+  )
   const { fault, refused, waiting, kept, words, look, keep, send } = sending
   /** When the server last said how things are, by `performance.now()`. */
   const newsAt = ref(performance.now())
