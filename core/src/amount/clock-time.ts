@@ -1,5 +1,5 @@
 /** Times of the day. */
-import { countText } from './count-text'
+import { countText } from './show'
 
 /** `10:15` and 25 minutes -> `10:40`. */
 export function clockAfter(start: string, minutes: number): string {

@@ -2,7 +2,7 @@
  * One recipe looked at with a group: the whole table checked, the swaps that suit everyone counted in, then planned in outline. What
  * stands against it comes as figures and in words; nothing is guessed.
  */
-import { countText } from '../amount/count-text'
+import { countText } from '../amount/show'
 import { daysBetween } from '../amount/days'
 import { moneyText } from '../amount/money'
 import { ratio } from '../amount/ratio'

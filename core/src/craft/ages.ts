@@ -3,7 +3,7 @@
  * taken as the birthday itself, so that nobody is taken for older than they are.
  */
 
-import { countText } from '../amount/count-text'
+import { countText } from '../amount/show'
 import { daysInMonth, type IsoDate } from '../amount/days'
 
 export type { IsoDate }

@@ -1,5 +1,5 @@
 /** What a recipe is like, for finding it on the shelf: heat, the age it begins at, foods by group, techniques, words to search. */
-import { countText } from '../amount/count-text'
+import { countText } from '../amount/show'
 import { ratio } from '../amount/ratio'
 import { amountText } from '../amount/show'
 import { formFor, techniqueOf } from '../craft/techniques'

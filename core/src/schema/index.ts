@@ -1,7 +1,7 @@
 export { cupboardSchema, makeSchema } from './amounts'
-export { decisionListSchema } from './decision'
+export { decisionListSchema } from './session/decision'
 export { ownDietSchema } from './diet'
-export { eventListSchema, eventsSchema } from './events'
+export { eventListSchema, eventsSchema } from './session/events'
 export { packetSchema, readingSchema } from './packet'
 export { childChangeSchema, childSchema, guestSchema } from './people'
 export { kitChangeSchema, recipeChangeSchema, rulesChangeSchema } from './versioned'
@@ -19,7 +19,7 @@ export {
   rosterRows,
   withMore,
 } from './roster'
-export { sessionChangesSchema } from './session-changes'
+export { sessionChangesSchema } from './session/session-changes'
 export {
   type MendInput,
   type RotationInput,
@@ -27,7 +27,7 @@ export {
   readPlanRequest,
   rotationSchema,
   sessionSchema,
-} from './session'
+} from './session/session'
 export { ownWordSchema } from './own-word'
 export { type PersonRole, adultChangeSchema, adultSchema } from './adult'
 export { foodSchema } from './own-food'

@@ -3,32 +3,6 @@ import type { How } from '../craft/skills'
 import type { SupportLevel } from '../learn/levels'
 import type { Answered } from '../learn/marks'
 
-export const EVENT_KINDS = [
-  'begin',
-  'gate',
-  'step',
-  'turn',
-  'skip',
-  'undo',
-  'timer',
-  'timer-seen',
-  'note',
-  'skill',
-  'taste',
-  'talk',
-  'memo',
-  'temperature',
-  'incident',
-  'incident-seen',
-  'met',
-  'taste-word',
-  'leftover',
-  'scrap',
-  'cleaned',
-  'finish',
-] as const
-export type EventKind = (typeof EVENT_KINDS)[number]
-
 export const GATES = ['hands', 'plans', 'packets', 'stand'] as const
 export type Gate = (typeof GATES)[number]
 

@@ -1,5 +1,5 @@
 /** What the table view shows: the frozen plan with what has happened, step by step. */
-import { countText } from '../amount/count-text'
+import { countText } from '../amount/show'
 import type Fraction from 'fraction.js'
 import { ratio } from '../amount/ratio'
 import { toBase } from '../amount/units'

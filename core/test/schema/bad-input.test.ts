@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import { eventsSchema } from '../../src/schema/events'
+import { eventsSchema } from '../../src/schema/session/events'
 import { childSchema, guestSchema } from '../../src/schema/people'
 import { firstVisitSchema } from '../../src/schema/sign-in'
 import { recipeSchema } from '../../src/schema/recipe/recipe'
-import { readPlanRequest, sessionSchema } from '../../src/schema/session'
+import { readPlanRequest, sessionSchema } from '../../src/schema/session/session'
 import { child, four, recipeOf, request } from '../group'
 
 function faultOf(run: () => unknown): string {

@@ -10,7 +10,7 @@ import { kitSchema } from '../../src/schema/kit'
 import { foodSchema } from '../../src/schema/own-food'
 import { childSchema, guestSchema } from '../../src/schema/people'
 import { rulesSchema } from '../../src/schema/rules'
-import { sessionSchema } from '../../src/schema/session'
+import { sessionSchema } from '../../src/schema/session/session'
 import { recipeSchema } from '../../src/schema/recipe/recipe'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 

@@ -12,7 +12,7 @@ import {
   onTopOf,
   withChanges,
 } from '../../src/setting/session-changes'
-import { sessionChangesSchema } from '../../src/schema/session-changes'
+import { sessionChangesSchema } from '../../src/schema/session/session-changes'
 
 const uuid = (n: number): string => `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`
 const guest = (n: number, months: number): StoredGuest => ({

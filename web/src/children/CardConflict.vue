@@ -20,7 +20,13 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section ref="box" tabindex="-1" role="alert" class="patch border-paprika p-3" aria-labelledby="card-conflict">
+  <section
+    ref="box"
+    tabindex="-1"
+    role="alert"
+    class="patch border-paprika p-3"
+    aria-labelledby="card-conflict"
+  >
     <h3 id="card-conflict" class="text-lg">Somebody else has changed this card meanwhile</h3>
     <p class="text-sm">Nothing is saved yet, and nothing you wrote is lost.</p>
     <table class="mt-2 w-full text-left text-sm">

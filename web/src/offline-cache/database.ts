@@ -65,5 +65,5 @@ export async function forgetLists(): Promise<void> {
 export async function forgetAll(): Promise<void> {
   const db = await base().catch(() => null)
   const all = ['waiting', 'heard', 'answers', 'starts', 'parked'] as const
-  await Promise.all(all.map((store) => db?.clear(store)))
+  if (db) await Promise.all(all.map((store) => db.clear(store)))
 }

@@ -2,7 +2,7 @@
  * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { factorBetween, scale } from '../../amount/scale'
 import { amountText, isRounded } from '../../amount/show'
 import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'

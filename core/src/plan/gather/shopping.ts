@@ -3,7 +3,7 @@
  * what is left and how long it keeps. A food without a price is named, never counted as free.
  * Source of the rules: measures.md F, common practice, from memory.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import type Fraction from 'fraction.js'
 import { cheaper, choosePacks, type PackChoice } from '../../amount/packs'
 import { amountText } from '../../amount/show'

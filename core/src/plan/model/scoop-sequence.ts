@@ -1,5 +1,5 @@
 /** The scoop strip: which measure each scoop is, how long it stands in the bar, and the running total under its end. */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import type Fraction from 'fraction.js'
 import { amountText, numberText } from '../../amount/show'
 import { ratio, type Ratio } from '../../amount/ratio'

@@ -2,7 +2,7 @@
  * Pass 3, portion: each bowl's lines scaled exactly, to its share of what is made; whole eggs and tins; what does not grow in
  * proportion is said.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import type Fraction from 'fraction.js'
 import { amountText, numberText, readerText } from '../../amount/show'
 import { isWhole, ratio, toText } from '../../amount/ratio'

@@ -3,7 +3,7 @@
  * meat, chilli, heat, the hygiene and cross-contact plan, adult numbers. Swapped-in foods are judged like the others;
  * prepared shapes are taken from the recipe's words, not guessed.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { adultsNeeded, RATIO_SOURCE } from '../../craft/ratios'
 import { ageText } from '../../craft/ages'
 import { PREPARATIONS, shapeBreach } from '../../food/choking'

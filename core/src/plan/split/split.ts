@@ -3,7 +3,7 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'

@@ -3,7 +3,7 @@
  * that everybody comes to every station once and nobody is at two. Every station that needs an adult has one of its own; where
  * there are not so many, the stations become jobs one after another, and it is said.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { techniqueFor } from '../../craft/setting-techniques'
 import type { RecipeStep } from '../../recipe/recipe'
 import { adultsApart, adultsOnTasks } from './adult-for'

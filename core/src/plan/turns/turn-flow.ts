@@ -10,7 +10,7 @@
  * least, (2) is the sum of squares of the loads over all weeks.
  * Source: scheduling.md (b); successive shortest paths with potentials is textbook (Ahuja, Magnanti, Orlin, Network Flows).
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 
 export interface DealTask {
   /** Places to give out. */

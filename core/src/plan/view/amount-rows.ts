@@ -1,5 +1,5 @@
 /** The rows of the Amounts view and the choices above it, ready to be shown: nothing is computed after this. */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { numberText } from '../../amount/show'
 import { ratio, toMixed } from '../../amount/ratio'
 import { TOLERANCE } from '../../recipe/recipe'

@@ -1,5 +1,5 @@
 /** What a change of who comes, or of a card, has changed in the plan, in one sentence. */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { dietOfKey } from '../../food/diets'
 import { allergenName } from '../../food/allergens'
 import { nameToken, type Finding } from '../model/finding'

@@ -1,5 +1,5 @@
 /** How the jobs of a plan fit each child: what stretches it, what is easy for it, what it had lately, what it does instead. */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { fitOf } from '../../craft/skills'
 import { techniqueFor } from '../../craft/setting-techniques'
 import type { Plan } from '../model/plan'

@@ -1,5 +1,5 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { isOvernight } from '../model/sittings'
 import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'

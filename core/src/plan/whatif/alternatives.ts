@@ -2,7 +2,7 @@
  * Other ways to measure one line of a bowl: every exact way counted, the worthwhile ones listed, and 'the same whole made four
  * ways' for the children to compare. Where no way is exact: the nearest with each measure, and the nearest of two measures.
  */
-import { countText } from '../../amount/count-text'
+import { countText } from '../../amount/show'
 import { rankOf } from '../../amount/decompose'
 import { nearest } from '../../amount/near'
 import { ratio, toPlaces } from '../../amount/ratio'

@@ -1,9 +1,9 @@
 /** Changes of a session as they cross a boundary. */
 import * as yup from 'yup'
-import type { SessionChange } from '../setting/session-changes'
+import type { SessionChange } from '../../setting/session-changes'
 import { decisionSchema } from './decision'
-import { guestSchema } from './people'
-import { type Parts, byKind, clockTime, id, isoDate, listOf, orNull, uuid } from './text'
+import { guestSchema } from '../people'
+import { type Parts, byKind, clockTime, id, isoDate, listOf, orNull, uuid } from '../text'
 
 const here = yup.boolean().typeError('Here must be yes or no').required('Here is missing')
 const seats = listOf(yup.string().defined().max(60), 'Seats', 40)

@@ -1,13 +1,13 @@
 /** Events of the table as they cross a boundary: each kind with its own body; a field that does not belong there is refused. */
 import * as yup from 'yup'
-import { HOWS } from '../craft/skills'
-import { TECHNIQUES } from '../craft/techniques'
-import { SUPPORT_LEVELS } from '../learn/levels'
-import { ANSWERS } from '../learn/marks'
-import { TARGETS } from '../learn/targets'
-import { MAX_CHILDREN } from '../plan/model/request'
-import { GATES, INCIDENTS, KEPT_PLACES, MET, SCRAP_WAYS, TASTES, type TableEvent } from '../session/event'
-import { type Parts, byKind, isoDate, isoTime, id, line, listOf, oneOf, required, uuid, whole } from './text'
+import { HOWS } from '../../craft/skills'
+import { TECHNIQUES } from '../../craft/techniques'
+import { SUPPORT_LEVELS } from '../../learn/levels'
+import { ANSWERS } from '../../learn/marks'
+import { TARGETS } from '../../learn/targets'
+import { MAX_CHILDREN } from '../../plan/model/request'
+import { GATES, INCIDENTS, KEPT_PLACES, MET, SCRAP_WAYS, TASTES, type TableEvent } from '../../session/event'
+import { type Parts, byKind, isoDate, isoTime, id, line, listOf, oneOf, required, uuid, whole } from '../text'
 
 const word = (label: string) => required(label, 300)
 const celsius = yup

@@ -1,17 +1,17 @@
 /** Sessions, decisions, events and whole plan requests as they cross a boundary. */
 import * as yup from 'yup'
-import { HOWS, type How } from '../craft/skills'
-import { TECHNIQUES } from '../craft/techniques'
-import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../plan/model/request'
-import type { RestChange } from '../plan/live/replan-remaining'
-import { ANSWERS } from '../learn/marks'
-import { SUPPORT_LEVELS } from '../learn/levels'
-import { cupboardSchema } from './amounts'
+import { HOWS, type How } from '../../craft/skills'
+import { TECHNIQUES } from '../../craft/techniques'
+import { MAX_CHILDREN, NEEDS, type PlanRequest } from '../../plan/model/request'
+import type { RestChange } from '../../plan/live/replan-remaining'
+import { ANSWERS } from '../../learn/marks'
+import { SUPPORT_LEVELS } from '../../learn/levels'
+import { cupboardSchema } from '../amounts'
 import { decisionListSchema } from './decision'
-import { dietSchema } from './diet'
-import { concernSchema, guestSchema } from './people'
-import { ownWordSchema } from './own-word'
-import { recipeSchema } from './recipe/recipe'
+import { dietSchema } from '../diet'
+import { concernSchema, guestSchema } from '../people'
+import { ownWordSchema } from '../own-word'
+import { recipeSchema } from '../recipe/recipe'
 import {
   type Parts,
   byKind,
@@ -26,10 +26,10 @@ import {
   required,
   uuid,
   whole,
-} from './text'
-import { kitSchema } from './kit'
-import { foodSchema } from './own-food'
-import { rulesSchema } from './rules'
+} from '../text'
+import { kitSchema } from '../kit'
+import { foodSchema } from '../own-food'
+import { rulesSchema } from '../rules'
 
 /** What a person enters of a session. */
 export const sessionSchema = yup

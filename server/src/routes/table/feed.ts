@@ -1,9 +1,9 @@
 import { Router } from 'express'
-import { inSetting } from '../db/pool'
-import { personOf, signInHolds } from '../auth'
-import { queryText } from '../query'
-import type { AppContext } from '../context'
-import { findSession } from './find-session'
+import { inSetting } from '../../db/pool'
+import { personOf, signInHolds } from '../../auth'
+import { queryText } from '../../query'
+import type { AppContext } from '../../context'
+import { findSession } from '../find-session'
 
 /** A sign of life, so that nothing on the way takes the stream for dead. */
 const STILL_HERE_MS = 20_000

@@ -1,11 +1,11 @@
 import { Router, type Request, type Response } from 'express'
 import { DEVICE_MOODS } from '@lea/core/amount'
 import * as yup from 'yup'
-import type { Play } from '../devices/stand-ins'
-import type { LineDevice } from '../devices/line-device'
-import { atLeast } from '../auth'
-import { Fault, notFound, read } from '../fault'
-import type { AppContext } from '../context'
+import type { Play } from '../../devices/stand-ins'
+import type { LineDevice } from '../../devices/line-device'
+import { atLeast } from '../../auth'
+import { Fault, notFound, read } from '../../fault'
+import type { AppContext } from '../../context'
 
 const STILL_HERE_MS = 20_000
 

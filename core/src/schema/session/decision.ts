@@ -1,10 +1,10 @@
 /** Decisions as they cross a boundary. */
 import * as yup from 'yup'
-import type { Decision } from '../plan/model/decision'
-import { MAX_CHILDREN } from '../plan/model/request'
-import { makeSchema, measuringSchema, waysSchema } from './amounts'
-import { allergenWords } from './allergen'
-import { type Parts, byKind, id, ids, line, listOf, oneOf, required, maybeWhole } from './text'
+import type { Decision } from '../../plan/model/decision'
+import { MAX_CHILDREN } from '../../plan/model/request'
+import { makeSchema, measuringSchema, waysSchema } from '../amounts'
+import { allergenWords } from '../allergen'
+import { type Parts, byKind, id, ids, line, listOf, oneOf, required, maybeWhole } from '../text'
 
 const decisionParts: Parts<Decision, 'kind'> = {
   swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
