@@ -1,5 +1,5 @@
 /** Sessions that were cooked, with their plans and events: all of a period, one, or those of one child. Never more than is asked for. */
-import { type StoredPlan, upgradePlan } from '@lea/core/plan'
+import { type StoredPlan, hasPlanShape, upgradePlan } from '@lea/core/plan'
 import type { PastSession, TableEvent } from '@lea/core/session'
 import type { Db } from './pool'
 
@@ -19,7 +19,9 @@ const toPast = (r: Row): PastSession => ({ ...r, plan: upgradePlan(r.plan), titl
 const readable = (rows: readonly Row[]): PastSession[] =>
   rows.flatMap((row) => {
     try {
-      return [toPast(row)]
+      const past = toPast(row)
+      if (!hasPlanShape(past.plan)) throw new Error('it is no plan')
+      return [past]
     } catch (fault) {
       process.stderr.write(`lea: the plan of session ${row.id} cannot be read: ${String(fault)}\n`)
       return []

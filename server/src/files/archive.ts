@@ -15,6 +15,7 @@ import {
   type Plan,
   type PlanRequest,
   type StoredPlan,
+  hasPlanShape,
   withDigest,
   upgradePlan,
 } from '@lea/core/plan'
@@ -195,14 +196,18 @@ const archivedSession = yup.object({
   plan: yup
     .mixed<StoredPlan>()
     .nullable()
-    .test(
-      'plan',
-      'a plan is not one of Lea',
-      (p) => p == null || (typeof p === 'object' && 'version' in p && 'turns' in p),
-    ),
+    .test('plan', 'a plan is not one of Lea', (p) => p == null || isPlanOfLea(p)),
   request: yup.mixed<PlanRequest>().nullable().optional(),
   events: eventListSchema,
 })
+
+function isPlanOfLea(value: StoredPlan): boolean {
+  try {
+    return hasPlanShape(upgradePlan(value))
+  } catch {
+    return false
+  }
+}
 
 const UUID = /\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/gi
 
