@@ -55,6 +55,7 @@ for (const [path, name] of [
   ['/record', 'Record'],
   ['/setting', 'Setting'],
   ['/setting/devices', 'Devices'],
+  ['/me', 'Your sign-in'],
   ['/no-such-page', 'There is no page here'],
 ] as const) {
   test(name, async () => {

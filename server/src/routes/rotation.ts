@@ -5,9 +5,10 @@ import type { SessionInputs, StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
 import { writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
-import { atLeast, personOf } from '../auth'
+import { atLeast, pageOf, personOf } from '../auth'
 import { Fault, read } from '../fault'
 import type { AppContext } from '../context'
+import { tell } from '../live/table-feed'
 import { findSession } from './find-session'
 
 /** One session becomes several, group after group: the first group keeps the session, the others get one each. */
@@ -27,6 +28,7 @@ export function rotationRoutes({ pool }: AppContext): Router {
         await store.saveSession(db, settingId, key, ofGroup(session, group))
         if (key !== session.id) await store.saveDecisions(db, key, session.decisions)
       }
+      await tell(db, session.id, 'session', pageOf(req))
       await writeAudit(db, settingId, adult, 'made a rotation of small groups', session.id)
       const all: (StoredSession | null)[] = []
       for (const key of ids) all.push(await store.getSession(db, key))
