@@ -47,7 +47,8 @@ need_build
 check backup "$ROOT/bin/backup-test.sh"
 # Some here; a hundred each with `./lea bench kills`.
 check kills run_bench kills 8
-pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off"
+# No autovacuum: its worker belongs to the cluster, and a test database cannot be dropped while it is at work in it.
+pg_start "$TEST_BASE" "-c fsync=off -c full_page_writes=off -c synchronous_commit=off -c autovacuum=off"
 pg_load_demo "$TEST_BASE"
 export LEA_OWNER_URL LEA_APP_URL LEA_DEMO_DATABASE
 npx --no -- vitest run --project server --reporter=default --reporter=json --outputFile="$REPORTS/server.json" || true
