@@ -82,8 +82,9 @@ function atOnce(id: string, list: readonly PastSession[]) {
     heard.push(reached.flatMap((t) => t.asks ?? []).filter((a) => a.child === id).length)
   }
   const over = own
-    .slice(-6)
+    // A tap that took the end back leaves a session without one.
     .filter((p) => replay(p.events).finished !== null)
+    .slice(-6)
     .map((p) => {
       const { children } = sessionRecord(p)
       const share = Math.floor(children.reduce((n, c) => n + c.jobs, 0) / children.length)
