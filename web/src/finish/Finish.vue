@@ -29,6 +29,8 @@ const id = computed(() => String(route.params['id']))
 const lines = ref(['', '', ''])
 const LABELS = ['What worked', 'What to change', 'For next time']
 
+/** Nothing can be tapped or written before the table is open: it would be of no table, or be written over. */
+const ready = ref(false)
 onMounted(async () => {
   await session.open(id.value)
   if (session.stored?.state === 'planned') {
@@ -37,6 +39,7 @@ onMounted(async () => {
   }
   await table.open(id.value, () => void session.refresh(), session.join)
   lines.value = LABELS.map((_, i) => table.state.memo[i] ?? '')
+  ready.value = true
 })
 
 onUnmounted(() => table.close())
@@ -67,7 +70,7 @@ async function finish(): Promise<void> {
 
 <template>
   <main id="main" class="px-5 py-4">
-    <p v-if="!plan" role="status">{{ session.planFault || 'Clearing the table …' }}</p>
+    <p v-if="!plan || !ready" role="status">{{ session.planFault || 'Clearing the table …' }}</p>
     <template v-else>
       <h1 class="text-3xl">Finish: {{ plan.recipe.title }}</h1>
       <p class="mb-4 text-soft">
