@@ -3,7 +3,14 @@
  * done in transactions of its own, outside every lock of a table; what is due is marked in the transaction that makes it due, so
  * that nothing is forgotten when a server dies between the two.
  */
-import { type DatedProgress, type SessionProgress, addUp, progressIn, replay } from '@lea/core/session'
+import {
+  type DatedProgress,
+  type PastSession,
+  type SessionProgress,
+  addUp,
+  progressIn,
+  replay,
+} from '@lea/core/session'
 import type { Pool } from 'pg'
 import { inSetting, type Db } from './pool'
 import { pastSession } from './session-history'
@@ -41,17 +48,33 @@ export async function addUpSession(db: Db, setting: string, id: string): Promise
   const session = rows[0]
   if (!session) return
   const past = await pastSession(db, id)
-  if (past) {
-    const state = replay(past.events)
-    const all = session.state === 'finished'
-    await keepRows(db, setting, id, past.date, progressIn(past, all ? 'all' : 'seen', state))
-    if (all) await keepTastes(db, setting, id, Object.values(state.tastes))
+  const shown = past && shownIn(past, session.state === 'finished')
+  if (shown) {
+    await keepRows(db, setting, id, past.date, shown.progress)
+    if (shown.tastes) await keepTastes(db, setting, id, shown.tastes)
   }
   // A tap that came meanwhile makes it due once more.
   await db.query('update sessions set progress_due = false where id = $1 and last_event = $2', [
     id,
     session.last,
   ])
+}
+
+/** What a session shows; null where it cannot be made out: one such session keeps no card and no plan from anybody, and is named. */
+function shownIn(
+  past: PastSession,
+  finished: boolean,
+): { progress: Map<string, SessionProgress>; tastes: string[] | null } | null {
+  try {
+    const state = replay(past.events)
+    return {
+      progress: progressIn(past, finished ? 'all' : 'seen', state),
+      tastes: finished ? Object.values(state.tastes) : null,
+    }
+  } catch (fault) {
+    process.stderr.write(`lea: what session ${past.id} shows cannot be added up: ${String(fault)}\n`)
+    return null
+  }
 }
 
 async function keepRows(

@@ -85,8 +85,8 @@ const when = (iso: string): string => `${dayText(iso.slice(0, 10))} ${timeText(i
         </li>
       </ul>
       <p class="mt-2 text-sm text-soft">
-        A sign-in ends after a day without use, and in any case after sixteen hours: a tablet that was left
-        lying about knows nothing the day after.
+        A sign-in ends after a day without use, and in any case after sixteen hours. What a tablet keeps for a
+        table without a network goes at sign-out, or a day after it was fetched.
       </p>
       <button type="button" class="btn mt-2" @click="everywhere">Sign out everywhere</button>
     </section>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The sign-in of one adult: role, name, a new password, or none any more. Each change ends every sign-in of before. */
+/** The sign-in of one adult: role, name, a new password, or the adult removed. Each change ends every sign-in of before. */
 import { ref } from 'vue'
 import { adultChangeSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
@@ -28,7 +28,8 @@ const save = (): Promise<void> =>
       ...(signIn.value && signIn.value !== props.adult.signIn && { signIn: signIn.value }),
       ...(password.value && { password: password.value }),
     })
-    if (Object.keys(change).length > 0) await settingStore.saveAdult(change, props.adult.id)
+    if (Object.keys(change).length === 0) throw new Error('nothing is changed yet')
+    await settingStore.saveAdult(change, props.adult.id)
   }, `The sign-in of ${props.adult.name} is changed: they sign in anew.`)
 const remove = (): Promise<void> =>
   attempt(() => settingStore.removeAdult(props.adult.id), `${props.adult.name} is removed, and signed out.`)
@@ -38,7 +39,7 @@ const remove = (): Promise<void> =>
   <form class="grid items-end gap-2 sm:grid-cols-3" @submit.prevent="save">
     <label class="text-sm font-semibold"
       >Role<select v-model="role" class="field mt-1 font-normal">
-        <option value="">no sign-in</option>
+        <option v-if="!adult.role" value="">no sign-in</option>
         <option value="owner">owner</option>
         <option value="leader">leader</option>
         <option value="helper">helper</option>
