@@ -42,7 +42,7 @@ export function packetWords(label: string): {
   const reading = readLabel(label)
   return {
     lists: [...reading.contains, ...reading.extras],
-    may: reading.mayContain,
+    may: [...reading.mayContain, ...reading.mayExtras],
     open: [...new Set([...reading.ask, ...reading.unknown])],
     reading,
   }

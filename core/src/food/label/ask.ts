@@ -2,9 +2,9 @@
  * Vague words to ask about (allergens.md A4.4-5, B3, B4; EU 1169/2011 and US practice, from memory): not where a source or
  * a full breakdown stands beside them, and not where all they could hide is listed already.
  */
-import { bracketAfter } from './base'
+import { bracketAfter, listAfter } from './base'
 import type { Hit } from './hit'
-import { isPlainGap } from './scope'
+import { isLoose, isTight } from './text'
 import type { Read } from './spelling'
 
 export interface VagueWord {
@@ -13,11 +13,17 @@ export interface VagueWord {
   start: number
   end: number
   why: string
+  /** Ids that it could hide; `any` where it could hide whatever there is. */
+  hides: string[]
 }
 
 const SOURCES =
   /^(maize|corn|potato|potatoes|tapioca|rice|pea|peas|sunflower|rapeseed|canola|soya|soy|wheat|beef|pork|fish|bovine|porcine|barley|oat|oats|lentil|chickpea|palm|coconut|olive|milk|egg|bean|fava|maïs|chicken|vegetable|lupin|hemp|malt|cider|wine|spirit|distilled|rice)$/
 const EXEMPT = /^(glucose|dextrose|maltodextrin|dextrin|syrup)$/
+const looseAt = (words: readonly Read[], at: number): boolean => {
+  const word = words[at]
+  return word !== undefined && isLoose(word)
+}
 const NAMED_NUT = new Set(['almond'])
 
 export function askHits(
@@ -25,21 +31,24 @@ export function askHits(
   words: readonly Read[],
   hits: readonly Hit[],
   idsOf: (hits: readonly Hit[]) => string[],
+  isQuiet: (index: number) => boolean,
 ): { asks: VagueWord[]; suppressed: Set<Hit> } {
   const suppressed = new Set<Hit>()
   const asks: VagueWord[] = []
-  const ask = (from: number, to: number, why: string, closing = false): void => {
+  const ask = (from: number, to: number, why: string, closing = false, hides: string[] = ['any']): void => {
     const start = words[from]?.start ?? 0
     let end = words[to - 1]?.end ?? 0
     if (closing) end += /^\s*[)\]}]/.exec(text.slice(end))?.[0].length ?? 0
-    asks.push({ words: text.slice(start, end), start, end, why })
+    asks.push({ words: text.slice(start, end), start, end, why, hides })
   }
   exempt(words, hits, suppressed, ask)
   coconutOnly(words, hits, suppressed, ask)
   const listed = idsOf(hits.filter((h) => h.scope === 'contains' && !h.dropped && !suppressed.has(h)))
   for (const hit of hits) {
     if (!hit.hides || hit.scope === 'free' || hit.scope === 'none' || suppressed.has(hit)) continue
-    const inside = bracketAfter(words, hit.to)
+    if (isQuiet(hit.from) || isColour(hit, words)) continue
+    const bracket = bracketAfter(words, hit.to)
+    const inside = bracket.length > 0 ? bracket : headed(hit, words)
     const named = namedFlavour(hit, inside, hits)
     if (named) {
       suppressed.add(named)
@@ -52,9 +61,25 @@ export function askHits(
     if (isProteinFigure(hit, text, words)) continue
     const left = hit.hides.filter((id) => !listed.includes(id))
     if (hit.hides[0] === 'any' || nuts || hit.hides[0] === 'which-shellfish' || left.length > 0)
-      ask(hit.from, hit.to, whyAsk(hit, left))
+      ask(hit.from, hit.to, whyAsk(hit, left), false, hit.hides[0] === 'any' ? ['any'] : left)
   }
   return { asks: dropInner(asks), suppressed }
+}
+
+/** "Vegetable broth: water, carrots": a heading with its list behind it. */
+function headed(hit: Hit, words: readonly Read[]): number[] {
+  const first = words[hit.from]
+  const begins = hit.from === 0 || (first !== undefined && (first.line || /[.;•¶]/.test(first.gap)))
+  const list = begins ? listAfter(words, hit.to) : []
+  return list.length > 1 ? list : []
+}
+
+/** "colour: plain caramel", "caramel color": the colour is no sweet. */
+function isColour(hit: Hit, words: readonly Read[]): boolean {
+  const colour =
+    /^(colou?rs?|colou?ring|colorants?|colorantes?|corantes?|farbstoffe?|barwniki?|барвник.*|colorant[ei]|kleurstof.*|renklendirici.*|e150.*)$/
+  if (!/^(carame|карамел|karmel|karamel)/.test(words[hit.from]?.text ?? '')) return false
+  return [-3, -2, -1, 0, 1].some((k) => colour.test(words[k < 0 ? hit.from + k : hit.to + k]?.text ?? ''))
 }
 
 const onlyHit = (hit: Hit, hits: readonly Hit[]): boolean =>
@@ -88,7 +113,7 @@ function exempt(
     while (
       from > 0 &&
       /^(glucose|fructose|syrup|dried|dextrose)$/.test(words[from - 1]?.text ?? '') &&
-      isPlainGap(words[from]?.gap ?? '')
+      looseAt(words, from)
     )
       from -= 1
     ask(from, (inside.at(-1) ?? i) + 1, 'legally exempt in the EU and UK: tell the family', true)
@@ -131,13 +156,9 @@ function isNamed(hit: Hit, inside: readonly number[], words: readonly Read[], hi
   const word = words[hit.from]
   const before = words[hit.from - 1]
   const spices = hit.hides?.includes('fenugreek') ?? false
-  if (!spices && hit.hides?.[0] !== 'any' && word && before && isPlainGap(word.gap)) {
+  if (!spices && hit.hides?.[0] !== 'any' && word && before && isTight(word)) {
     if (SOURCES.test(before.text) && before.text !== 'vegetable') return true
-    if (
-      /^modified$/.test(before.text) &&
-      SOURCES.test(words[hit.from - 2]?.text ?? '') &&
-      isPlainGap(before.gap)
-    )
+    if (/^modified$/.test(before.text) && SOURCES.test(words[hit.from - 2]?.text ?? '') && isTight(before))
       return true
   }
   const [first] = inside

@@ -1,5 +1,5 @@
-import type { Scope } from './scope'
 import type { Phrase } from './label-words'
+import type { Scope } from './scope'
 
 /** A phrase found in the words `[from, to)`. */
 export interface Hit extends Phrase {
@@ -9,4 +9,19 @@ export interface Hit extends Phrase {
   why: string
   /** Not counted: a claim beside it or a named source says so. */
   dropped: boolean
+  /** Why it is asked about, though something beside it would take it away. */
+  open?: string
+  /** Letters of its word are left that nothing explains. */
+  rest?: boolean
 }
+
+/** What stands at its beginning. */
+export const hitOf = (phrase: Phrase, from: number, more: Partial<Hit> = {}): Hit => ({
+  ...phrase,
+  from,
+  to: from + phrase.length,
+  scope: 'contains',
+  why: '',
+  dropped: false,
+  ...more,
+})

@@ -1,9 +1,11 @@
 /**
- * The words of labels: what means an allergen, what only looks like one, what is vague, what carries none.
- * Source: core/data/label-words.json (classes by Regulation (EU) 1169/2011 and US law; words from memory).
+ * The words of labels: what means an allergen, what only looks like one, what is vague, what carries none; each in its language, since one
+ * word may be powder in one and octopus in another.
+ * Source: core/data/label-words.json (classes by Regulation (EU) 1169/2011 and US law; words from memory), and the names of Lea's foods.
  */
 import data from '../../../data/label-words.json'
 import foods from '../../../data/foods.json'
+import { isAdditive } from './additives'
 import { normaliseLabel } from './text'
 
 type Kind = 'allergen' | 'extra' | 'friend' | 'ask'
@@ -27,17 +29,29 @@ export interface Phrase {
   length: number
 }
 
+interface Meaning {
+  ids: string[]
+  hides?: string[]
+  note: string
+}
+
 interface Node {
   next: Map<string, Node>
   /** Next words by their first letters: Polish and Ukrainian endings. */
   stems: [string, Node][]
   phrase?: Phrase
+  /** What it means in each language that has it. */
+  languages?: Map<string, Meaning>
 }
 
 interface Lexicon {
   root: Node
-  /** Every word that the reader knows, whatever it means. */
-  known: Set<string>
+  /** Words that are known by themselves, and in which languages. */
+  known: Map<string, Set<string>>
+  /** Words that carry nothing, by language. */
+  benign: Map<string, Set<string>>
+  /** Words that stand in phrases: alone they say nothing, and they are no spelling of something else. */
+  parts: Set<string>
   /** The longest first. */
   stems: string[]
   allergenWords: string[]
@@ -49,8 +63,17 @@ const plainPhrase = (phrase: string): string[] =>
   phrase
     .split(' ')
     .flatMap((w) => (w.endsWith('*') ? [`${normaliseLabel(w.slice(0, -1))}*`] : normaliseLabel(w).split(' ')))
+    .filter((w) => w !== '')
 
-function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void {
+const putIn = (map: Map<string, Set<string>>, word: string, lang: string): void => {
+  const known = map.get(word)
+  if (known) known.add(lang)
+  else map.set(word, new Set([lang]))
+}
+
+const unique = <T>(list: readonly T[]): T[] => [...new Set(list)]
+
+function add({ root, known, parts, stems }: Lexicon, tokens: string[], row: Row): void {
   let at = root
   for (const token of tokens) {
     if (token.endsWith('*')) {
@@ -60,7 +83,8 @@ function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void 
       if (!branch) at.stems.push((branch = [stem, node()]))
       at = branch[1]
     } else {
-      known.add(token)
+      if (tokens.length === 1) putIn(known, token, row.lang)
+      else parts.add(token)
       let branch = at.next.get(token)
       if (!branch) at.next.set(token, (branch = node()))
       at = branch
@@ -69,8 +93,13 @@ function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void 
   const old = at.phrase
   const means =
     row.kind === 'allergen' || row.kind === 'extra' || (row.kind === 'friend' && row.ids.length > 0)
-  const ids = [...new Set([...(old?.ids ?? []), ...(means ? row.ids : [])])]
-  const hides = row.kind === 'ask' ? row.ids : old?.hides
+  const given: Meaning = {
+    ids: means ? row.ids : [],
+    ...(row.kind === 'ask' && { hides: row.ids }),
+    note: row.note ?? '',
+  }
+  const ids = unique([...(old?.ids ?? []), ...given.ids])
+  const hides = given.hides ? unique([...(old?.hides ?? []), ...given.hides]) : old?.hides
   at.phrase = {
     ids,
     ...(hides && { hides }),
@@ -78,24 +107,88 @@ function add({ root, known, stems }: Lexicon, tokens: string[], row: Row): void 
     note: row.note ?? old?.note ?? '',
     length: tokens.length,
   }
+  at.languages ??= new Map()
+  const before = at.languages.get(row.lang)
+  at.languages.set(row.lang, {
+    ids: unique([...(before?.ids ?? []), ...given.ids]),
+    ...((given.hides ?? before?.hides) && {
+      hides: unique([...(before?.hides ?? []), ...(given.hides ?? [])]),
+    }),
+    note: given.note || (before?.note ?? ''),
+  })
+}
+
+interface NamedFood {
+  name: string
+  plural?: string
+  aliases: string[]
+  contains: string[]
+  extras: string[]
+  compound: boolean
+}
+
+/** The name of a food that Lea knows is a phrase too: it holds what the food holds; of a compound one its packet has to say. */
+function addFood(words: Lexicon, food: NamedFood): void {
+  for (const name of [food.name, food.plural ?? '', ...food.aliases]) {
+    const tokens = plainPhrase(name)
+    if (tokens.length === 0 || phraseOf(words, tokens)) continue
+    const holds = [...food.contains, ...food.extras]
+    // "Strawberry milk" says of itself what it holds.
+    if (food.compound && tokens.some((t) => (phraseOf(words, [t])?.ids.length ?? 0) > 0)) continue
+    // What is made of several things is vague without its own list; a word alone that carries nothing stays what it is.
+    if (food.compound && food.contains.length > 0)
+      add(words, tokens, {
+        kind: 'ask',
+        ids: food.contains,
+        lang: 'en',
+        words: [],
+        source: '',
+        note: 'made of several: its own list says of what',
+      })
+    else if (holds.length > 0)
+      add(words, tokens, { kind: 'allergen', ids: holds, lang: 'en', words: [], source: '' })
+    else if (tokens.length === 1) {
+      putIn(words.known, tokens[0] ?? '', 'en')
+    } else add(words, tokens, { kind: 'friend', ids: [], lang: 'en', words: [], source: '' })
+  }
+}
+
+function phraseOf({ root }: Lexicon, tokens: readonly string[]): Phrase | undefined {
+  let at: Node | undefined = root
+  for (const token of tokens) at = at?.next.get(token)
+  return at?.phrase
 }
 
 function build(): Lexicon {
-  const words: Lexicon = { root: node(), known: new Set(), stems: [], allergenWords: [] }
-  const know = (text: string): void => {
-    for (const w of normaliseLabel(text).split(' ')) words.known.add(w)
+  const words: Lexicon = {
+    root: node(),
+    known: new Map(),
+    benign: new Map(),
+    parts: new Set(),
+    stems: [],
+    allergenWords: [],
   }
   for (const row of data.rows as Row[]) {
     for (const phrase of row.words) {
       const tokens = plainPhrase(phrase)
+      if (tokens.length === 0) continue
       add(words, tokens, row)
       const only = tokens.length === 1 ? tokens[0] : undefined
-      if (row.kind === 'allergen' && only && !only.endsWith('*')) words.allergenWords.push(only)
+      if ((row.kind === 'allergen' || row.kind === 'extra') && only && !only.endsWith('*'))
+        words.allergenWords.push(only)
     }
   }
-  Object.values(data.benign).forEach(know)
-  for (const food of foods.foods) [food.name, ...food.aliases].forEach(know)
-  for (const list of Object.values(TRIGGERS)) for (const p of list) for (const w of p) words.known.add(w)
+  for (const [lang, text] of Object.entries(data.benign))
+    for (const w of normaliseLabel(text).split(' ')) {
+      putIn(words.known, w, lang)
+      putIn(words.benign, w, lang)
+    }
+  for (const food of foods.foods as NamedFood[]) addFood(words, food)
+  for (const list of Object.values(TRIGGERS))
+    for (const p of list) for (const w of p) if (!words.known.has(w)) words.parts.add(w)
+  for (const list of Object.values(TRIGGERS))
+    for (const [only, more] of list)
+      if (only && more === undefined && !words.root.next.get(only)?.phrase) putIn(words.known, only, 'any')
   words.stems.sort((a, b) => b.length - a.length)
   return words
 }
@@ -113,27 +206,89 @@ function variants(word: string): string[] {
   return /[\u0600-\u06ff]/.test(word) && bare ? [word, bare, bare.replace(/^ال/, '')] : [word]
 }
 
+/** A word that says something, or carries nothing, by itself; one that is only a part of phrases is not known without its phrase. */
 export const isKnown = (word: string): boolean =>
+  isAdditive(word) ||
   variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s)))
+
+/** Known, or a part of a phrase: no misspelling of anything. */
+export const isSpelt = (word: string): boolean =>
+  isKnown(word) || variants(word).some((v) => lexicon().parts.has(v))
+
+/** The languages in which a word is known by itself. */
+export const languagesOf = (word: string): ReadonlySet<string> | undefined => lexicon().known.get(word)
 
 let begun: ReadonlySet<string> | undefined
 /** Does any word that is known begin so? For letters that stand apart: reading on is worth it only while one does. */
 export function beginsKnown(text: string): boolean {
   const beginnings = (word: string): string[] =>
     Array.from({ length: word.length }, (_, i) => word.slice(0, i + 1))
-  begun ??= new Set([...lexicon().known, ...lexicon().stems].flatMap(beginnings))
+  begun ??= new Set([...lexicon().known.keys(), ...lexicon().stems].flatMap(beginnings))
   return variants(text).some((v) => begun?.has(v)) || /^[\u0600-\u06ff]{1,3}$/.test(text)
 }
 
-/** The longest phrase that begins at a word, or null. `joined` says whether a word follows the one before directly. */
+/**
+ * What the phrase of a node means at a place: in the language around it where that decides, else everything that it could.
+ * @param language which language the words around are in, null where none stands out; asked only where it matters
+ */
+function meaningAt(found: readonly Node[], word: string, language: () => string | null): Phrase | null {
+  const languages = new Map<string, Meaning>()
+  for (const { languages: some } of found)
+    for (const [lang, meaning] of some ?? []) languages.set(lang, both(languages.get(lang), meaning))
+  const phrase = phraseFrom([...languages.values()], found[0]?.phrase?.length ?? 1)
+  const elsewhere = phrase.length === 1 ? lexicon().benign.get(word) : undefined
+  if (!elsewhere && !apart([...languages.values()])) return phrase
+  const here = language()
+  if (here === null) return phrase
+  const own = languages.get(here)
+  // Polish has "pasta" for a spread, Spanish for pasta: what it carries nothing in is not what it is elsewhere.
+  if (!own) return elsewhere?.has(here) ? null : phrase
+  const shared = languages.get('xx')
+  return phraseFrom(shared ? [own, shared] : [own], phrase.length)
+}
+
+const both = (a: Meaning | undefined, b: Meaning): Meaning => {
+  const hides = a?.hides || b.hides ? unique([...(a?.hides ?? []), ...(b.hides ?? [])]) : undefined
+  return { ids: unique([...(a?.ids ?? []), ...b.ids]), ...(hides && { hides }), note: a?.note || b.note }
+}
+
+/** Do languages mean different things by it? What overlaps is one thing seen more or less closely. */
+const apart = (meanings: readonly Meaning[]): boolean =>
+  meanings.some((a, i) =>
+    meanings
+      .slice(i + 1)
+      .some((b) => a.ids.length > 0 && b.ids.length > 0 && !a.ids.some((id) => b.ids.includes(id))),
+  )
+
+function phraseFrom(meanings: readonly Meaning[], length: number): Phrase {
+  const all = meanings.reduce<Meaning | undefined>((sum, m) => both(sum, m), undefined)
+  const ids = all?.ids ?? []
+  return {
+    ids,
+    ...(all?.hides && { hides: all.hides }),
+    friend: ids.length === 0 && !all?.hides,
+    note: all?.note ?? '',
+    length,
+  }
+}
+
+/**
+ * The longest phrase that begins at a word, or null.
+ * @param joined whether a word follows the one before directly
+ * @param language see `meaningAt`
+ */
 export function phraseAt(
   words: readonly { text: string }[],
   at: number,
   joined: (index: number) => boolean,
+  language: () => string | null = () => null,
 ): Phrase | null {
-  let best: Phrase | null = null
+  let best: Node[] = []
   const walk = (from: Node, index: number): void => {
-    if (from.phrase && (best === null || from.phrase.length > best.length)) best = from.phrase
+    const length = from.phrase?.length ?? 0
+    const most = best[0]?.phrase?.length ?? 0
+    if (length > most) best = [from]
+    else if (length > 0 && length === most && !best.includes(from)) best.push(from)
     const word = words[index]
     if (word === undefined || (index > at && !joined(index))) return
     for (const v of variants(word.text)) {
@@ -147,7 +302,7 @@ export function phraseAt(
     }
   }
   walk(lexicon().root, at)
-  return best
+  return best.length === 0 ? null : meaningAt(best, words[at]?.text ?? '', language)
 }
 
 const phrases = (text: string): string[][] => text.split('|').map((p) => normaliseLabel(p).split(' '))
@@ -163,5 +318,11 @@ export const TRIGGERS = {
   free: phrases(T.free),
   suitable: phrases(T.suitable),
   stop: phrases(T.stop),
+  /** How it is kept, cooked and where it comes from: only where a sentence begins so. */
+  how: phrases(T.how),
+  /** A claim that stands behind what it is about: "milk free", "دودھ سے پاک". */
+  after: phrases(T.after),
+  /** What makes of a place one where something is handled: "a kitchen that also uses ...". */
+  relative: phrases(T.relative),
 } as const
 export type Trigger = keyof typeof TRIGGERS

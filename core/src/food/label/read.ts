@@ -5,13 +5,17 @@
  */
 import { allergenOf, parentOf } from '../allergens'
 import { askHits } from './ask'
-import { baseIsNamed } from './base'
-import { compoundIds } from './compound'
+import { findHits } from './find-hits'
+import { openHits, placeBases, placeClaims, placeHits } from './gate'
 import type { Hit } from './hit'
-import { isPlainGap, scopes, type Scoped } from './scope'
+import { languagesOf } from './label-words'
+import { languageAround } from './language'
+import { byLaw, type Region } from './regions'
+import { scopes, type Scoped } from './scope'
 import { spell, type Read } from './spelling'
+import { tableVerdicts } from './table'
 import { wordsOfText } from './text'
-import { isKnown, phraseAt } from './label-words'
+import { quietWords, unknownWords } from './unknown'
 
 export type LabelMark = 'lists' | 'may' | 'claim' | 'ask'
 export interface LabelWord {
@@ -23,6 +27,8 @@ export interface LabelWord {
   /** What it is in the text: listed, a warning, a claim or a mention, or a word to ask about. */
   mark: LabelMark
   why: string
+  /** What a word to ask about could hide, where that is known; `any` where it could be whatever there is. */
+  hides?: string[]
 }
 export interface LabelReading {
   contains: string[]
@@ -32,104 +38,49 @@ export interface LabelReading {
   ask: string[]
   /** Ids that no law asks to be named, as plain ingredients. */
   extras: string[]
+  /** Such ids in a warning: no report needs them, a child with that allergy does. */
+  mayExtras: string[]
   /** Words Lea does not know: they are *ask* too, never 'nothing found'. */
   unknown: string[]
   /** Claims that a word of the list beats. */
   conflicts: string[]
+  /** Allergens that packets of the region need not name, though others must; empty where no region is given. */
+  unnamed: string[]
   /** False where most of the text is in no language Lea reads: all of it is to be asked about. */
   read: boolean
   words: LabelWord[]
 }
 
-/** @param text the words of a packet as they stand, in any case, with any brackets */
-export function readLabel(text: string): LabelReading {
+/**
+ * @param text the words of a packet as they stand, in any case, with any brackets
+ * @param region where it was packed for; it changes what is said to be asked, and never hides a word
+ */
+export function readLabel(text: string, region?: Region): LabelReading {
   const words = spell(wordsOfText(text))
-  const hits = findHits(words)
-  const parts = scopes(words, (i) => hits.some((h) => h.from <= i && i < h.to && h.ids.length > 0))
-  for (const hit of hits) hit.scope = parts[hit.from]?.scope ?? 'contains'
+  const languages = new Map<number, string | null>()
+  const language = (at: number): string | null => {
+    const known = languages.get(at)
+    if (known !== undefined) return known
+    const found = languageAround(words, at, languagesOf)
+    languages.set(at, found)
+    return found
+  }
+  const hits = findHits(words, language)
+  const isHit = new Array<boolean>(words.length).fill(false)
+  for (const h of hits) if (h.ids.length > 0) isHit.fill(true, h.from, h.to)
+  const parts = scopes(words, (i) => isHit[i] === true)
+  const verdicts = tableVerdicts(text)
+  for (const [start, end] of verdicts.flatMap((v) => v.cells))
+    words.forEach((w, i) => {
+      const part = parts[i]
+      if (part && start <= w.start && w.end <= end) parts[i] = { ...part, opens: true }
+    })
   const open = hits.filter((h) => !(parts[h.from]?.opens ?? false))
-  claims(open, words, parts)
-  for (const hit of open) if (hit.scope !== 'free' && baseIsNamed(hit, open, words)) hit.dropped = true
-  const unknown = words.flatMap((w, i) =>
-    !parts[i]?.opens && w.text.length > 2 && !isKnown(w.text) && !hits.some((h) => h.from <= i && i < h.to)
-      ? [i]
-      : [],
-  )
-  const solid = words.filter((w) => w.text.length > 2).length
-  const read = unknown.length < 2 || unknown.length * 2 <= solid
-  return report(text, words, open, unknown, read)
-}
-
-function findHits(words: readonly Read[]): Hit[] {
-  const hits: Hit[] = []
-  const joined = (i: number): boolean => isPlainGap(words[i]?.gap ?? '') || words[i]?.gap === '&'
-  for (let at = 0; at < words.length;) {
-    const phrase = phraseAt(words, at, joined)
-    const word = words[at]
-    if (phrase) {
-      hits.push({ ...phrase, from: at, to: at + phrase.length, scope: 'contains', why: '', dropped: false })
-      at += phrase.length
-      continue
-    }
-    if (word && !isKnown(word.text)) {
-      const found = compoundIds(word.text)
-      if (found)
-        hits.push({
-          ...found,
-          friend: false,
-          length: 1,
-          from: at,
-          to: at + 1,
-          scope: 'contains',
-          why: '',
-          dropped: false,
-        })
-    } else if (word && /^(coeliacs?|celiacs?)$/.test(word.text)) {
-      hits.push({
-        ids: ['gluten-cereals'],
-        friend: false,
-        note: 'not suitable for coeliacs',
-        length: 1,
-        from: at,
-        to: at + 1,
-        scope: 'contains',
-        why: '',
-        dropped: false,
-      })
-    }
-    at += 1
-  }
-  return hits
-}
-
-const CONNECTS = /^(and|or|und|oder|y|o|et|ou|e|i|lub)$/
-
-/** "X-free" and "X free": the word before is a claim. In "cannot guarantee X-free" it stays a warning. */
-function claims(hits: Hit[], words: readonly Read[], parts: readonly Scoped[]): void {
-  for (const hit of hits) {
-    if (hit.note === 'not suitable for coeliacs' && hit.scope !== 'may') hit.dropped = true
-    const after = words[hit.to]
-    const next = words[hit.to + 1]?.text ?? ''
-    const claimed =
-      after?.text === 'free' && /^-?$/.test(after.gap) && !/^(range|flowing|from|of|run)$/.test(next)
-    if (!claimed || parts[hit.from]?.firm || hit.ids.length === 0) continue
-    hit.scope = 'free'
-    claimBefore(hit, hits, words)
-  }
-}
-
-/** "dairy- and gluten-free", and a sentence that is nothing but a claim: "Dairy, egg and nut free." */
-function claimBefore(hit: Hit, hits: Hit[], words: readonly Read[]): void {
-  let start = hit.from
-  while (start > 0 && !/[.!?¶;:([{]/.test(words[start]?.gap ?? '')) start -= 1
-  const end = words[hit.to + 1]
-  const ends = end === undefined || /[.!?¶]/.test(end.gap)
-  const inside = (i: number): boolean => hits.some((h) => h.from <= i && i < h.to && h.ids.length > 0)
-  const onlyClaim = words.slice(start, hit.from).every((w, i) => CONNECTS.test(w.text) || inside(start + i))
-  for (const other of hits.filter((h) => h.to <= hit.from && h.from >= start && h.ids.length > 0)) {
-    const joinedByHyphen = words[other.to]?.gap === '-' && CONNECTS.test(words[other.to]?.text ?? '')
-    if ((onlyClaim && ends) || joinedByHyphen) other.scope = 'free'
-  }
+  placeHits(open, words, parts, verdicts)
+  placeClaims(open, words, parts)
+  placeBases(open, words, parts)
+  const { unknown, read } = unknownWords(text, words, open, parts)
+  return report(text, words, open, parts, unknown, read, region)
 }
 
 /** Each id with its group (A4.1); a group that no list takes along (`legumes`, `seeds`) is left out. */
@@ -141,7 +92,7 @@ function withGroups(ids: readonly string[]): string[] {
   })
 }
 
-const LACTOSE = /^(lact?os|laktos|laktoz|лактоз|لاکتوز|لیکٹوز)/
+const LACTOSE = /^(lact?os|laktos|laktoz|лактоз|لاکتوز|لیکٹوز|lattosio)/
 
 const isRegulated = (id: string): boolean => allergenOf(id)?.kind === 'regulated'
 
@@ -149,36 +100,64 @@ function report(
   text: string,
   words: readonly Read[],
   hits: readonly Hit[],
+  parts: readonly Scoped[],
   unknown: readonly number[],
   read: boolean,
+  region: Region | undefined,
 ): LabelReading {
+  const isQuiet = quietWords(words, parts)
+  const { asks: vague, suppressed } = askHits(
+    text,
+    words,
+    hits,
+    (list) => withGroups(list.flatMap((h) => h.ids)),
+    isQuiet,
+  )
+  const place = (from: number, to: number) => ({
+    start: words[from]?.start ?? 0,
+    end: words[to - 1]?.end ?? 0,
+  })
+  const asks = [
+    ...vague,
+    ...openHits(hits, words).map(({ from, to, why, hides }) => {
+      const { start, end } = place(from, to)
+      return { words: text.slice(start, end), start, end, why, hides }
+    }),
+  ]
   const asOf = (scope: Scoped['scope']): Hit[] => hits.filter((h) => h.scope === scope && !h.dropped)
-  const { asks, suppressed } = askHits(text, words, hits, (list) => withGroups(list.flatMap((h) => h.ids)))
-  const counted = (scope: Scoped['scope']): Hit[] => asOf(scope).filter((h) => !suppressed.has(h))
+  const counted = (scope: Scoped['scope']): Hit[] =>
+    asOf(scope).filter((h) => !suppressed.has(h) && !isOnlyAsked(h))
   const found = withGroups(counted('contains').flatMap((h) => h.ids))
   const contains = unique(found.filter(isRegulated))
-  const mayAll = unique(withGroups(counted('may').flatMap((h) => h.ids)).filter(isRegulated))
+  const warned = withGroups(counted('may').flatMap((h) => h.ids))
+  const mayAll = unique(warned.filter(isRegulated))
   // Free from lactose is not free from milk (allergens.md B6).
   const ofLactose = (h: Hit): boolean => LACTOSE.test(words[h.from]?.text ?? '')
   const freeFrom = unique(
     withGroups(
       asOf('free')
-        .filter((h) => !ofLactose(h))
+        .filter((h) => !ofLactose(h) && h.open === undefined)
         .flatMap((h) => h.ids),
     ).filter(isRegulated),
   )
   const out: LabelWord[] = []
-  const place = (from: number, to: number) => ({
-    start: words[from]?.start ?? 0,
-    end: words[to - 1]?.end ?? 0,
-  })
-  for (const h of hits.filter((x) => !x.dropped && !suppressed.has(x))) {
+  for (const h of hits.filter((x) => !x.dropped && !suppressed.has(x) && !isOnlyAsked(x))) {
+    if (h.open !== undefined && h.scope !== 'contains' && h.scope !== 'may') continue
     for (const id of h.ids)
       out.push({ ...place(h.from, h.to), id, mark: MARK[h.scope], why: whyOf(h, words) })
   }
-  for (const ask of asks) out.push({ start: ask.start, end: ask.end, id: 'ask', mark: 'ask', why: ask.why })
+  const law = region && byLaw(region)
+  for (const ask of asks)
+    out.push({
+      start: ask.start,
+      end: ask.end,
+      id: 'ask',
+      mark: 'ask',
+      why: law ? `${ask.why}; ${law.says}` : ask.why,
+      hides: ask.hides,
+    })
   for (const i of unknown)
-    out.push({ ...place(i, i + 1), id: 'unknown', mark: 'ask', why: 'Lea does not know this word' })
+    out.push({ ...place(i, i + 1), id: 'unknown', mark: 'ask', why: whyUnknown(words[i]), hides: ['any'] })
   const unknownWords = unique(unknown.map((i) => text.slice(words[i]?.start, words[i]?.end)))
   return {
     contains,
@@ -186,12 +165,21 @@ function report(
     freeFrom,
     ask: unique([...asks.map((a) => a.words), ...(read ? [] : unknownWords)]),
     extras: unique(found.filter((id) => !isRegulated(id))),
+    mayExtras: unique(warned.filter((id) => !isRegulated(id) && !found.includes(id))),
     unknown: unknownWords,
     conflicts: freeFrom.filter((id) => contains.includes(id)),
+    unnamed: law?.unnamed ?? [],
     read,
     words: out.sort((a, b) => a.start - b.start || a.end - b.end),
   }
 }
+
+/** One thing or two over the end of a line, and plant or flavoured dairy: asked about, with nothing listed of it. */
+const isOnlyAsked = (hit: Hit): boolean =>
+  hit.open !== undefined && (hit.scope === 'free' || hit.scope === 'none' || hit.open.startsWith('made of'))
+
+const whyUnknown = (word: Read | undefined): string =>
+  word?.unsure ? `read as “${word.text}”: is it?` : 'Lea does not know this word'
 
 /** A warning's id that the list holds already says nothing more, but a group of which *another* member is meant does. */
 function keepsMay(

@@ -1,14 +1,19 @@
 /**
- * Small typing and camera errors: `m1lk`, `whaet`, `soy a`, `but-` + `ter`, `M I L K`, `wheatflour`. Only a word that the
- * reader does not know is changed; an allergen is preferred where two readings are as near (a false alarm costs less).
+ * Small typing and camera errors: `m1lk`, `whaet`, `soy a`, `but-` + `ter`, `M I L K`, `milkeggwheat`. Only a word that the reader does not
+ * know is changed; an allergen is preferred where two readings are as near (a false alarm costs less). What is not a camera's error stays
+ * open beside its reading: a fish that Lea does not know must not become bread.
  */
 import { remembered } from '../../amount/memo'
+import { claimedBy, compoundIds } from './compound'
+import { joinLetters, joinSplit } from './join'
+import { isKnown, isSpelt, languagesOf, lexiconWords, phraseAt } from './label-words'
 import type { Word } from './text'
-import { beginsKnown, isKnown, lexiconWords } from './label-words'
 
 export interface Read extends Word {
   /** What stands on the packet, where it was read as something else. */
   readAs?: string
+  /** Read as the nearest word, which it may not be. */
+  unsure?: boolean
 }
 
 const CAMERA: [RegExp, string][] = [
@@ -20,7 +25,8 @@ const CAMERA: [RegExp, string][] = [
   [/5/g, 's'],
   [/8/g, 'b'],
   [/6/g, 'g'],
-  [/\|/g, 'l'],
+  [/9/g, 'g'],
+  [/q/g, 'g'],
   [/^l/g, 'i'],
   [/l/g, 'i'],
   [/rn/g, 'm'],
@@ -61,95 +67,107 @@ function distance(a: string, b: string, most: number): number {
   return last[b.length] ?? most + 1
 }
 
+/** English stands on packets everywhere; of other languages only the one of this text is compared with. */
+const isOf = (word: string, language: string): boolean => {
+  const languages = languagesOf(word)
+  return languages === undefined || languages.has('en') || language === '' || languages.has(language)
+}
+
 /** The allergen word that a misspelt word most likely is, or null. Short words must keep their first letter. */
-function nearest(word: string): string | null {
+function nearest(word: string, language: string): string | null {
   if (word.length < 4 || word.length > 24) return null
   const most = word.length >= 9 ? 2 : 1
   let best: { word: string; steps: number } | null = null
   for (const candidate of lexiconWords()) {
     if (candidate.length < 4 || (word.length < 6 && candidate[0] !== word[0])) continue
+    if (Math.abs(candidate.length - word.length) > most || !isOf(candidate, language)) continue
     const steps = distance(word, candidate, most)
     if (steps <= most && (best === null || steps < best.steps)) best = { word: candidate, steps }
   }
   return best?.word ?? null
 }
 
+/** The language that most words of a text are known in; empty where none stands out. */
+function mainLanguage(words: readonly Word[]): string {
+  const votes = new Map<string, number>()
+  for (const { text } of words)
+    for (const language of languagesOf(text) ?? []) votes.set(language, (votes.get(language) ?? 0) + 1)
+  const [first, second] = [...votes].sort((a, b) => b[1] - a[1])
+  return first && first[1] > (second?.[1] ?? 0) ? first[0] : ''
+}
+
 /** Words with small errors put right, split and run-together words mended. */
 export function spell(words: readonly Word[]): Read[] {
-  return joinSplit(joinLetters(words)).map((word) => {
-    if (isKnown(word.text) || word.text.length < 3) return word
-    const read = meantBy(word.text)
-    return read === null ? word : { ...word, text: read, readAs: word.text }
+  const joined = joinSplit(joinLetters(words))
+  const language = mainLanguage(joined)
+  return joined.flatMap((word): Read[] => {
+    // "Soya1": the number of a footnote.
+    const footnote = /^(\p{L}{3,})\d{1,2}$/u.exec(word.text)?.[1]
+    if (footnote !== undefined && isKnown(footnote)) return [{ ...word, text: footnote, readAs: word.text }]
+    if (word.text.length < 3 || isSpelt(word.text)) return [word]
+    const [read, ...more] = meantBy(`${language} ${word.text}`)
+    if (read === undefined) return [word]
+    if (more.length === 0)
+      return [{ ...word, text: read.text, readAs: word.text, ...(read.unsure && { unsure: true }) }]
+    return apart(word, [read, ...more])
   })
 }
-/** What an unknown word most likely is. Longer than any that is known, it is none of them. */
-const meantBy = remembered(5000, (word: string): string | null =>
-  word.length > longestKnown() + 2 ? null : (cameraReadings(word).find((r) => isKnown(r)) ?? nearest(word)),
-)
+
+/** The words that run together in one, each at its place. */
+function apart(word: Word, parts: readonly { text: string }[]): Read[] {
+  const placed = word.end - word.start === word.text.length
+  let at = word.start
+  return parts.map(({ text }, i) => {
+    const start = placed ? at : word.start
+    at += text.length
+    return {
+      text,
+      start,
+      end: placed ? at : word.end,
+      gap: i === 0 ? word.gap : '',
+      line: i === 0 && word.line,
+      readAs: text,
+    }
+  })
+}
+
+type Meant = { text: string; unsure?: boolean }[]
+/** What an unknown word most likely is, one word or several run together; empty where it is none that is known. */
+const meantBy = remembered(5000, (question: string): Meant => {
+  const [language = '', word = ''] = question.split(' ')
+  if (word.length > 60) return []
+  const clear = /\d/.test(word) || word.length >= 4
+  const camera =
+    clear && word.length <= longestKnown() + 2
+      ? cameraReadings(word).find((r) => isKnown(r) && isOf(r, language))
+      : undefined
+  if (camera !== undefined) return [{ text: camera }]
+  // What a stem explains to its last letter is left as it stands.
+  if (claimedBy(word) !== null && compoundIds(claimedBy(word) ?? '')) return []
+  const stems = compoundIds(word)
+  if (stems && !stems.rest) return []
+  const parts = runTogether(word, language)
+  if (parts) return parts.map((text) => ({ text }))
+  const near = nearest(word, language)
+  return near === null ? [] : [{ text: near, unsure: true }]
+})
+
+/** "milkeggwheat", "maycontainnuts": known words that make the whole of it, one of them an allergen; the fewest there are. */
+function runTogether(word: string, language: string): string[] | null {
+  if (word.length < 6 || !/^\p{L}+$/u.test(word)) return null
+  const best: (string[] | undefined)[] = [[]]
+  for (let end = 3; end <= word.length; end++)
+    for (let from = Math.max(0, end - 20); from <= end - 3; from++) {
+      const before = best[from]
+      const piece = word.slice(from, end)
+      if (!before || !isSpelt(piece) || !isOf(piece, language)) continue
+      if (before.length + 1 < (best[end]?.length ?? Infinity)) best[end] = [...before, piece]
+    }
+  const parts = best[word.length]
+  const means = (text: string): boolean => (phraseAt([{ text }], 0, () => false)?.ids.length ?? 0) > 0
+  return parts && parts.length > 1 && parts.some(means) ? parts : null
+}
+
 let longest = 0
 /** Characters of the longest word that labels are read by. */
 const longestKnown = (): number => (longest ||= Math.max(...[...lexiconWords()].map((w) => w.length)))
-
-const merged = (words: readonly Word[]): Word => {
-  const [first] = words
-  const last = words.at(-1)
-  if (!first || !last) throw new Error('nothing to merge')
-  return { ...first, text: words.map((w) => w.text).join(''), end: last.end }
-}
-
-/** Where the longest known word ends that the letters from here on make; here, where they make none. */
-function endOfWord(run: readonly Word[], from: number): number {
-  let text = ''
-  let end = from
-  for (let at = from; at < run.length; at++) {
-    text += run[at]?.text ?? ''
-    if (!beginsKnown(text)) break
-    if (isKnown(text)) end = at + 1
-  }
-  return end
-}
-
-/** "M I L K": single letters with spaces between them. */
-function joinLetters(words: readonly Word[]): Word[] {
-  const out: Word[] = []
-  for (let at = 0; at < words.length;) {
-    let end = at
-    while (end < words.length && words[end]?.text.length === 1 && (end === at || words[end]?.gap === ''))
-      end += 1
-    const run = words.slice(at, end)
-    if (run.length >= 3) {
-      for (let from = 0; from < run.length;) {
-        const to = endOfWord(run, from)
-        const found = to > from + 2
-        out.push(found ? merged(run.slice(from, to)) : merged(run.slice(from, from + 1)))
-        from = found ? to : from + 1
-      }
-      at = end
-    } else {
-      const word = words[at]
-      if (word) out.push(word)
-      at += 1
-    }
-  }
-  return out
-}
-
-/** "but-" at the end of a line and "ter"; "soy a": joined where a word results and a part alone is none. */
-function joinSplit(words: readonly Word[]): Word[] {
-  const out: Word[] = []
-  for (const word of words) {
-    const before = out.at(-1)
-    const hyphen = before && word.gap === '-' && word.line
-    const near = before && (word.gap === '' || hyphen)
-    if (before && near && (!isKnown(before.text) || !isKnown(word.text) || hyphen)) {
-      const whole = merged([before, word])
-      const mended = isKnown(whole.text) && (hyphen || whole.text.length > 3)
-      if (mended) {
-        out[out.length - 1] = whole
-        continue
-      }
-    }
-    out.push(word)
-  }
-  return out
-}

@@ -72,7 +72,7 @@ describe('properties', () => {
     fc.assert(
       fc.property(
         fc.constantFrom(...texts),
-        fc.constantFrom('  ', '\t', ' \n', '\u00a0', ' \u200b'),
+        fc.constantFrom('  ', '\t', '\u00a0', ' \u200b'),
         (text, space) => same(text, text.replace(/ /g, space)),
       ),
       { numRuns: 60 },
