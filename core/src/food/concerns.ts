@@ -4,7 +4,9 @@
  */
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
+import { readLabel } from './label/read'
 import { parseConcern } from './parse-concern'
+import { remembered } from '../amount/memo'
 import type { Concern, Packet, ExposureKind } from './concern'
 
 const plain = (text: string): string =>
@@ -70,9 +72,18 @@ function meetOne(allergen: string, known: boolean, food: Food, packet?: Packet):
     if (!known && packet.text && textHolds(packet.text, allergen)) return 'lists'
     return (packet.open ?? []).length > 0 ? 'ask' : 'nothing'
   }
-  if (isUnknown(food)) return wordsMeet(known ? allergenName(allergen) : allergen, food) ? 'lists' : 'ask'
+  if (isUnknown(food)) {
+    // What its name says counts at once; whatever else it may hold is asked.
+    if (known && listHolds(heldByName(food.name), allergen) === 'yes') return 'lists'
+    return wordsMeet(known ? allergenName(allergen) : allergen, food) ? 'lists' : 'ask'
+  }
   return typicalMeeting(allergen, known, food)
 }
+
+const heldByName = remembered(2000, (name: string): string[] => {
+  const { contains, extras } = readLabel(name)
+  return [...contains, ...extras]
+})
 
 function typicalMeeting(
   allergen: string,

@@ -53,6 +53,7 @@ const isMeat = (food: FoodFact): boolean =>
 function verdictOf(diet: Diet, food: FoodFact): Verdict {
   switch (diet) {
     case 'kosher':
+      if (food.diets['kosher']) return food.diets['kosher']
       if (
         food.diets['no-pork'] === 'no' ||
         food.contains.some((c) => c === 'crustaceans' || c === 'molluscs')
@@ -64,8 +65,8 @@ function verdictOf(diet: Diet, food: FoodFact): Verdict {
     case 'no-alcohol':
       return food.alcohol ? 'no' : 'yes'
     case 'no-added-sugar':
-      if (food.group === 'sweet')
-        return food.id === 'cocoa-powder' || food.id === 'carob-powder' ? 'yes' : 'no'
+      if (food.addedSugar !== undefined) return food.addedSugar ? 'no' : 'yes'
+      if (food.group === 'sweet') return 'no'
       return food.compound ? 'check' : 'yes'
     default:
       return food.diets[diet] ?? 'check'

@@ -3,7 +3,6 @@
  * Source: core/data/foods.json (EU 1169/2011, NHS, common practice; from memory). A setting's own foods stand over it.
  */
 import data from '../../data/foods.json'
-import { normaliseLabel } from './label/text'
 
 export type Verdict = 'yes' | 'no' | 'check'
 
@@ -27,12 +26,14 @@ export interface FoodFact {
   group?: string
   /** What it usually does in a recipe. */
   roles?: string[]
-  /** How and how long it keeps. */
+  /** How it keeps: a row of `keeping.ts` for what is shipped, a setting's own words for its own. */
   storage?: string
   /** Row of the choking and too-early rules that this food falls under. */
   shape?: string
   /** What it is when it comes raw, or that it is eaten as it comes from the packet; none: never a raw food of these kinds. */
   raw?: RawKind | 'ready'
+  /** True where sugar is added to it, false where it is sweet by itself or by a sweetener; none: its group says it. */
+  addedSugar?: boolean
   /** It stings skin and eyes: an adult's hands only. */
   stings?: boolean
   note?: string
@@ -82,53 +83,6 @@ export function listedFoods(own: readonly FoodFact[] = []): FoodBook {
 /** The food's name for a number of pieces: 1 egg, 2 eggs. */
 export const foodName = (food: Food, many = false): string =>
   many && !isUnknown(food) && food.plural ? food.plural : food.name
-
-const singular = (word: string): string =>
-  word
-    .replace(/ies$/, 'y')
-    .replace(/(ch|sh|x|ss|o)es$/, '$1')
-    .replace(/(?<![sui])s$/, '')
-
-const key = (words: string): string => normaliseLabel(words).split(' ').map(singular).join(' ')
-
-const byName = new WeakMap<FoodBook, Map<string, FoodFact>>()
-
-function namesOf(book: FoodBook): Map<string, FoodFact> {
-  const known = byName.get(book)
-  if (known) return known
-  const map = new Map<string, FoodFact>()
-  for (const food of book.all) {
-    map.set(food.id, food)
-    for (const name of [food.id.replace(/-/g, ' '), food.name, food.plural ?? '', ...food.aliases]) {
-      if (name && !map.has(key(name))) map.set(key(name), food)
-    }
-  }
-  byName.set(book, map)
-  return map
-}
-
-/** The food whose name, plural or synonym the words are, whole. */
-export const resolveExactly = (words: string, book: FoodBook = SHIPPED_BOOK): FoodFact | null =>
-  namesOf(book).get(words) ?? namesOf(book).get(key(words)) ?? null
-
-/**
- * The food that words name: by id, by its name or a synonym (UK and US, singular or plural), else by its longest name
- * that stands at the end or the beginning of the words ("finely chopped fresh parsley", "butter, softened").
- * @returns null where Lea does not know it: it is then *ask*, never guessed.
- */
-export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodFact | null {
-  const direct = resolveExactly(words, book)
-  if (direct) return direct
-  const names = namesOf(book)
-  const tokens = key(words.split(/[,(]/)[0] ?? '').split(' ')
-  for (let length = tokens.length - 1; length >= 1; length--) {
-    for (let from = tokens.length - length; from >= 0; from--) {
-      const found = names.get(tokens.slice(from, from + length).join(' '))
-      if (found) return found
-    }
-  }
-  return null
-}
 
 /** Lea's own foods alone. */
 export const SHIPPED_BOOK: FoodBook = listedFoods()

@@ -1,13 +1,17 @@
 /**
- * What the words of a concern mean: "Milk", "dairy", "nuts", "shellfish", "gluten". A person writes them on a card as the family says
- * them; a word that Lea does not understand is a reason to ask at every food, never 'nothing found'.
- * Source: the words of labels (core/data/label-words.json) and what families say (common practice, from memory).
+ * What the words of a concern mean: "Milk", "dairy", "nuts", "CMPA", "alergia a la leche", "citrus but lemon ok". A person writes them on a
+ * card as the family says them; a word that Lea does not understand is a reason to ask at every food, never 'nothing found'.
+ * Source: the words of labels (core/data/label-words.json) and of cards (core/data/card-words.json; common practice, from memory).
  */
 import { remembered } from '../amount/memo'
-import { ALLERGENS, allergenName, allergenOf, isOrUnder } from './allergens'
-import { resolveExactly } from './foods'
-import { readLabel } from './label/read'
-import { normaliseLabel } from './label/text'
+import { allergenName, allergenOf, isOrUnder } from './allergens'
+import { ABOUT, ALLOWED, BAKED, BY_NAME, EXCEPT, FILLERS, isNone, noneBefore, SAID } from './card-words'
+import type { Level } from './concern'
+import { resolveExactly } from './food-names'
+import { findHits, isNameInRow } from './label/find-hits'
+import { spell, type Read } from './label/spelling'
+import { normaliseLabel, wordsOfText } from './label/text'
+import { levelsIn } from './card-levels'
 
 export interface ParsedConcern {
   /** Ids of core/data/allergens.json. */
@@ -16,118 +20,245 @@ export interface ParsedConcern {
   open: boolean
 }
 
-/** Words that name more than one, or that no label uses. `+` at the end: there is more of it than Lea has ids for. */
-const SAID = new Map(
-  Object.entries({
-    dairy: 'milk',
-    gluten: 'gluten-cereals',
-    lactose: 'lactose-intolerance',
-    celiac: 'coeliac',
-    'coeliac disease': 'coeliac',
-    'celiac disease': 'coeliac',
-    cereal: 'gluten-cereals',
-    cereals: 'gluten-cereals',
-    nut: 'tree-nuts peanut',
-    nuts: 'tree-nuts peanut',
-    'all nuts': 'tree-nuts peanut',
-    monkeynut: 'peanut',
-    'monkey nut': 'peanut',
-    'monkey nuts': 'peanut',
-    seafood: 'fish crustaceans molluscs',
-    shellfish: 'crustaceans molluscs',
-    legume: 'legumes peanut soya lupin',
-    legumes: 'legumes peanut soya lupin',
-    pulses: 'legumes peanut soya lupin',
-    seed: 'seeds sesame mustard +',
-    seeds: 'seeds sesame mustard +',
-    rubber: 'latex',
-    latex: 'latex',
-    'alpha gal': 'meat-alpha-gal',
-    'red meat': 'meat-alpha-gal',
-    meat: 'meat-alpha-gal +',
-    berry: 'strawberry raspberry +',
-    berries: 'strawberry raspberry +',
-    nightshade: 'tomato capsicum potato +',
-    nightshades: 'tomato capsicum potato +',
-    squash: 'pumpkin',
-    colouring: 'colours-azo cochineal annatto +',
-    colourings: 'colours-azo cochineal annatto +',
-    'food colouring': 'colours-azo cochineal annatto +',
-    preservatives: 'sulphites +',
-  }),
-)
-/** They say that it is an allergy, not to what. */
-const ABOUT =
-  'a allergic allergy allergies any in intolerance intolerant intolerances is of severe the to'.split(' ')
-/** They add nothing to what stands beside them. */
-const FILLERS = new Set([
-  ...ABOUT,
-  ...'all and cooked fresh fruit fruits or powder products protein raw'.split(' '),
-])
-
-/** "prawn / shrimp / scampi" are names of one; a name with a comma or brackets is a description. */
-const synonyms = (name: string): string[] => (/[,(>]|gelatine$/.test(name) ? [] : name.split('/'))
-const BY_NAME = new Map(
-  ALLERGENS.flatMap((a) =>
-    [a.id, a.id.replaceAll('-', ' '), allergenName(a.id), ...synonyms(a.name)].map(
-      (name) => [normaliseLabel(name.trim()), a.id] as const,
-    ),
-  ),
-)
+/** A card's words, read: `./lea calc card`. */
+export interface CardReading {
+  ids: string[]
+  /** How strictly, where the words say so, by id. */
+  levels: Record<string, Level>
+  /** Ids that the family excepts ("but lemon ok"): their group stays, and it is asked about. */
+  allowed: string[]
+  /** The family says that there is nothing. */
+  none: boolean
+  /** The words that stay open, as they stand. */
+  ask: string[]
+}
 
 /** @param words an id, a name, or what a person wrote, in any case */
 export const parseConcern = (words: string): ParsedConcern =>
-  allergenOf(words) ? { ids: [words], open: false } : readWords(words)
-const readWords = remembered(2000, read)
-
-function read(words: string): ParsedConcern {
+  allergenOf(words) ? { ids: [words], open: false } : parsed(words)
+const parsed = remembered(2000, (words: string): ParsedConcern => {
+  const { ids, ask, none } = readCard(words)
+  return { ids, open: !none && (ask.length > 0 || ids.length === 0) && !isFoodName(words) }
+})
+/** A word that names a food and nothing that Lea has an id for is looked for by its name. */
+const isFoodName = (words: string): boolean => {
+  const { ids } = readCard(words)
   const whole = normaliseLabel(words)
-  const without = (these: ReadonlySet<string>): string =>
-    whole
-      .split(' ')
-      .filter((w) => w !== '' && !these.has(w))
-      .join(' ')
-  const core = without(FILLERS)
-  for (const phrase of [whole, without(new Set(ABOUT)), core]) {
-    const said = SAID.get(phrase)?.split(' ')
-    if (said) return { ids: said.filter((x) => x !== '+'), open: said.includes('+') }
-    const id = BY_NAME.get(phrase) ?? BY_NAME.get(phrase.replace(/s$/, ''))
-    if (id) return { ids: [id], open: false }
-  }
-  const label = readLabel(words)
-  const ids = [...new Set(label.words.flatMap((w) => (allergenOf(w.id) ? [w.id] : [])))]
-  // "Wheat" is wheat, though a label that lists it lists a cereal with gluten as well.
-  const own = ids.filter((id) => !ids.some((other) => other !== id && isOrUnder(other, id)))
-  const spans = label.words.filter((w) => allergenOf(w.id))
-  let open = false
-  // Both stand in the order of the text: each is passed once.
-  const inOrder = [...spans].sort((a, b) => a.start - b.start)
-  let next = 0
-  for (const t of tokens(words)) {
-    while ((inOrder[next]?.end ?? Infinity) <= t.start) next += 1
-    const at = inOrder[next]
-    const span = at && at.start < t.end ? at : undefined
-    // "Nuts" in a list is what it is alone; in "pine nuts" it is not.
-    const said = span && span.end - span.start > t.text.length ? undefined : SAID.get(normaliseLabel(t.text))
-    if (said) own.push(...said.split(' ').filter((x) => x !== '+'))
-    if (said?.includes('+') || (!said && !span && !FILLERS.has(normaliseLabel(t.text)))) open = true
-  }
-  const all = [...new Set(own)]
-  return { ids: all, open: all.length === 0 || open ? resolveExactly(core) === null : false }
+  return (
+    ids.length === 0 && (resolveExactly(whole) !== null || resolveExactly(without(whole, FILLERS)) !== null)
+  )
 }
 
-const tokens = (words: string): { text: string; start: number; end: number }[] =>
-  [...words.matchAll(/[\p{L}\p{N}]+/gu)].map((m) => ({
-    text: m[0],
-    start: m.index,
-    end: m.index + m[0].length,
-  }))
+const without = (text: string, these: ReadonlySet<string>): string =>
+  text
+    .split(' ')
+    .filter((w) => w !== '' && !these.has(w))
+    .join(' ')
+
+/** @param text what a family wrote on a child's card, in any of the languages that are read, at most some hundred words */
+export const readCard = remembered(2000, read)
+
+function read(text: string): CardReading {
+  if (isNone(text)) return { ids: [], levels: {}, allowed: [], none: true, ask: [] }
+  const whole = normaliseLabel(text)
+  for (const phrase of [whole, without(whole, ABOUT), without(whole, FILLERS)]) {
+    const said = SAID.get(phrase)?.split(' ')
+    const id = BY_NAME.get(phrase) ?? BY_NAME.get(phrase.replace(/s$/, ''))
+    const ids = said?.filter((x) => x !== '+') ?? (id === undefined ? null : [id])
+    if (ids)
+      return {
+        ids,
+        levels: levelsIn(text, ids),
+        allowed: [],
+        none: false,
+        ask: said?.includes('+') ? [text.trim()] : [],
+      }
+  }
+  return inParts(text)
+}
+
+/** Words that say nothing, that except, or that mean allergens: each gets its place. */
+interface Meaning {
+  from: number
+  to: number
+  ids: string[]
+  more: boolean
+  unsure: boolean
+}
+
+function inParts(text: string): CardReading {
+  // "Fever" and "see" are no misspelt food.
+  const words = spell(wordsOfText(text)).map((w) =>
+    w.readAs !== undefined && saysNothing(w.readAs) ? { ...w, text: w.readAs, unsure: false } : w,
+  )
+  const plain = words.map((w) => w.text)
+  const meanings = meaningsOf(words)
+  // "No known allergies except peanut": what is excepted from nothing is the allergy.
+  const nothing = noneBefore(plain)
+  const excepted = exceptions(words, nothing)
+  const out = new Set(excepted.flatMap(([from, to]) => Array.from({ length: to - from }, (_, k) => from + k)))
+  const isExcepted = (m: Meaning): boolean => out.has(m.from)
+  const held = meanings.filter((m) => !isExcepted(m))
+  const own = narrowed(unique(held.flatMap((m) => m.ids)))
+  const allowed = narrowed(unique(meanings.filter(isExcepted).flatMap((m) => m.ids)))
+  const baked = BAKED.some((p) => at(plain, p) >= 0)
+  // "Egg, baked ok": the family allows a form of it; the allergy stays.
+  const ids = own.length === 0 && (baked || nothing === 0) ? unique([...own, ...allowed]) : own
+  const kept = allowed.filter((id) => !ids.includes(id))
+  const covered = new Array<boolean>(words.length).fill(false)
+  for (const { from, to } of meanings) covered.fill(true, from, to)
+  for (const [from, to] of excepted) covered.fill(true, from, to)
+  const ask = unique([
+    ...words.flatMap((w, i) =>
+      i >= nothing && !covered[i] && !saysNothing(w.text) ? [text.slice(w.start, w.end)] : [],
+    ),
+    ...meanings
+      .filter((m) => m.more || m.unsure)
+      .map((m) => text.slice(words[m.from]?.start, words[m.to - 1]?.end)),
+    ...excepted.flatMap(([from, to]) =>
+      to > from ? [text.slice(words[from]?.start, words[to - 1]?.end)] : [],
+    ),
+  ])
+  const none = nothing > 0 && ids.length === 0 && ask.length === 0
+  return { ids, levels: levelsOf(text, words, held, ids), allowed: kept, none, ask }
+}
+
+/** Each allergen by the clause that it stands in; what makes one stricter holds for all that is named. */
+function levelsOf(
+  text: string,
+  words: readonly Read[],
+  held: readonly Meaning[],
+  ids: readonly string[],
+): Record<string, Level> {
+  const bounds = [
+    0,
+    ...words.flatMap((w, i) => (i > 0 && (/[,;.]/.test(w.gap) || w.line) ? [i] : [])),
+    words.length,
+  ]
+  const out: Record<string, Level> = {}
+  bounds.slice(0, -1).forEach((from, k) => {
+    const to = bounds[k + 1] ?? words.length
+    const own = held.filter((m) => m.from >= from && m.from < to).flatMap((m) => m.ids)
+    const clause = text.slice(words[from]?.start ?? 0, words[to - 1]?.end ?? text.length)
+    Object.assign(
+      out,
+      levelsIn(
+        clause,
+        ids.filter((id) => own.includes(id)),
+      ),
+    )
+  })
+  const whole = levelsIn(text, ids)
+  for (const [id, level] of Object.entries(whole))
+    if (STRICT.has(level) || bounds.length === 2 || ids.length === 1) out[id] = level
+  return out
+}
+const STRICT: ReadonlySet<Level> = new Set<Level>(['not-in-room', 'anaphylaxis-risk', 'allergy-strict'])
+
+/** Where each word or phrase of the text means an allergen: what families say first, then the words of labels. */
+function meaningsOf(words: readonly Read[]): Meaning[] {
+  const out: Meaning[] = []
+  // Of a word that means different things in two languages a card means both: families mix their languages.
+  const hits = new Map(
+    findHits(words, () => null)
+      .filter((h) => h.ids.length > 0)
+      .map((h) => [h.from, h]),
+  )
+  for (let i = 0; i < words.length;) {
+    const said = saidAt(words, i)
+    const hit = hits.get(i)
+    // "Pine nuts" are what they are, not nuts and so peanut; "nuts" in a list is what it is alone.
+    if (said && said.length >= (hit ? hit.to - hit.from : 0)) {
+      const ids = said.ids.filter((x) => x !== '+')
+      out.push({
+        from: i,
+        to: i + said.length,
+        ids: hit ? unique([...ids, ...lactose(hit.ids, ids)]) : ids,
+        more: said.ids.includes('+'),
+        unsure: false,
+      })
+      i += said.length
+    } else if (hit) {
+      const row =
+        isNameInRow(words, hit, true) && !hit.ids.includes('milk') && hit.to - hit.from > 1 && isList(words)
+      // Inside a word nuts are what "nuts" are.
+      const nuts = hit.note === 'part of this word' && hit.ids.includes('tree-nuts') ? ['peanut'] : []
+      const unsure = words.slice(hit.from, hit.to).some((w) => w.unsure) || hit.rest === true
+      out.push({
+        from: i,
+        to: hit.to,
+        ids: [...hit.ids, ...nuts, ...(row ? ['milk'] : [])],
+        more: hit.hides?.[0] === 'any',
+        unsure,
+      })
+      i = hit.to
+    } else i += 1
+  }
+  return out
+}
+/** Of "lactose" the label knows milk; a card means both. */
+const lactose = (label: readonly string[], said: readonly string[]): string[] =>
+  said.includes('lactose-intolerance') ? [...label] : []
+const isList = (words: readonly Read[]): boolean => words.length > 2
+
+function saidAt(words: readonly Read[], at: number): { ids: string[]; length: number } | null {
+  for (let n = Math.min(5, words.length - at); n > 0; n--) {
+    const some = words.slice(at, at + n)
+    if (some.slice(1).some((w) => /[,;.:•|/–&]/.test(w.gap))) continue
+    const said = SAID.get(some.map((w) => w.text).join(' '))
+    if (said) return { ids: said.split(' '), length: n }
+  }
+  const word = words[at]?.text ?? ''
+  // "Laktoseintoleranz", "lactose-intolerant".
+  if (/^la[ck]t[oó][sz].*(intoler|unvertrag)/.test(word)) return { ids: ['lactose-intolerance'], length: 1 }
+  return null
+}
+
+const at = (words: readonly string[], phrase: readonly string[], from = 0): number => {
+  for (let i = from; i + phrase.length <= words.length; i++)
+    if (phrase.every((p, k) => words[i + k] === p)) return i
+  return -1
+}
+
+/** Stretches of words that are excepted: behind "but" or "except", and before "ok" up to a comma. */
+function exceptions(words: readonly Read[], nothing: number): [number, number][] {
+  const plain = words.map((w) => w.text)
+  const out: [number, number][] = []
+  const parts = (i: number): boolean => /[.;!?¶]/.test(words[i]?.gap ?? '')
+  for (let i = 0; i < plain.length; i++) {
+    const except = EXCEPT.find((p) => at(plain.slice(i, i + p.length), p) === 0)
+    if (except) {
+      const from = i + except.length
+      let to = from
+      while (to < plain.length && !(to > from && parts(to))) to += 1
+      // What is excepted from nothing at all is the allergy.
+      if (!(nothing > 0 && i <= nothing)) out.push([from, to])
+      i = to - 1
+      continue
+    }
+    const allowed = ALLOWED.find((p) => at(plain.slice(i, i + p.length), p) === 0)
+    if (!allowed) continue
+    let from = i
+    while (from > 0 && !/[,.;!?¶•|–:]/.test(words[from]?.gap ?? '') && !words[from]?.line) from -= 1
+    let to = i + allowed.length
+    while (to < plain.length && !/[,.;!?¶•|–]/.test(words[to]?.gap ?? '')) to += 1
+    out.push([from, to])
+    i = to - 1
+  }
+  return out
+}
+
+const LINKS = new Set([...EXCEPT, ...ALLOWED, ...BAKED].flat())
+const saysNothing = (word: string): boolean => FILLERS.has(word) || LINKS.has(word)
+
+/** "Wheat" is wheat, though a label that lists it lists a cereal with gluten as well; of a group and its member the member stays. */
+const narrowed = (ids: readonly string[]): string[] =>
+  ids.filter((id) => id === 'tree-nuts' || !ids.some((other) => other !== id && isOrUnder(other, id)))
+
+const unique = <T>(list: readonly T[]): T[] => [...new Set(list)]
 
 /** "None", "no known allergies", "-": the answer of a family that has nothing to say. */
-export const isNoAllergyAnswer = (words: string): boolean =>
-  /^(((none|no|nil|nothing|keine)( known)?( (food )?allerg(y|ies))?( known)?)|n\/a|-|–|0)?$/i.test(
-    words.trim().replace(/[.!]$/, ''),
-  )
+export const isNoAllergyAnswer = (words: string): boolean => isNone(words.trim())
 
 /** The id where the words are one allergen's name and no more; else the words as they stand. */
 export function allergenOfWords(words: string): string {
@@ -140,14 +271,17 @@ export function allergenOfWords(words: string): string {
 export function parsedConcernText(words: string): string {
   if (words.trim() === '' || allergenOf(words)) return ''
   const { ids, open } = parseConcern(words)
+  const { allowed, none } = readCard(words)
+  if (none) return `“${words.trim()}”: nothing to look for.`
   const known =
     ids.length > 0
       ? `read as ${ids.map(allergenName).join(', ')}`
       : open
         ? 'not known to Lea'
         : 'looked for by its name'
+  const except = allowed.length > 0 ? `, and that ${allowed.map(allergenName).join(', ')} may be fine` : ''
   const says = open
-    ? `${known}${ids.length > 0 ? ', and may mean more' : ''}: asked about at every food`
-    : known
+    ? `${known}${except}${ids.length > 0 ? ', and may mean more' : ''}: asked about at every food`
+    : `${known}${except}`
   return `“${words.trim()}”: ${says}.`
 }

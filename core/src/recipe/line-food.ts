@@ -1,5 +1,6 @@
 /** The words after the amount: the food itself, its preparation, and what is neither. */
-import { resolveFood, type FoodBook, type FoodFact } from '../food/foods'
+import { resolveFood } from '../food/food-names'
+import type { FoodBook, FoodFact } from '../food/foods'
 
 export interface FoodWords {
   food: string

@@ -15,7 +15,7 @@ export interface LineFromText {
  * @throws AmountError that says what is missing: an amount, one number of a range, a food
  */
 export function lineFromText(text: string, system: System, foods: FoodBook = SHIPPED_BOOK): LineFromText {
-  const read = readLine(text, system)
+  const read = readLine(text, system, undefined, foods)
   if (read.food === '') throw new AmountError('names no food: write a line such as 2 cups plain flour')
   if (read.amount === null) throw new AmountError(`gives no amount of ${read.food}: write one before it`)
   if (typeof read.amount !== 'string')

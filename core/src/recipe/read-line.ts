@@ -11,8 +11,9 @@ import { AmountError, ratio, toText, type Ratio } from '../amount/ratio'
 import { leadingNumber, plainNumbers, type Leading, type Range } from '../amount/read'
 import { unitWord, type System, type UnitRead } from '../amount/unit-words'
 import { convert, unitOf } from '../amount/units'
-import { resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
-import { isWholeName, splitFood } from './line-food'
+import { resolveFood } from '../food/food-names'
+import { SHIPPED_BOOK, type FoodBook } from '../food/foods'
+import { splitFood } from './line-food'
 
 export interface ReadLine {
   /** Exact, or a range; null where the line gives none ("salt, to taste"). */
@@ -75,15 +76,11 @@ export function readLine(
   }
 }
 
-/** The food of the words; null where they name two ("salt and sesame"): one alone would hide the other's allergens. */
+/** The food of the words; null where a word is left over or they name two ("salt and sesame"): one alone would hide the other's allergens. */
 function foodOf(words: string, foods: FoodBook, unit = ''): string | null {
   const tinned = unit === 'tin' ? resolveFood(`tinned ${words}`, foods) : null
   if (tinned?.id.endsWith('-tin')) return tinned.id
-  const whole = resolveFood(words, foods)
-  const parts = words.split(/ and | & /i).map((p) => resolveFood(p, foods))
-  if (parts.length > 1 && whole && !isWholeName(words, whole) && parts.some((p) => p?.id !== whole.id))
-    return null
-  return whole?.id ?? null
+  return resolveFood(words, foods)?.id ?? null
 }
 
 /** "pinch of cinnamon" is one pinch. */

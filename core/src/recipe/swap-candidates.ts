@@ -5,7 +5,8 @@
 import type { Ratio } from '../amount/ratio'
 import { allergenOf, listHolds } from '../food/allergens'
 import { DIETS, meetDiet, type Diet } from '../food/diets'
-import { isUnknown, resolveFood, SHIPPED_BOOK, type FoodBook } from '../food/foods'
+import { resolveFood } from '../food/food-names'
+import { isUnknown, SHIPPED_BOOK, type FoodBook } from '../food/foods'
 import { parseConcern } from '../food/parse-concern'
 import { applySwap, swapsFor, type SwapPart } from '../food/swaps'
 

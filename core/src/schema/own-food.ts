@@ -29,6 +29,7 @@ export const foodSchema = yup
       .optional()
       .default(undefined),
     stings: yup.boolean().optional(),
+    addedSugar: yup.boolean().optional(),
     note: line('Note', 200).optional(),
     confidence: line('Confidence', 10),
     source: line('Source', 120),

@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { meet } from '../../src/food/concerns'
 import { meetDiet } from '../../src/food/diets'
-import { resolveFood } from '../../src/food/foods'
+import { resolveFood } from '../../src/food/food-names'
 import { foodBook } from '../../src/food/own-foods'
 import { type StoredPacket, packetStanding, packetWords } from '../../src/food/packets'
 import { digest } from '../../src/plan/model/digest'

@@ -6,7 +6,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS, allergenName } from '../../src/food/allergens'
 import { meet } from '../../src/food/concerns'
-import { type FoodFact, resolveFood } from '../../src/food/foods'
+import { resolveFood } from '../../src/food/food-names'
+import type { FoodFact } from '../../src/food/foods'
 import { foodBook } from '../../src/food/own-foods'
 import {
   allergenOfWords,

@@ -48,6 +48,7 @@ const food: Whole<FoodFact> = {
   storage: 'dry, closed',
   shape: 'crackers',
   raw: 'ready',
+  addedSugar: true,
   stings: false,
   note: 'as the packet says',
   confidence: 'own',

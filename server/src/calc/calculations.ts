@@ -19,7 +19,7 @@ import {
   toText,
   unitOf,
 } from '@lea/core/amount'
-import { readLabel } from '@lea/core/food'
+import { REGIONS, type Region, readCard, readLabel } from '@lea/core/food'
 import { compile } from '@lea/core/plan'
 import { advise, isAllergenId, readLine, swapCandidates } from '@lea/core/recipe'
 import { readPlanRequest } from '@lea/core/schema'
@@ -161,11 +161,30 @@ const text = (field: string, most: number) =>
 
 const labelSchema = yup.object({
   text: text('text', 20000).required('text is missing'),
-  region: yup.string().oneOf(['uk', 'eu', 'us'], 'region must be uk, eu or us').optional(),
+  region: yup
+    .string<Region>()
+    .oneOf(REGIONS, `region must be one of: ${REGIONS.join(', ')}`)
+    .optional(),
 })
 const label: Calculation = (value) => {
-  const reading = readLabel(labelSchema.validateSync(value, { strict: true }).text)
+  const r = labelSchema.validateSync(value, { strict: true })
+  const reading = readLabel(r.text, r.region)
   return { ...reading, words: reading.words.map(({ start, end, id, why }) => ({ start, end, id, why })) }
+}
+
+const cardSchema = yup.object({
+  text: text('text', 4000).required('text is missing'),
+  languages: yup
+    .array()
+    .typeError('languages must be a list of ids')
+    .of(yup.string().required('languages holds an empty id'))
+    .max(20, 'languages may have at most 20 ids')
+    .optional(),
+})
+/** What a family wrote on a card. The languages are for whoever asks: every language that Lea reads is looked at in any case. */
+const card: Calculation = (value) => {
+  const { ids, levels, allowed, none, ask } = readCard(cardSchema.validateSync(value, { strict: true }).text)
+  return { allergens: ids, ...(Object.keys(levels).length > 0 && { levels }), allowed, none, ask }
 }
 
 const checkSchema = yup.object({
@@ -228,6 +247,7 @@ const readAmount: Calculation = (value) => {
 export const CALCULATIONS: Record<string, Calculation> = {
   plan,
   label,
+  card,
   check,
   swaps,
   scale: scaleLine,

@@ -5,7 +5,8 @@
 import { isOrUnder } from '../allergens'
 import { claimedBy, compoundIds } from './compound'
 import { hitOf, type Hit } from './hit'
-import { isKnown, languagesOf, phraseAt, type Phrase } from './label-words'
+import { isKnown, languagesOf, phraseAt } from './label-words'
+import type { Phrase } from './meaning'
 import type { Read } from './spelling'
 import { isLoose, isTight } from './text'
 

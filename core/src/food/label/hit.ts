@@ -1,4 +1,4 @@
-import type { Phrase } from './label-words'
+import type { Phrase } from './meaning'
 import type { Scope } from './scope'
 
 /** A phrase found in the words `[from, to)`. */

@@ -1,5 +1,5 @@
 /** Letters and halves of words that stand apart: `M I L K`, `soy a`, `but-` + `ter`, `mi|k`. */
-import { beginsKnown, isKnown, phraseAt } from './label-words'
+import { beginsKnown, isKnown, languagesOf, phraseAt } from './label-words'
 import type { Word } from './text'
 
 const merged = (words: readonly Word[]): Word => {
@@ -62,7 +62,9 @@ export function joinSplit(words: readonly Word[]): Word[] {
     const near = before && (word.gap === '' || hyphen)
     if (before && near && (!isKnown(before.text) || !isKnown(word.text) || hyphen)) {
       const whole = merged([before, word])
-      const mended = isKnown(whole.text) && (hyphen || whole.text.length > 3)
+      // By a stem ("orzech*") any word that begins so is known: two words are joined only where the whole is a word.
+      const isWord = hyphen ? isKnown(whole.text) : languagesOf(whole.text) !== undefined
+      const mended = isWord && (hyphen || whole.text.length > 3)
       if (mended) {
         out[out.length - 1] = whole
         continue

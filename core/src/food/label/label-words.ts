@@ -6,6 +6,7 @@
 import data from '../../../data/label-words.json'
 import foods from '../../../data/foods.json'
 import { isAdditive } from './additives'
+import { meaningAt, type Meaning, type Phrase } from './meaning'
 import { normaliseLabel } from './text'
 
 type Kind = 'allergen' | 'extra' | 'friend' | 'ask'
@@ -16,23 +17,6 @@ interface Row {
   words: string[]
   note?: string
   source: string
-}
-
-/** What a phrase says. */
-export interface Phrase {
-  /** Ids it means; empty for a false friend and for a vague word. */
-  ids: string[]
-  /** What a vague word could hide; undefined where it is not vague. */
-  hides?: string[]
-  friend: boolean
-  note: string
-  length: number
-}
-
-interface Meaning {
-  ids: string[]
-  hides?: string[]
-  note: string
 }
 
 interface Node {
@@ -170,7 +154,8 @@ function build(): Lexicon {
   }
   for (const row of data.rows as Row[]) {
     for (const phrase of row.words) {
-      const tokens = plainPhrase(phrase)
+      // Bare numbers are no words of a label: "red 40" would be any red.
+      const tokens = /(^|\s)\d+(\s|$)/.test(phrase) ? [] : plainPhrase(phrase)
       if (tokens.length === 0) continue
       add(words, tokens, row)
       const only = tokens.length === 1 ? tokens[0] : undefined
@@ -228,51 +213,6 @@ export function beginsKnown(text: string): boolean {
 }
 
 /**
- * What the phrase of a node means at a place: in the language around it where that decides, else everything that it could.
- * @param language which language the words around are in, null where none stands out; asked only where it matters
- */
-function meaningAt(found: readonly Node[], word: string, language: () => string | null): Phrase | null {
-  const languages = new Map<string, Meaning>()
-  for (const { languages: some } of found)
-    for (const [lang, meaning] of some ?? []) languages.set(lang, both(languages.get(lang), meaning))
-  const phrase = phraseFrom([...languages.values()], found[0]?.phrase?.length ?? 1)
-  const elsewhere = phrase.length === 1 ? lexicon().benign.get(word) : undefined
-  if (!elsewhere && !apart([...languages.values()])) return phrase
-  const here = language()
-  if (here === null) return phrase
-  const own = languages.get(here)
-  // Polish has "pasta" for a spread, Spanish for pasta: what it carries nothing in is not what it is elsewhere.
-  if (!own) return elsewhere?.has(here) ? null : phrase
-  const shared = languages.get('xx')
-  return phraseFrom(shared ? [own, shared] : [own], phrase.length)
-}
-
-const both = (a: Meaning | undefined, b: Meaning): Meaning => {
-  const hides = a?.hides || b.hides ? unique([...(a?.hides ?? []), ...(b.hides ?? [])]) : undefined
-  return { ids: unique([...(a?.ids ?? []), ...b.ids]), ...(hides && { hides }), note: a?.note || b.note }
-}
-
-/** Do languages mean different things by it? What overlaps is one thing seen more or less closely. */
-const apart = (meanings: readonly Meaning[]): boolean =>
-  meanings.some((a, i) =>
-    meanings
-      .slice(i + 1)
-      .some((b) => a.ids.length > 0 && b.ids.length > 0 && !a.ids.some((id) => b.ids.includes(id))),
-  )
-
-function phraseFrom(meanings: readonly Meaning[], length: number): Phrase {
-  const all = meanings.reduce<Meaning | undefined>((sum, m) => both(sum, m), undefined)
-  const ids = all?.ids ?? []
-  return {
-    ids,
-    ...(all?.hides && { hides: all.hides }),
-    friend: ids.length === 0 && !all?.hides,
-    note: all?.note ?? '',
-    length,
-  }
-}
-
-/**
  * The longest phrase that begins at a word, or null.
  * @param joined whether a word follows the one before directly
  * @param language see `meaningAt`
@@ -302,7 +242,13 @@ export function phraseAt(
     }
   }
   walk(lexicon().root, at)
-  return best.length === 0 ? null : meaningAt(best, words[at]?.text ?? '', language)
+  return best.length === 0
+    ? null
+    : meaningAt(
+        best,
+        best[0]?.phrase?.length === 1 ? lexicon().benign.get(words[at]?.text ?? '') : undefined,
+        language,
+      )
 }
 
 const phrases = (text: string): string[][] => text.split('|').map((p) => normaliseLabel(p).split(' '))

@@ -5,7 +5,7 @@
  */
 import { allergenOf, parentOf } from '../allergens'
 import { askHits } from './ask'
-import { findHits } from './find-hits'
+import { findHits, itemAround } from './find-hits'
 import { openHits, placeBases, placeClaims, placeHits } from './gate'
 import type { Hit } from './hit'
 import { languagesOf } from './label-words'
@@ -61,7 +61,9 @@ export function readLabel(text: string, region?: Region): LabelReading {
   const language = (at: number): string | null => {
     const known = languages.get(at)
     if (known !== undefined) return known
-    const found = languageAround(words, at, languagesOf)
+    // A word that is an item by itself is a name, whatever the language around it.
+    const [from, to] = itemAround(words, at)
+    const found = to - from === 1 ? null : languageAround(words, at, languagesOf)
     languages.set(at, found)
     return found
   }

@@ -16,6 +16,7 @@ export interface Read extends Word {
   unsure?: boolean
 }
 
+/** What only a camera writes: a number within a word, two strokes for one letter. */
 const CAMERA: [RegExp, string][] = [
   [/0/g, 'o'],
   [/1/g, 'l'],
@@ -26,23 +27,26 @@ const CAMERA: [RegExp, string][] = [
   [/8/g, 'b'],
   [/6/g, 'g'],
   [/9/g, 'g'],
+  [/rn/g, 'm'],
+  [/vv/g, 'w'],
+]
+/** What a camera may have written, and a hand as well. */
+const EITHER: [RegExp, string][] = [
   [/q/g, 'g'],
   [/^l/g, 'i'],
   [/l/g, 'i'],
-  [/rn/g, 'm'],
-  [/vv/g, 'w'],
   [/cl/g, 'd'],
   [/li/g, 'h'],
 ]
 
 /** Readings of a word with letters that cameras take for each other put right; at most two kinds at once. */
-function cameraReadings(word: string): string[] {
+function cameraReadings(word: string, kinds: readonly [RegExp, string][]): string[] {
   const out = new Set<string>()
-  for (const [from, to] of CAMERA) {
+  for (const [from, to] of kinds) {
     const once = word.replace(from, to)
     if (once === word) continue
     out.add(once)
-    for (const [from2, to2] of CAMERA) out.add(once.replace(from2, to2))
+    for (const [from2, to2] of kinds) out.add(once.replace(from2, to2))
   }
   return [...out]
 }
@@ -136,21 +140,26 @@ type Meant = { text: string; unsure?: boolean }[]
 const meantBy = remembered(5000, (question: string): Meant => {
   const [language = '', word = ''] = question.split(' ')
   if (word.length > 60) return []
-  const clear = /\d/.test(word) || word.length >= 4
-  const camera =
-    clear && word.length <= longestKnown() + 2
-      ? cameraReadings(word).find((r) => isKnown(r) && isOf(r, language))
-      : undefined
+  const clear = (/\d/.test(word) || word.length >= 4) && word.length <= longestKnown() + 2
+  const known = (r: string): boolean => isKnown(r) && isOf(r, language)
+  const camera = clear ? cameraReadings(word, CAMERA).find(known) : undefined
   if (camera !== undefined) return [{ text: camera }]
+  const maybe = clear ? cameraReadings(word, [...CAMERA, ...EITHER]).find(known) : undefined
+  if (maybe !== undefined) return [{ text: maybe, unsure: true }]
   // What a stem explains to its last letter is left as it stands.
   if (claimedBy(word) !== null && compoundIds(claimedBy(word) ?? '')) return []
   const stems = compoundIds(word)
-  if (stems && !stems.rest) return []
+  // "Penut" ends as nuts do, and is nearer to another word.
+  const isNuts = stems?.ids.join() === 'tree-nuts'
+  if (stems && !stems.rest && !isNuts) return []
   const parts = runTogether(word, language)
   if (parts) return parts.map((text) => ({ text }))
   const near = nearest(word, language)
   return near === null ? [] : [{ text: near, unsure: true }]
 })
+
+/** Short words that run together with others; of any three letters some word can be made. */
+const SHORT = new Set(['egg', 'soy', 'nut', 'rye', 'oat', 'cod', 'and', 'may', 'oil', 'und'])
 
 /** "milkeggwheat", "maycontainnuts": known words that make the whole of it, one of them an allergen; the fewest there are. */
 function runTogether(word: string, language: string): string[] | null {
@@ -160,7 +169,8 @@ function runTogether(word: string, language: string): string[] | null {
     for (let from = Math.max(0, end - 20); from <= end - 3; from++) {
       const before = best[from]
       const piece = word.slice(from, end)
-      if (!before || !isSpelt(piece) || !isOf(piece, language)) continue
+      if (!before || (piece.length < 4 && !SHORT.has(piece))) continue
+      if (!isSpelt(piece) || !isOf(piece, language)) continue
       if (before.length + 1 < (best[end]?.length ?? Infinity)) best[end] = [...before, piece]
     }
   const parts = best[word.length]
