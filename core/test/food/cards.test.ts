@@ -111,8 +111,8 @@ describe('properties', () => {
         fc.nat(2),
         ([id, name], at, kind) => {
           const text = faulty(name, at, kind)
-        // "Rogen" is roe, and no misspelt "Roggen".
-        if (languagesOf(normaliseLabel(text))) return
+          // "Rogen" is roe, and no misspelt "Roggen".
+          if (languagesOf(normaliseLabel(text))) return
           const { ids: found, open } = parseConcern(text)
           expect(
             open || found.some((f) => isOrUnder(f, id) || isOrUnder(id, f)),
