@@ -94,6 +94,30 @@ describe('./lea calc', () => {
     expect(candidates.every((c) => !c.brings.includes('milk'))).toBe(true)
     expect(swaps.out[1]).toHaveProperty('error.field', 'avoid')
   })
+  it('reads the words of a card (calc.md), and refuses what is none', () => {
+    const { out, code } = calc('card', [
+      { text: 'CMPA and peanuts, baked egg ok' },
+      { text: 'brak', languages: ['pl'] },
+      { text: 'qwertz' },
+      { text: 7 },
+    ])
+    expect(code).toBe(2)
+    expect(out[0]).toMatchObject({ allergens: ['milk', 'peanut'], allowed: ['egg'], none: false })
+    expect(out[1]).toEqual({ allergens: [], allowed: [], none: true, ask: [] })
+    expect(out[2]).toEqual({ allergens: [], allowed: [], none: false, ask: ['qwertz'] })
+    expect(out[3]).toHaveProperty('error.field', 'text')
+  })
+  it('says what the law of a region leaves unnamed, and refuses a region that it does not know', () => {
+    const { out } = calc('label', [
+      { text: 'Flour, spices', region: 'us' },
+      { text: 'Flour, spices', region: 'au' },
+      { text: 'Flour', region: 'atlantis' },
+    ])
+    expect(out[0]?.unnamed).toEqual(expect.arrayContaining(['celery', 'mustard', 'lupin']))
+    expect(out[1]?.unnamed).not.toContain('lupin')
+    expect(out[0]?.contains).toEqual(out[1]?.contains)
+    expect(out[2]).toHaveProperty('error.field', 'region')
+  })
   it('makes fair scoops, packs and batches, and names the fault of a bad box (H48, H50)', () => {
     const ask = { unit: 'tsp_us', children: 2, countLimit: 10, minTurn: 1, maxScoops: 12, minEach: 1 }
     const measures = [

@@ -24,3 +24,13 @@ export { type ScannedPacket, type StoredPacket, packetStanding, packetWords } fr
 export { EGG_SIZES } from './weights'
 export { foodBook, nameHolds, withNameContents } from './own-foods'
 export { labelPieces } from './label/pieces'
+export {
+  type OpenWord,
+  type PacketAnswer,
+  type PacketQuestions,
+  type WordAnswer,
+  packetFault,
+  packetQuestions,
+  packetReading,
+} from './packet-answers'
+export { SHAPE_ANSWERS, type ShapeAnswer, foodFault, settledFood } from './settle-food'

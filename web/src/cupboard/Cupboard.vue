@@ -2,7 +2,7 @@
 /** Foods that Lea knows, the setting's own, and the measures in the box. */
 import { computed, onMounted, ref } from 'vue'
 import { type Measure, measureText, unitLabel } from '@lea/core/amount'
-import { type FoodFact, allergenName } from '@lea/core/food'
+import { type FoodFact, allergenName, keepsHow } from '@lea/core/food'
 import type { Kit } from '@lea/core/plan'
 import { measureSchema } from '@lea/core/schema'
 import { inWords } from '../shared/api'
@@ -10,11 +10,9 @@ import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
-import { todayText } from '../shared/dates'
-import { checked } from '../workers/reader'
 import PacketRegister from './PacketRegister.vue'
 import StockList from './StockList.vue'
-import FoodForm from './FoodForm.vue'
+import FoodForm from '../parts/foods/FoodForm.vue'
 import KitRoom from './KitRoom.vue'
 import KitTools from './KitTools.vue'
 
@@ -35,6 +33,12 @@ const found = computed(() => {
     : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
 })
 const holds = (f: FoodFact): string => [...f.contains, ...f.extras].map(allergenName).join(', ')
+const country = computed(() => settingStore.setting?.rules.country ?? 'uk')
+/** How it keeps, and once it is open or cooked, where that differs. */
+const keeps = (f: FoodFact): { when: string; how: string }[] =>
+  (['closed', 'opened', 'cooked'] as const)
+    .map((when) => ({ when, how: keepsHow(f, when, country.value) }))
+    .filter((k) => k.how !== '')
 const may = (f: FoodFact): string => f.mayContain.map(allergenName).join(', ')
 
 const keepKit = async (measures: Measure[]): Promise<void> => {
@@ -57,15 +61,6 @@ async function addMeasure(): Promise<void> {
     const checked = await measureSchema.validate({ ...measure.value, id, count: 1 })
     await keepKit([...(settingStore.setting?.kit.measures ?? []), checked])
     measure.value = { name: '', size: '', unit: 'cup_m' }
-  } catch (e) {
-    fault.value = inWords(e)
-  }
-}
-async function addFood(food: FoodFact): Promise<void> {
-  fault.value = ''
-  try {
-    await settingStore.saveFood(await checked<FoodFact>('food', food, todayText()))
-    adding.value = false
   } catch (e) {
     fault.value = inWords(e)
   }
@@ -181,10 +176,14 @@ async function addFood(food: FoodFact): Promise<void> {
                 >nothing of the list found in the typical recipe</span
               >
             </span>
+            <details v-if="keeps(f).length > 0" class="text-sm text-soft">
+              <summary class="cursor-pointer">how it keeps</summary>
+              <p v-for="k in keeps(f)" :key="k.when">{{ k.when }}: {{ k.how }}</p>
+            </details>
           </li>
         </ul>
       </section>
     </div>
-    <FoodForm v-if="adding" @add="addFood" @close="adding = false" />
+    <FoodForm v-if="adding" @kept="adding = false" @close="adding = false" />
   </main>
 </template>

@@ -2,9 +2,15 @@
 /** One question in line: near answers as buttons, or a line typed. */
 import { ref, useId } from 'vue'
 import type { ReadQuestion } from '@lea/core/recipe'
+import FoodForm from '../parts/foods/FoodForm.vue'
 
 const props = defineProps<{ question: ReadQuestion }>()
-const emit = defineEmits<{ answer: [text: string] }>()
+const emit = defineEmits<{ answer: [text: string]; settled: [] }>()
+const settling = ref(false)
+function settled(): void {
+  settling.value = false
+  emit('settled')
+}
 const typed = ref('')
 const name = useId()
 function send(): void {
@@ -37,6 +43,9 @@ const isTaken = (answer: string): boolean => answer === props.question.taken
       >
         {{ c.says }}<span v-if="isTaken(c.answer)" class="font-normal text-soft"> (taken so)</span>
       </button>
+      <button v-if="question.settles" type="button" class="btn" @click="settling = true">
+        Say what it is
+      </button>
       <template v-if="question.free">
         <input
           v-model="typed"
@@ -49,5 +58,11 @@ const isTaken = (answer: string): boolean => answer === props.question.taken
         <button type="button" class="btn" :disabled="typed.trim() === ''" @click="send">So</button>
       </template>
     </div>
+    <FoodForm
+      v-if="settling && question.settles"
+      :food="question.settles"
+      @kept="settled"
+      @close="settling = false"
+    />
   </div>
 </template>

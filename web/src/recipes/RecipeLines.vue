@@ -14,6 +14,7 @@ import { type FoodBook, PREPARATIONS } from '@lea/core/food'
 import { type RecipeLine, type Role, lineFromText } from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import FoodForm from '../parts/foods/FoodForm.vue'
 
 const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System }>()
 const lines = defineModel<RecipeLine[]>({ required: true })
@@ -73,6 +74,8 @@ function addPrinted(): void {
     printedFault.value = `The line ${e instanceof Error ? e.message : String(e)}.`
   }
 }
+/** A food that Lea does not know, being said what it is. */
+const settling = ref<{ food: string; name: string } | null>(null)
 const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.id === id)
 </script>
 
@@ -98,6 +101,14 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
             >Lea does not know it: it will ask for every concern.</span
           ></label
         >
+        <button
+          v-if="!isKnown(line.food)"
+          type="button"
+          class="btn self-end sm:order-last"
+          @click="settling = { food: line.food, name: foods.of(line.food).name }"
+        >
+          Say what it is
+        </button>
         <label class="text-sm font-semibold"
           >Amount<input
             class="field mt-1 font-normal"
@@ -162,5 +173,6 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
       {{ printedFault }}
     </p>
     <p v-if="printedSays" role="status" class="mt-1 text-sm">{{ printedSays }}</p>
+    <FoodForm v-if="settling" :food="settling" @kept="settling = null" @close="settling = null" />
   </section>
 </template>

@@ -226,6 +226,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
                 :key="q.key"
                 :question="q"
                 @answer="answer(q.key, $event)"
+                @settled="understand"
               />
             </li>
           </ul>

@@ -6,6 +6,7 @@ import {
   isNoAllergyAnswer,
   labelPieces,
   nameHolds,
+  packetQuestions,
   packetWords,
   parsedConcernText,
 } from '@lea/core/food'
@@ -38,6 +39,7 @@ export type CheckedKind = keyof typeof SCHEMAS
 const reader = {
   labelPieces,
   packetWords: (labels: string[]) => labels.map((l) => packetWords(l)),
+  packetQuestions,
   /** What Lea takes each of these words on a card for; empty where it says nothing of it. */
   concernTexts: (words: string[]): string[] => words.map(parsedConcernText),
   /** Those that name something to avoid: "none" and "no allergies" are left out. */

@@ -1,5 +1,6 @@
 /** A packet's words cut into pieces, those that matter marked, for a screen. */
 import { allergenName } from '../allergens'
+import type { Region } from './regions'
 import { readLabel, type LabelMark, type LabelReading } from './read'
 
 export interface LabelPiece {
@@ -14,13 +15,16 @@ const nameOf = (id: string): string =>
   id === 'ask' ? 'ask' : id === 'unknown' ? 'not known' : allergenName(id)
 
 /** @returns the pieces in their order, which joined give the text; the reading; and why each word is marked */
-export function labelPieces(text: string): {
+export function labelPieces(
+  text: string,
+  region?: Region,
+): {
   text: string
   pieces: LabelPiece[]
   reading: LabelReading
   whys: { words: string; why: string }[]
 } {
-  const reading = readLabel(text)
+  const reading = readLabel(text, region)
   const pieces: LabelPiece[] = []
   let at = 0
   for (const w of reading.words) {

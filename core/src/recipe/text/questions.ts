@@ -2,9 +2,10 @@
 import { foodName, isUnknown, type FoodBook } from '../../food/foods'
 import { shapeBreach } from '../../food/choking'
 import type { Recipe, RecipeLine, Role } from '../recipe'
-import { MENTIONED, OUT } from './read-lines'
+import { foodsNamed } from '../../food/food-names'
+import { headEnd, MENTIONED, OUT } from './read-lines'
 import type { RoleGuess } from './roles'
-import type { Answers, ReadQuestion, Unread } from './understood'
+import type { Answers, LineRead, ReadQuestion, Unread } from './understood'
 
 const ROLE_WORDS: Record<Role, string> = {
   structure: 'it gives the body',
@@ -38,9 +39,11 @@ export function questionsOf(
   roles: ReadonlyMap<string, RoleGuess>,
   foods: FoodBook,
   answers: Answers,
+  read: readonly LineRead[],
 ): ReadQuestion[] {
   return [
     ...unread.flatMap((u) => fromUnread(u, recipe)),
+    ...recipe.lines.flatMap((l) => foodQuestion(l, foods, read)),
     ...recipe.lines.flatMap((l) => roleQuestion(l, roles.get(l.id), foods, answers)),
     ...recipe.lines.flatMap((l) => shapeQuestion(l, recipe, foods, answers)),
   ]
@@ -107,6 +110,33 @@ function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
         },
       ]
   }
+}
+
+/**
+ * A food that Lea does not know: it may be one of those that its words name, and only who reads it can say so. Until then it is asked about
+ * for every concern.
+ */
+function foodQuestion(line: RecipeLine, foods: FoodBook, read: readonly LineRead[]): ReadQuestion[] {
+  const food = foods.of(line.food)
+  const from = read.find((r) => r.line === line.id)
+  if (!isUnknown(food) || !from) return []
+  const words = from.answer ?? from.text
+  const head = words.slice(0, headEnd(words)).trim()
+  return [
+    {
+      key: from.key,
+      about: { line: line.id },
+      text: words,
+      asks: `Lea does not know “${food.name}”: it is asked about for every allergy until it is said what it is.`,
+      choices: foodsNamed(food.name, foods).map((f) => ({
+        answer: `${head} ${f.name}`.trim(),
+        says: `It is ${f.name}`,
+      })),
+      free: true,
+      must: false,
+      settles: { food: line.food, name: food.name },
+    },
+  ]
 }
 
 function roleQuestion(

@@ -84,7 +84,7 @@ function either(text: string, system: System): string[] {
   return [first, /^\d/.test(second) ? second : `${head.trim()} ${second}`]
 }
 /** Where number and unit end: before the first word that is neither. */
-const headEnd = (line: string): number =>
+export const headEnd = (line: string): number =>
   /^[\d\s/.,½⅓⅔¼¾⅛⅜⅝⅞-]+(?:(?:g|kg|ml|l|oz|lb|cups?|tbsp|tsp|tablespoons?|teaspoons?|pinch(?:es)? of|tins?(?: of)?)\b\.?)?/i.exec(
     line,
   )?.[0].length ?? 0
@@ -108,6 +108,9 @@ function kindOf(text: string, system: System): Pick<Unread, 'kind' | 'choices'> 
 }
 const withNumber = (text: string, n: string): string =>
   text.replace(/^([^\d½⅓⅔¼¾⅛]*)[\d½⅓⅔¼¾⅛./ ]*\d?[½⅓⅔¼¾⅛]?\s*(?:-|–|to|or)\s*[\d½⅓⅔¼¾⅛./]+/i, `$1${n}`)
+
+/** What hands do, and no food: "an adult fries them". */
+const VERBS = /^(fries|rolls|toasts|wraps|dips|butters|oils|salts|peppers|dates|waters)$/i
 
 /**
  * Words of a step, a preparation or a note that name an allergen of no line: "brush with egg" where no egg is listed. What is in no line
@@ -134,7 +137,10 @@ export function unlisted(
     if (text === '' || answers[`add:${i}`] === MENTIONED) return []
     // Prose is not a label: only words as they stand, none that the reader mends ("your" is no yoghurt).
     const exact = readLabel(text).words.filter(
-      (w) => w.why === 'listed' && !isSettled(text.slice(w.start, w.end)),
+      (w) =>
+        w.why === 'listed' &&
+        !VERBS.test(text.slice(w.start, w.end)) &&
+        !isSettled(text.slice(w.start, w.end)),
     )
     const named = [...new Set(exact.map((w) => w.id))].filter((id) => !listed.has(id))
     const words = named.map(allergenName).join(', ')

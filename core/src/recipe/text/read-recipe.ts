@@ -114,7 +114,7 @@ export function recipeOf(
     notes,
     lines: read,
     steps: method.read,
-    questions: questionsOf(recipe, unread, roles, foods, answers),
+    questions: questionsOf(recipe, unread, roles, foods, answers, read),
   }
 }
 

@@ -41,6 +41,8 @@ export interface ReadQuestion {
   free: boolean
   /** Until it is settled the recipe is not kept: something may be looked for in nobody's allergies. */
   must: boolean
+  /** A food that Lea does not know: it can be said once for the setting what it is. */
+  settles?: { food: string; name: string }
   /** What holds until it is answered. */
   taken?: string
 }

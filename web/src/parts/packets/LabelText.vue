@@ -3,11 +3,13 @@
 import { computedAsync } from '@vueuse/core'
 import { computed } from 'vue'
 import { allergenName } from '@lea/core/food'
+import { useSettingStore } from '../../stores/setting'
 import { reader } from '../../workers/reader'
 
 const props = defineProps<{ text: string }>()
 /** Of the text that was read last: while a newer one is being read, the marks still fit the words that are shown. */
-const read = computedAsync(() => reader().labelPieces(props.text), null)
+const settingStore = useSettingStore()
+const read = computedAsync(() => reader().labelPieces(props.text, settingStore.setting?.rules.country), null)
 const found = computed(() => read.value?.reading ?? null)
 const LOOK = {
   lists: 'bg-paprika text-white px-0.5 rounded-sm',
@@ -30,9 +32,9 @@ const names = (ids: readonly string[]): string => ids.map(allergenName).join(', 
     <dl class="mt-3 grid grid-cols-[7.5rem_1fr] gap-x-3 gap-y-1 text-sm" aria-live="polite">
       <dt class="font-bold">Lists</dt>
       <dd>{{ found.contains.length > 0 ? names(found.contains) : 'no allergen word found on this text' }}</dd>
-      <template v-if="found.mayContain.length > 0"
+      <template v-if="found.mayContain.length + found.mayExtras.length > 0"
         ><dt class="font-bold">May contain</dt>
-        <dd>{{ names(found.mayContain) }}</dd></template
+        <dd>{{ names([...found.mayContain, ...found.mayExtras]) }}</dd></template
       >
       <template v-if="found.extras.length > 0"
         ><dt class="font-bold">Also holds</dt>
@@ -45,6 +47,10 @@ const names = (ids: readonly string[]): string => ids.map(allergenName).join(', 
       <template v-if="found.read && found.unknown.length > 0"
         ><dt class="font-bold">Not known to Lea</dt>
         <dd>{{ found.unknown.join('; ') }}: ask about these too</dd></template
+      >
+      <template v-if="found.unnamed.length > 0"
+        ><dt class="font-bold">By law here</dt>
+        <dd class="text-soft">a packet need not name {{ names(found.unnamed) }}</dd></template
       >
       <template v-if="found.conflicts.length > 0"
         ><dt class="font-bold">Conflict</dt>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A packet of the register: which food it is, its name, its words; from the scanner stand-in, typed or pasted. */
 import { computed, ref, watch } from 'vue'
-import { type StoredPacket, resolveFood } from '@lea/core/food'
+import { type StoredPacket, foodsNamed, resolveFood } from '@lea/core/food'
 import { inWords } from '../../shared/api'
 import Notice from '../Notice.vue'
 import Sheet from '../Sheet.vue'
@@ -25,6 +25,8 @@ const simulated = ref(props.packet?.simulated ?? false)
 const fault = ref('')
 const saving = ref(false)
 const resolved = computed(() => resolveFood(food.value, foods.value))
+/** Foods that the words may mean: an offer, and never taken for it. */
+const near = computed(() => (resolved.value ? [] : foodsNamed(food.value, foods.value)))
 const picked = ref('')
 
 async function scan(): Promise<void> {
@@ -119,6 +121,18 @@ async function save(): Promise<void> {
                 : 'Lea does not know this food: kept as its own'
           }}</span></label
         >
+        <p v-if="near.length > 0" class="flex flex-wrap items-center gap-2 text-sm sm:col-span-2">
+          Is it one of these?
+          <button
+            v-for="f in near"
+            :key="f.id"
+            type="button"
+            class="rounded-patch border border-line bg-white px-2.5 py-1"
+            @click="food = f.name"
+          >
+            {{ f.name }}
+          </button>
+        </p>
         <datalist id="packet-foods">
           <option v-for="f in foods.all" :key="f.id" :value="f.name" />
         </datalist>

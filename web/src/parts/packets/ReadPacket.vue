@@ -2,7 +2,16 @@
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
 import { computedAsync } from '@vueuse/core'
 import { computed, reactive, ref, watch } from 'vue'
-import { ALLERGENS, type StoredPacket, concernName, dietOfKey } from '@lea/core/food'
+import {
+  ALLERGENS,
+  type PacketAnswer,
+  type StoredPacket,
+  type WordAnswer,
+  concernName,
+  dietOfKey,
+  packetFault,
+  packetReading,
+} from '@lea/core/food'
 import type { Plan } from '@lea/core/plan'
 import { inWords } from '../../shared/api'
 import { reader } from '../../workers/reader'
@@ -21,14 +30,14 @@ const session = useSession()
 
 const before = (session.stored?.decisions ?? []).find((d) => d.kind === 'packet' && d.food === props.food)
 const regulated = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null).map((a) => a.id)
+/** What children at this table avoid. */
+const here = computed(() => props.plan.checks.map((c) => c.about))
 /** What this table must look for first; then the rest of the regulated list, so that a later child is covered too. */
 const asked = computed(() => {
-  const here = props.plan.checks
-    .filter((c) => dietOfKey(c.about) === null || props.lookFor.includes(c.about))
-    .map((c) => c.about)
-  return [...new Set([...props.lookFor, ...here, ...regulated])]
+  const concerns = here.value.filter((c) => dietOfKey(c) === null || props.lookFor.includes(c))
+  return [...new Set([...props.lookFor, ...concerns, ...regulated])]
 })
-const found = reactive<Record<string, 'lists' | 'may' | ''>>({})
+const found = reactive<Record<string, PacketAnswer | undefined>>({})
 if (before?.kind === 'packet') {
   for (const id of before.lists) found[id] = 'lists'
   for (const id of before.may) found[id] = 'may'
@@ -51,14 +60,24 @@ const words = computedAsync(async () => {
   const label = packet.value?.label
   return label === undefined ? null : ((await reader().packetWords([label]))[0] ?? null)
 }, null)
-const asksSettled = ref(false)
+/** What nobody may pass over: words of cards that Lea does not understand, and open words of this packet. */
+const questions = computedAsync(
+  () => reader().packetQuestions(packet.value?.label ?? '', asked.value, here.value),
+  { concerns: [], words: [] },
+)
+const settledWords = reactive<Record<string, WordAnswer | undefined>>({})
 const adding = ref(false)
 function take(): void {
-  asksSettled.value = false
-  for (const id of asked.value.filter((x) => dietOfKey(x) === null)) found[id] = ''
+  for (const id of Object.keys(settledWords)) settledWords[id] = undefined
+  for (const id of asked.value.filter((x) => dietOfKey(x) === null)) found[id] = undefined
   for (const id of words.value?.may ?? []) found[id] = 'may'
   for (const id of words.value?.lists ?? []) found[id] = 'lists'
 }
+/** A row is ticked, or its tick is taken back. */
+const tick = (id: string, what: PacketAnswer): void => {
+  found[id] = found[id] === what ? undefined : what
+}
+const mustAnswer = (id: string): boolean => questions.value.concerns.includes(id)
 watch(words, take)
 function added(made: StoredPacket): void {
   adding.value = false
@@ -70,10 +89,12 @@ async function sign(): Promise<void> {
     fault.value = 'Two adults sign; an adult alone reads it twice and signs twice.'
     return
   }
-  const of = (meeting: string): string[] => Object.keys(found).filter((id) => found[id] === meeting)
-  const open = asksSettled.value ? [] : (words.value?.open ?? [])
+  const answers = { found, words: settledWords }
+  fault.value = packetFault(questions.value, answers)
+  if (fault.value) return
   // A whole text was read for everything that Lea knows; a list of ticks only for what was ticked through.
-  const lookedFor = packet.value ? [...new Set([...asked.value, ...ALLERGENS.map((a) => a.id)])] : asked.value
+  const all = packet.value ? [...new Set([...asked.value, ...ALLERGENS.map((a) => a.id)])] : asked.value
+  const { lists, may, lookedFor, open } = packetReading(all, questions.value, answers)
   try {
     if (packet.value) await settingStore.signPacket(packet.value, [first.value, second.value])
   } catch (e) {
@@ -83,8 +104,8 @@ async function sign(): Promise<void> {
   await session.choose({
     kind: 'packet',
     food: props.food,
-    lists: of('lists'),
-    may: of('may'),
+    lists,
+    may,
     lookedFor: packet.value ? lookedFor.filter((id) => !isDiet(id) || props.lookFor.includes(id)) : lookedFor,
     readBy: [first.value, second.value],
     at: new Date().toISOString(),
@@ -115,10 +136,43 @@ async function sign(): Promise<void> {
     </div>
     <section v-if="packet" class="patch mb-3 p-3" aria-label="What Lea reads on it">
       <LabelText :text="packet.label" />
-      <label v-if="words && words.open.length > 0" class="mt-2 flex items-start gap-2 font-semibold"
-        ><input v-model="asksSettled" type="checkbox" class="mt-0.5 size-5 shrink-0" />We asked the maker or
-        the family about the words to ask about, and they hold nothing that this table must not have</label
-      >
+      <fieldset v-if="questions.words.length > 0" class="mt-3">
+        <legend class="font-bold">Each of these words needs an answer</legend>
+        <p class="text-sm text-soft">
+          Ask the maker or the family. What nobody knows yet stays open, and with it the food.
+        </p>
+        <ul>
+          <li
+            v-for="w in questions.words"
+            :key="w.word"
+            class="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line py-1"
+          >
+            <span class="min-w-40 flex-1"
+              ><bdi class="font-semibold">“{{ w.word }}”</bdi>
+              <span v-if="w.here" class="font-semibold text-paprika"> · could be one of this table’s</span
+              ><span class="block text-sm text-soft">{{ w.why }}</span></span
+            >
+            <label class="flex items-center gap-1"
+              ><input
+                v-model="settledWords[w.word]"
+                type="radio"
+                class="size-5"
+                :name="`word-${w.word}`"
+                value="asked"
+              />asked: holds none of what is avoided here</label
+            >
+            <label class="flex items-center gap-1"
+              ><input
+                v-model="settledWords[w.word]"
+                type="radio"
+                class="size-5"
+                :name="`word-${w.word}`"
+                value="open"
+              />not known yet</label
+            >
+          </li>
+        </ul>
+      </fieldset>
     </section>
     <fieldset class="mb-4">
       <legend class="sr-only">What stands on the packet</legend>
@@ -138,7 +192,7 @@ async function sign(): Promise<void> {
               class="size-5"
               :checked="found[id] === 'lists'"
               :aria-label="`${wordOf(id)}: lists it`"
-              @change="found[id] = found[id] === 'lists' ? '' : 'lists'"
+              @change="tick(id, 'lists')"
             />lists</label
           >
           <label v-if="!isDiet(id)" class="flex items-center gap-1 font-normal"
@@ -147,8 +201,17 @@ async function sign(): Promise<void> {
               class="size-5"
               :checked="found[id] === 'may'"
               :aria-label="`${wordOf(id)}: may contain`"
-              @change="found[id] = found[id] === 'may' ? '' : 'may'"
+              @change="tick(id, 'may')"
             />may</label
+          >
+          <label v-if="mustAnswer(id)" class="flex items-center gap-1 font-normal"
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="found[id] === 'not'"
+              :aria-label="`${wordOf(id)}: looked, not there`"
+              @change="tick(id, 'not')"
+            />looked, not there</label
           >
         </div>
       </div>

@@ -1,0 +1,127 @@
+/** Nothing named vanishes: a food that nobody knows is settled once, a packet is signed word by word, and a family's own words are read. */
+import { expect } from '@playwright/test'
+import { test } from '../clock'
+import { TestServer, signIn } from '../test-server'
+
+let house: TestServer
+test.beforeAll(async () => {
+  house = await TestServer.open()
+})
+test.afterAll(() => house.close())
+
+const SAVOURY = `LEEK OAT CUPS
+
+You will need
+150 g plain flour
+100 g rolled oats
+1 tsp baking powder
+2 tbsp walnut praline crumb
+200 ml oat drink
+
+What to do
+Wash your hands.
+Scoop the flour, oats and baking powder into the bowl.
+Stir in the oat drink and the walnut praline crumb.
+An adult bakes them for 20 minutes at 180 C.`
+
+test('a line with a food that Lea does not know is asked, and settled for the setting', async ({ page }) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/recipes/read`)
+  await page.getByLabel('The recipe', { exact: true }).fill(SAVOURY)
+  await page.getByRole('button', { name: 'Read the recipe' }).click()
+  const question = page.getByRole('group', { name: /does not know “walnut praline crumb”/ })
+  await expect(question).toBeVisible()
+  // What its words name is offered, and never taken.
+  await expect(question.getByRole('button', { name: /It is walnuts/ })).toBeVisible()
+  await question.getByRole('button', { name: 'Say what it is' }).click()
+  const dialog = page.getByRole('dialog', { name: 'What is walnut praline crumb?' })
+  await expect(dialog.getByText(/Its name says: .*walnut/)).toBeVisible()
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog.getByText(/Its shape is missing/)).toBeVisible()
+  await dialog
+    .getByLabel('The words of its packet')
+    .fill('Walnuts, sugar, skimmed MILK powder. May contain soya.')
+  await expect(dialog.getByText(/Lists/)).toBeVisible()
+  await dialog.getByLabel('hard or crisp when it is eaten').check()
+  await dialog.getByLabel('In the recipe').selectOption({ label: 'it goes on top' })
+  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText(/does not know “walnut praline crumb”/)).toHaveCount(0)
+  // It is a food of the setting now, with what its packet lists.
+  await page.getByRole('link', { name: 'Cupboard', exact: true }).click()
+  await page.getByLabel('Find').fill('praline crumb')
+  const row = page.getByRole('list', { name: 'Foods' }).getByRole('listitem')
+  await expect(row).toContainText(/holds .*milk.*walnut|holds .*walnut.*milk/)
+  await expect(row).toContainText(/may hold soya/)
+})
+
+test('a packet of hard structures is signed with an answer for each open word', async ({ page }) => {
+  await signIn(page, house, 'tomasz')
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'check', exact: true }).click()
+  const settle = page.getByRole('complementary')
+  await settle
+    .locator('li', { hasText: /Sesame seeds lists sesame/ })
+    .getByRole('button', { name: /Sunflower seeds for everyone/ })
+    .click()
+  const seeds = settle.locator('li', { hasText: /Sunflower seeds may contain sesame/ })
+  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+  const dialog = page.getByRole('dialog').first()
+  await dialog.getByRole('button', { name: 'Put in its words' }).click()
+  const form = page.getByRole('dialog', { name: 'A packet' })
+  await form.getByLabel('Name on the packet').fill('Estuary seed mix, 100 g')
+  await form
+    .getByLabel('All words of the label')
+    .fill(
+      'Sunflower seeds, flavouring, flurbinate.\nContains: soya/milk\nNo added sugar • Suitable for vegans',
+    )
+  await form.getByRole('button', { name: 'Keep this packet' }).click()
+  await expect(form).toHaveCount(0)
+  await expect(dialog.getByText('Each of these words needs an answer')).toBeVisible()
+  await expect(dialog.getByLabel('milk: lists it')).toBeChecked()
+  await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
+  await dialog.getByLabel('Read along by').selectOption({ label: 'Farida Quill' })
+  await dialog.getByRole('button', { name: 'We read it today' }).click()
+  await expect(dialog.getByRole('alert')).toContainText(/needs an answer/)
+  for (const word of ['flavouring', 'flurbinate'])
+    await dialog
+      .getByRole('listitem')
+      .filter({ hasText: `“${word}”` })
+      .getByLabel(/holds none of what is avoided here/)
+      .check()
+  await dialog.getByRole('button', { name: 'We read it today' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.getByRole('main')).toContainText(/lists .*soya.*milk|lists .*milk.*soya/)
+})
+
+test('a card in Polish, and one with the letters of a clinic, say what they are read as', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.getByRole('link', { name: 'Children', exact: true }).click()
+  await page.getByRole('button', { name: 'Add a child' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Nickname').fill('Dilwyn')
+  await dialog.getByLabel('Birth month').fill('2022-05')
+  const write = async (words: string): Promise<void> => {
+    await dialog.getByRole('button', { name: 'Add an allergy' }).click()
+    await dialog
+      .getByLabel('To what')
+      .last()
+      .fill(words)
+  }
+  await write('uczulenie na orzechy i mleko krowie')
+  await expect(dialog.getByText(/read as .*milk/)).toContainText(/nuts.*milk|milk.*nuts/)
+  await write('CMPA')
+  await expect(dialog.getByText(/“CMPA”: read as milk\./)).toBeVisible()
+  await write('citrus but lemon ok')
+  await expect(
+    dialog.getByText(/“citrus but lemon ok”: read as citrus, and that lemon may be fine/),
+  ).toBeVisible()
+  await dialog.getByRole('button', { name: 'Save' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText('Dilwyn').first()).toBeVisible()
+})
