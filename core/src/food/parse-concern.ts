@@ -279,9 +279,8 @@ export function parsedConcernText(words: string): string {
       : open
         ? 'not known to Lea'
         : 'looked for by its name'
-  const except = allowed.length > 0 ? `, and that ${allowed.map(allergenName).join(', ')} may be fine` : ''
-  const says = open
-    ? `${known}${except}${ids.length > 0 ? ', and may mean more' : ''}: asked about at every food`
-    : `${known}${except}`
+  const except = allowed.length > 0 ? `; the family excepts ${allowed.map(allergenName).join(', ')}` : ''
+  const more = open && ids.length > 0 && allowed.length === 0 ? ', and may mean more' : ''
+  const says = open ? `${known}${except}${more}: asked about at every food` : `${known}${except}`
   return `“${words.trim()}”: ${says}.`
 }

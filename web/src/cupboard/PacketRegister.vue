@@ -109,7 +109,7 @@ async function remove(packet: StoredPacket): Promise<void> {
         </div>
         <p class="mt-1 text-sm">
           <template v-if="!row.words">reading its words …</template>
-          <template v-if="row.words && row.words.lists.length > 0"
+          <template v-else-if="row.words.lists.length > 0"
             ><strong>lists</strong> {{ row.words.lists.map(allergenName).join(', ') }}</template
           >
           <template v-else>no allergen word found on this text</template>

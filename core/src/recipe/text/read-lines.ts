@@ -4,6 +4,7 @@ import type { System } from '../../amount/unit-words'
 import { allergenName } from '../../food/allergens'
 import type { FoodBook } from '../../food/foods'
 import { readLabel } from '../../food/label/read'
+import { nameHolds } from '../../food/own-foods'
 import { lineFromText } from '../line-from-text'
 import { readLine } from '../read-line'
 import type { RecipeLine } from '../recipe'
@@ -127,7 +128,9 @@ export function unlisted(
   const listed = new Set(
     lines.flatMap((l) => {
       const food = foods.all.find((f) => f.id === l.food)
-      return food ? [...food.contains, ...food.extras] : []
+      // A food that nobody knows holds at least what its name says.
+      const said = food ?? nameHolds(l.food.replace(/^own:/, '').replaceAll('-', ' '))
+      return [...said.contains, ...said.extras]
     }),
   )
   // A word of a line that is still to be settled is asked there; one of a line that was settled otherwise means what stands there now.

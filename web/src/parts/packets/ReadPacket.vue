@@ -149,7 +149,8 @@ async function sign(): Promise<void> {
           >
             <span class="min-w-40 flex-1"
               ><bdi class="font-semibold">“{{ w.word }}”</bdi>
-              <span v-if="w.here" class="font-semibold text-paprika"> · could be one of this table’s</span
+              <span v-if="w.here" class="font-semibold text-paprika">
+                · may hide what a child here avoids</span
               ><span class="block text-sm text-soft">{{ w.why }}</span></span
             >
             <label class="flex items-center gap-1"
