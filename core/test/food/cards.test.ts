@@ -15,7 +15,7 @@ import names from './label/allergen-names.json'
 
 const ids = (text: string): string[] => text.split(' ').filter(Boolean)
 const { about: _, ...LANGUAGES } = names
-const NAMES = Object.values(LANGUAGES).flatMap((all) => Object.entries(all) as [string, string][])
+const NAMES = Object.values(LANGUAGES).flatMap((all) => Object.entries<string>(all))
 
 describe('what families write', () => {
   it.each(cards.rows as [string, string, string, boolean][])('“%s”: %s', (words, want, not, open) => {
@@ -82,7 +82,7 @@ describe('properties', () => {
         fc.nat(),
         fc.nat(),
         (language, gap, a, b) => {
-          const all = Object.entries(language) as [string, string][]
+          const all = Object.entries<string>(language)
           const [x, y] = [all[a % all.length], all[b % all.length]]
           if (!x || !y || x[0] === y[0]) return
           const text = `${x[1]}${gap}${y[1]}`

@@ -20,7 +20,6 @@ const MAY =
 /** Crosses mean "holds it" in many tables: they say no only where a tick stands on the same packet. */
 const CROSS = /[✗✘❌]/
 const TICK = /[✓✔☑✅√]|\[x\]/i
-const BOX = /[☐□]|\[ \]/
 
 interface Cell {
   text: string
@@ -129,7 +128,8 @@ function inLine(line: string, at: number, ticks: boolean): Verdict[] {
     const name = (before ? found[2] : found[1]) ?? ''
     const from = at + found.index + found[0].indexOf(name)
     const yes = TICK.test(sign)
-    const says = yes ? 'contains' : ticks || BOX.test(sign) === false ? (ticks ? 'free' : 'ask') : 'ask'
+    // An empty box says nothing as long as no box is ticked; a cross may mean that it is in it.
+    const says = yes ? 'contains' : ticks ? 'free' : 'ask'
     out.push({ start: from, end: from + name.length, says, cells: [] })
   }
   return out

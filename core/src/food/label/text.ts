@@ -74,7 +74,7 @@ const BULLETS = '\u2022\u00b7\u25cf\u25aa\u25e6\u2023'
 const isBlank = (char: string | undefined): boolean => char === undefined || /\s/.test(char)
 
 /** What a mark between two words says of them. */
-function gapOf(char: string, before: string | undefined, after: string | undefined): string {
+function gapOf(char: string, before: string | undefined): string {
   if (COMMAS.includes(char)) return ','
   if (BULLETS.includes(char)) return '•'
   if (char === '۔' || char === '。') return '.'
@@ -152,7 +152,7 @@ export function wordsOfText(text: string): Word[] {
         if (line && /\n\s*$/.test(text.slice(Math.max(0, at - 40), at))) gap += '¶'
         line = true
       } else if (char === '\t' && tabs) gap += '¦'
-      else if (!/\s/.test(char) && !decimal) gap += gapOf(char, text[at - 1], text[next])
+      else if (!/\s/.test(char) && !decimal) gap += gapOf(char, text[at - 1])
     }
     at = next
   }

@@ -11,7 +11,7 @@ import names from './allergen-names.json'
 import classes from './classes.json'
 
 const { about: _, ...LANGUAGES } = names
-const NAMES = Object.values(LANGUAGES).map((all) => Object.entries(all) as [string, string][])
+const NAMES = Object.values(LANGUAGES).map((all) => Object.entries<string>(all))
 
 /** Somewhere it can be seen by who reads the packet: listed, warned of, or a word that stays open. */
 const seen = (found: LabelReading, id: string, word: string): boolean =>
