@@ -5,7 +5,7 @@
 import { allergenName, allergenOf, listHolds } from './allergens'
 import { isUnknown, type Food } from './foods'
 import { readLabel } from './label/read'
-import { parseConcern } from './parse-concern'
+import { parseConcern } from './card/parse-concern'
 import { remembered } from '../amount/memo'
 import type { Concern, Packet, ExposureKind } from './concern'
 

@@ -18,7 +18,7 @@ export { type FoodBook, type FoodFact, type Verdict, listedFoods, foodName } fro
 export { foodsNamed, resolveFood } from './food-names'
 export { keepsHow } from './keeping'
 export { type LabelWord, readLabel } from './label/read'
-export { type CardReading, parsedConcernText, isNoAllergyAnswer, readCard } from './parse-concern'
+export { type CardReading, parsedConcernText, isNoAllergyAnswer, readCard } from './card/parse-concern'
 export { REGIONS, type Region } from './label/regions'
 export { type ScannedPacket, type StoredPacket, packetStanding, packetWords } from './packets'
 export { EGG_SIZES } from './weights'

@@ -5,7 +5,7 @@
 import { allergenOf, isOrUnder } from './allergens'
 import { dietOfKey } from './diets'
 import { readLabel, type LabelWord } from './label/read'
-import { parseConcern } from './parse-concern'
+import { parseConcern } from './card/parse-concern'
 
 /** What stands on the packet of one concern: listed, in a warning, or looked for and not there. */
 export type PacketAnswer = 'lists' | 'may' | 'not'

@@ -4,6 +4,7 @@
  */
 import type { FoodFact, Verdict } from './foods'
 
+/** Shapes in words of the kitchen, the strictest first, each with its row of the choking rules. */
 export const SHAPE_ANSWERS = [
   { id: 'hard', says: 'hard or crisp when it is eaten', row: 'hard-veg-raw' },
   { id: 'round', says: 'small and round', row: 'grape' },
@@ -29,7 +30,7 @@ export interface FoodAnswers {
   diets: Record<string, Verdict>
 }
 
-export const foodIdOf = (name: string): string =>
+const foodIdOf = (name: string): string =>
   `own:${name
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '-')
@@ -43,6 +44,7 @@ export function foodFault(answers: Pick<FoodAnswers, 'name' | 'shapes'>, noShape
   return ''
 }
 
+/** The answers as a food of the setting's own; `foodFault` says before whether any is missing. */
 export function settledFood(answers: FoodAnswers): FoodFact {
   const shape = SHAPE_ANSWERS.find((s) => answers.shapes.includes(s.id))?.row
   return {

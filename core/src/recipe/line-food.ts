@@ -69,7 +69,7 @@ function isWhole(words: string, foods: FoodBook): boolean {
 }
 
 /** True where the words are a name of the food, not only its beginning or end. */
-export const isWholeName = (words: string, { name, plural, aliases }: FoodFact): boolean => {
+const isWholeName = (words: string, { name, plural, aliases }: FoodFact): boolean => {
   const plain = words.toLowerCase().trim()
   return [name, plural ?? '', ...aliases].some((n) => n.toLowerCase() === plain)
 }

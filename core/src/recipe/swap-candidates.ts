@@ -7,7 +7,7 @@ import { allergenOf, listHolds } from '../food/allergens'
 import { DIETS, meetDiet, type Diet } from '../food/diets'
 import { resolveFood } from '../food/food-names'
 import { isUnknown, SHIPPED_BOOK, type FoodBook } from '../food/foods'
-import { parseConcern } from '../food/parse-concern'
+import { parseConcern } from '../food/card/parse-concern'
 import { applySwap, swapsFor, type SwapPart } from '../food/swaps'
 
 export interface SwapCandidate {

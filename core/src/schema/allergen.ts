@@ -1,4 +1,4 @@
-import { allergenOfWords } from '../food/parse-concern'
+import { allergenOfWords } from '../food/card/parse-concern'
 import { required } from './text'
 
 const MOST = 60

@@ -5,7 +5,7 @@
 import { ValidationError } from 'yup'
 import { allergenName } from '../food/allergens'
 import { DIETS, dietName, type AnyDiet } from '../food/diets'
-import { parseConcern, isNoAllergyAnswer } from '../food/parse-concern'
+import { parseConcern, isNoAllergyAnswer } from '../food/card/parse-concern'
 import { languageName, LANGUAGES } from '../learn/glossary'
 import { NEEDS, type Need } from '../plan/model/request'
 import type { StoredChild } from '../setting/assemble'

@@ -5,7 +5,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ALLERGENS, isOrUnder } from '../../src/food/allergens'
-import { parseConcern, readCard } from '../../src/food/parse-concern'
+import { parseConcern, readCard } from '../../src/food/card/parse-concern'
 import { meet } from '../../src/food/concerns'
 import { foodBook } from '../../src/food/own-foods'
 import { languagesOf } from '../../src/food/label/label-words'

@@ -4,7 +4,7 @@
  */
 import { describe, expect, it } from 'vitest'
 import { readLabel } from '../../src/food/label/read'
-import { parseConcern } from '../../src/food/parse-concern'
+import { parseConcern } from '../../src/food/card/parse-concern'
 import { readRecipe } from '../../src/recipe/text/read-recipe'
 import { childSchema } from '../../src/schema/people'
 

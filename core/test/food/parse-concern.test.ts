@@ -14,7 +14,7 @@ import {
   parseConcern,
   parsedConcernText,
   isNoAllergyAnswer,
-} from '../../src/food/parse-concern'
+} from '../../src/food/card/parse-concern'
 import { swapsFor } from '../../src/food/swaps'
 import { compile, openStops } from '../../src/plan/compile'
 import { concernSchema } from '../../src/schema/people'

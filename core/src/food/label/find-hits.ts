@@ -14,7 +14,7 @@ import { isLoose, isTight } from './text'
 const MILK =
   /^(milk|milch|lait|leche|leite|mleko|mleka|llaeth|laeth|молоко|молока|حلیب|دودھ|دوده|latte|melk|lapte|sut)$/
 
-export const alone = (word: string): Phrase | null => phraseAt([{ text: word }], 0, () => false)
+const alone = (word: string): Phrase | null => phraseAt([{ text: word }], 0, () => false)
 
 /** What the words of a phrase mean one by one and the phrase does not. */
 function takenAway(words: readonly Read[], from: number, phrase: Phrase): string[] {

@@ -9,14 +9,14 @@ import { TRIGGERS } from './label-words'
 import { matches, type Scoped } from './scope'
 import type { Read } from './spelling'
 import { isTight } from './text'
-import type { Verdict } from './table'
+import type { CellVerdict } from './table'
 
 /** Puts each hit into the part of the packet that it stands in; what is not sure becomes `open`. */
 export function placeHits(
   hits: readonly Hit[],
   words: readonly Read[],
   parts: readonly Scoped[],
-  verdicts: readonly Verdict[],
+  verdicts: readonly CellVerdict[],
 ): void {
   for (const hit of hits) {
     const part = parts[hit.from]

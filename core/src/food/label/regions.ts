@@ -5,6 +5,7 @@
  */
 import { ALLERGENS } from '../allergens'
 
+/** Regions whose law of labels Lea knows. Source: the head of this file. */
 export const REGIONS = ['uk', 'eu', 'ie', 'us', 'ca', 'au', 'nz'] as const
 export type Region = (typeof REGIONS)[number]
 

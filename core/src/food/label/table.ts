@@ -4,7 +4,7 @@
  */
 
 /** What a cell says about the words `[start, end)`, and where its own words stand, which are no ingredients. */
-export interface Verdict {
+export interface CellVerdict {
   start: number
   end: number
   says: 'contains' | 'may' | 'free' | 'ask'
@@ -60,8 +60,8 @@ function decide(
   cells: readonly Cell[],
   columns: readonly ('contains' | 'may' | 'free')[] | null,
   ticks: boolean,
-): Verdict['says'] {
-  let says: Verdict['says'] = 'free'
+): CellVerdict['says'] {
+  let says: CellVerdict['says'] = 'free'
   cells.forEach(({ text }, i) => {
     const column = columns?.length === cells.length ? columns[i] : undefined
     const yes = YES.test(text) || (CROSS.test(text) && !ticks)
@@ -75,10 +75,10 @@ function decide(
 }
 
 /** @returns what the cells of the tables and boxes of a text decide, in its order */
-export function tableVerdicts(text: string): Verdict[] {
+export function tableVerdicts(text: string): CellVerdict[] {
   // Nothing of the kind on most packets.
   if (!/[|¦\t:=✓✔☑✅√✗✘❌☐□]|\[[x ]\]| [-–—] /i.test(text)) return []
-  const out: Verdict[] = []
+  const out: CellVerdict[] = []
   const ticks = TICK.test(text)
   let columns: ('contains' | 'may' | 'free')[] | null = null
   let at = 0
@@ -101,8 +101,8 @@ export function tableVerdicts(text: string): Verdict[] {
 }
 
 /** "Milk: yes, egg: no", "Milk ✓ Egg ✗", "☑ Milk ☐ Egg". */
-function inLine(line: string, at: number, ticks: boolean): Verdict[] {
-  const out: Verdict[] = []
+function inLine(line: string, at: number, ticks: boolean): CellVerdict[] {
+  const out: CellVerdict[] = []
   const words = /([^,;:|•\n✓✔☑✅√✗✘❌☐□[\]]+?)\s*(?:[:=]|\s[-–—])\s*([\p{L} ]+?)\s*(?=[,;.•|]|$)/giu
   for (const found of line.matchAll(words)) {
     const [whole, name = '', word = ''] = found

@@ -1,5 +1,5 @@
 /** What a child's card asks of a plan: a plan in force keeps it, so that a card changed while cooking does not go unseen. */
-import { allergenOfWords } from '../../food/parse-concern'
+import { allergenOfWords } from '../../food/card/parse-concern'
 import type { PlanChild } from './request'
 import { digest, seal } from './digest'
 

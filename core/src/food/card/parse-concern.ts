@@ -3,15 +3,15 @@
  * card as the family says them; a word that Lea does not understand is a reason to ask at every food, never 'nothing found'.
  * Source: the words of labels (core/data/label-words.json) and of cards (core/data/card-words.json; common practice, from memory).
  */
-import { remembered } from '../amount/memo'
-import { allergenName, allergenOf, isOrUnder } from './allergens'
-import { ABOUT, ALLOWED, BAKED, BY_NAME, EXCEPT, FILLERS, isNone, noneBefore, SAID } from './card-words'
-import type { Level } from './concern'
-import { resolveExactly } from './food-names'
-import { findHits, isNameInRow } from './label/find-hits'
-import { spell, type Read } from './label/spelling'
-import { normaliseLabel, wordsOfText } from './label/text'
-import { levelsIn } from './card-levels'
+import { remembered } from '../../amount/memo'
+import { allergenName, allergenOf, isOrUnder } from '../allergens'
+import { ABOUT, ALLOWED, BAKED, BY_NAME, EXCEPT, FILLERS, isNone, noneBefore, SAID } from './words'
+import type { Level } from '../concern'
+import { resolveExactly } from '../food-names'
+import { findHits, isNameInRow } from '../label/find-hits'
+import { spell, type Read } from '../label/spelling'
+import { normaliseLabel, wordsOfText } from '../label/text'
+import { levelsIn } from './levels'
 
 export interface ParsedConcern {
   /** Ids of core/data/allergens.json. */

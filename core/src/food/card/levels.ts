@@ -1,6 +1,6 @@
 /** How strictly a family's words mean an allergy, where they say so. Levels: allergens.md E1 (NHS, clinical guidelines), from memory. */
-import type { Level } from './concern'
-import { normaliseLabel } from './label/text'
+import type { Level } from '../concern'
+import { normaliseLabel } from '../label/text'
 
 /** In the order in which they are asked: the strictest word that stands there holds. */
 const WORDS: [level: Level, words: RegExp][] = [

@@ -1,7 +1,7 @@
 /** What families write on a card, in the languages that are read: core/data/card-words.json (common practice, from memory). */
-import data from '../../data/card-words.json'
-import { ALLERGENS, allergenName } from './allergens'
-import { normaliseLabel } from './label/text'
+import data from '../../../data/card-words.json'
+import { ALLERGENS, allergenName } from '../allergens'
+import { normaliseLabel } from '../label/text'
 
 const plain = (text: string): string => normaliseLabel(text)
 const words = (text: string): ReadonlySet<string> => new Set(text.split(/\s+/).map(plain).filter(Boolean))
