@@ -54,11 +54,11 @@ const SAYS_NOTHING = list(
 /** How much of it, where it stands before the food: "a tin of peas"; behind it ("peanut butter cups") it is another food. */
 const SAYS_HOW_MUCH = list(
   'pinch dash drop splash knob stick one two three four five six seven eight nine ten dozen cup tbsp tsp tablespoon teaspoon g kg ml l oz lb ' +
-    'tin tinned can canned packet pack jar bag carton tub bottle block sachet',
+    'tin tinned can canned packet pack pkg jar bag carton tub pot tray sheet ball bottle block sachet',
 )
 /** "crusts removed", "skin on": what is taken off says nothing of the rest. */
 const TAKEN_OFF =
-  /[,\s]+(?:crusts?|skins?|seeds?|stones?|pips?|bones?|cores?|stalks?|stems?|rind|fat|shells?|ends?|leaves)(?: and \w+)? (?:removed|off|on|taken out|discarded|trimmed)\b/gi
+  /[,\s]+(?:crusts?|skins?|seeds?|stones?|pips?|bones?|cores?|stalks?|stems?|rind|fat|shells?|ends?|leaves)(?: and \w+)? (?:removed|off|on|taken out|discarded|trimmed)\b|[,\s]+in (?:(?:its|their) own |natural )?(?:spring water|water|brine|oil|olive oil|sunflower oil|juice|syrup)\b/gi
 /** Of plants: colours, and that they are frozen or young. "White chocolate" and "red wine" are other things. */
 const OF_PLANTS = list(
   'red green yellow white golden purple orange black pink raw baby young seedless sweet cooking eating dessert',

@@ -102,6 +102,27 @@ describe('a name', () => {
       { numRuns: 6000 },
     )
   })
+  it('never loses an allergen by words that are added to its line', () => {
+    const more = [
+      'home-made N',
+      'N of my neighbour',
+      'N, the good one',
+      'N and a little qwertz',
+      'vanilla N',
+      'N (see note)',
+      'gluten-free N',
+      'cooked N',
+    ]
+    fc.assert(
+      fc.property(fc.constantFrom(...book.all), fc.constantFrom(...more), (f, frame) => {
+        const text = frame.replace('N', f.name)
+        const id = resolveFood(text, book)?.id ?? `own:${text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-')}`
+        for (const held of f.contains)
+          expect(meet(held, book.of(id)), `${text}: ${held} as ${id}`).not.toBe('nothing')
+      }),
+      { numRuns: 4000 },
+    )
+  })
   it('that nobody knows holds what its words say, and is asked about for everything else', () => {
     fc.assert(
       fc.property(

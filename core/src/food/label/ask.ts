@@ -47,7 +47,7 @@ export function askHits(
   for (const hit of hits) {
     if (!hit.hides || hit.scope === 'free' || hit.scope === 'none' || suppressed.has(hit)) continue
     if (isQuiet(hit.from) || isColour(hit, words)) continue
-    const bracket = bracketAfter(words, hit.to)
+    const bracket = bracketAfter(words, pastProportions(words, hit.to))
     const inside = bracket.length > 0 ? bracket : headed(hit, words)
     const named = namedFlavour(hit, inside, hits)
     if (named) {
@@ -66,10 +66,23 @@ export function askHits(
   return { asks: dropInner(asks), suppressed }
 }
 
+const PROPORTIONS =
+  /^(in|en|em|w|varying|variable|variables|variabile|variabili|proportions?|proporcion(es)?|proporcoes|proporzioni?|proportii|wechselnden|anteilen|zmiennych|proporcjach|wisselende|verhoudingen|degisen|oranlarda|mixed)$/
+/** "Vegetable oils in varying proportions (rapeseed, palm)": where the bracket is looked for. */
+function pastProportions(words: readonly Read[], at: number): number {
+  let to = at
+  while (to - at < 4 && PROPORTIONS.test(words[to]?.text ?? '') && looseAt(words, to)) to += 1
+  return to
+}
+
 /** "Vegetable broth: water, carrots": a heading with its list behind it. */
 function headed(hit: Hit, words: readonly Read[]): number[] {
-  const first = words[hit.from]
-  const begins = hit.from === 0 || (first !== undefined && (first.line || /[.;•¶]/.test(first.gap)))
+  // "Soft margarine: ...": words before it in its item are part of the heading.
+  let start = hit.from
+  while (start > 0 && hit.from - start < 4 && words[start] !== undefined && isTight(words[start] as Read))
+    start -= 1
+  const first = words[start]
+  const begins = start === 0 || (first !== undefined && (first.line || /[.;•¶]/.test(first.gap)))
   const list = begins ? listAfter(words, hit.to) : []
   return list.length > 1 ? list : []
 }
@@ -156,6 +169,19 @@ function isNamed(hit: Hit, inside: readonly number[], words: readonly Read[], hi
   const word = words[hit.from]
   const before = words[hit.from - 1]
   const spices = hit.hides?.includes('fenugreek') ?? false
+  // "Lecithin soya", in the languages that put the source behind.
+  const behind = hits.find((h) => h.from === hit.to && h.ids.length > 0)
+  const next = words[hit.to]
+  if (
+    behind &&
+    !spices &&
+    (hit.hides?.length ?? 0) <= 5 &&
+    next &&
+    isTight(next) &&
+    hit.hides?.[0] !== 'any' &&
+    behind.ids.some((id) => hit.hides?.includes(id))
+  )
+    return true
   if (!spices && hit.hides?.[0] !== 'any' && word && before && isTight(word)) {
     if (SOURCES.test(before.text) && before.text !== 'vegetable') return true
     if (/^modified$/.test(before.text) && SOURCES.test(words[hit.from - 2]?.text ?? '') && isTight(before))

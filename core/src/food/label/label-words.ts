@@ -108,6 +108,7 @@ interface NamedFood {
   aliases: string[]
   contains: string[]
   extras: string[]
+  mayContain: string[]
   compound: boolean
 }
 
@@ -120,10 +121,18 @@ function addFood(words: Lexicon, food: NamedFood): void {
     // "Strawberry milk" says of itself what it holds.
     if (food.compound && tokens.some((t) => (phraseOf(words, [t])?.ids.length ?? 0) > 0)) continue
     // What is made of several things is vague without its own list; a word alone that carries nothing stays what it is.
-    if (food.compound && food.contains.length > 0)
+    const hides = [...food.contains, ...food.mayContain]
+    if (
+      food.compound &&
+      tokens.length === 1 &&
+      food.contains.length === 0 &&
+      words.benign.get(tokens[0] ?? '')?.has('en')
+    )
+      continue
+    if (food.compound && hides.length > 0)
       add(words, tokens, {
         kind: 'ask',
-        ids: food.contains,
+        ids: hides,
         lang: 'en',
         words: [],
         source: '',
