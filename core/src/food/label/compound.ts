@@ -70,7 +70,7 @@ const STEMS: Stem[] = [
 
 /** What a compound is made of beside its allergen: it explains the rest of the word. */
 const GLUE =
-  /vollkorn|frucht|misch|sauerteig|natur|land|butter|gewurz|vollmilch|mager|voll|korn|kerne?n?|kernmehl|pulver|eiweiss|protein|fett|extrakt|schrot|flocken|griess|gries|starke|quell|zucker|sirup|creme|mark|mus|ol|oel|saat|samen|salz|stucke?n?|stuckchen|splitter|stifte|blattchen|anteil|zubereitung|erzeugnisse?|produkte?|gehackte?|gerostete?|gemahlene?|haltige?[nrs]?|filets?|sosse|sauce|brot|brotchen|teig|mischung|getrocknete?|kleie|keime?|malz|powder|meal|flour|cake|dust|based?|style|oil|fat|paste|butter|free|solids|fibre|germ|bran|white|whole|wholemeal|mehl|frisch|bio|hart|weich|suss|kuh|ziegen|schaf|hafer|dinkel|roggen|poeder|meel|bloem|zetmeel|eiwit|pasta|noten|alaska|atlantik|rein/g
+  /vollkorn|brei|suppe|frucht|misch|sauerteig|natur|land|butter|gewurz|vollmilch|mager|voll|korn|kerne?n?|kernmehl|pulver|eiweiss|protein|fett|extrakt|schrot|flocken|griess|gries|starke|quell|zucker|sirup|creme|mark|mus|ol|oel|saat|samen|salz|stucke?n?|stuckchen|splitter|stifte|blattchen|anteil|zubereitung|erzeugnisse?|produkte?|gehackte?|gerostete?|gemahlene?|haltige?[nrs]?|filets?|sosse|sauce|brot|brotchen|teig|mischung|getrocknete?|kleie|keime?|malz|powder|meal|flour|cake|dust|based?|style|oil|fat|paste|butter|free|solids|fibre|germ|bran|white|whole|wholemeal|mehl|frisch|bio|hart|weich|suss|kuh|ziegen|schaf|hafer|dinkel|roggen|poeder|meel|bloem|zetmeel|eiwit|pasta|noten|alaska|atlantik|rein/g
 
 export interface Compound {
   ids: string[]

@@ -2,6 +2,7 @@
  * Where allergens, extras, vague words and false friends stand in the words of a label. A phrase that takes an allergen away ("cocoa
  * butter", "almond milk") joins over a space or a hyphen only; one that adds may run over the end of a line.
  */
+import { remembered } from '../../amount/memo'
 import { isOrUnder } from '../allergens'
 import { claimedBy, compoundIds } from './compound'
 import { hitOf, type Hit } from './hit'
@@ -14,7 +15,7 @@ import { isLoose, isTight } from './text'
 const MILK =
   /^(milk|milch|lait|leche|leite|mleko|mleka|llaeth|laeth|молоко|молока|حلیب|دودھ|دوده|latte|melk|lapte|sut)$/
 
-const alone = (word: string): Phrase | null => phraseAt([{ text: word }], 0, () => false)
+const alone = remembered(10_000, (word: string): Phrase | null => phraseAt([{ text: word }], 0, () => false))
 
 /** What the words of a phrase mean one by one and the phrase does not. */
 function takenAway(words: readonly Read[], from: number, phrase: Phrase): string[] {

@@ -5,6 +5,7 @@
  */
 import data from '../../../data/label-words.json'
 import foods from '../../../data/foods.json'
+import { remembered } from '../../amount/memo'
 import { isAdditive } from './additives'
 import { meaningAt, type Meaning, type Phrase } from './meaning'
 import { normaliseLabel } from './text'
@@ -118,17 +119,22 @@ function addFood(words: Lexicon, food: NamedFood): void {
     const tokens = plainPhrase(name)
     if (tokens.length === 0 || phraseOf(words, tokens)) continue
     const holds = [...food.contains, ...food.extras]
-    // "Strawberry milk" says of itself what it holds.
-    if (food.compound && tokens.some((t) => (phraseOf(words, [t])?.ids.length ?? 0) > 0)) continue
-    // What is made of several things is vague without its own list; a word alone that carries nothing stays what it is.
-    const hides = [...food.contains, ...food.mayContain]
+    // "Strawberry milk" says of itself what it holds; "tortilla chips" are no tortilla.
+    const said = tokens
+      .flatMap((t) => phraseOf(words, [t])?.ids ?? [])
+      .filter((id) => !food.extras.includes(id))
+    const plants = said.filter((id) => !food.contains.includes(id) && food.mayContain.includes(id))
     if (
       food.compound &&
-      tokens.length === 1 &&
-      food.contains.length === 0 &&
-      words.benign.get(tokens[0] ?? '')?.has('en')
+      said.length > plants.length &&
+      said.every((id) => food.contains.includes(id) || plants.includes(id))
     )
       continue
+    // What is made of several things is vague without its own list; a word alone that carries nothing stays what it is.
+    const hides = [...food.contains, ...food.mayContain]
+    if (food.compound && food.contains.length === 0 && tokens.every((t) => words.known.has(t))) continue
+    if (food.compound && food.extras.length > 0)
+      add(words, tokens, { kind: 'extra', ids: food.extras, lang: 'en', words: [], source: '' })
     if (food.compound && hides.length > 0)
       add(words, tokens, {
         kind: 'ask',
@@ -201,9 +207,12 @@ function variants(word: string): string[] {
 }
 
 /** A word that says something, or carries nothing, by itself; one that is only a part of phrases is not known without its phrase. */
-export const isKnown = (word: string): boolean =>
-  isAdditive(word) ||
-  variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s)))
+export const isKnown = remembered(
+  20_000,
+  (word: string): boolean =>
+    isAdditive(word) ||
+    variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s))),
+)
 
 /** Known, or a part of a phrase: no misspelling of anything. */
 export const isSpelt = (word: string): boolean =>

@@ -140,6 +140,15 @@ export function wordsOfText(text: string): Word[] {
       at = next
       continue
     }
+    // "коров'яче": in Cyrillic an apostrophe is a part of the word.
+    if (
+      /['’ʼ]/.test(char) &&
+      /\p{Script=Cyrillic}/u.test(text[at - 1] ?? '') &&
+      /\p{Script=Cyrillic}/u.test(text[next] ?? '')
+    ) {
+      at = next
+      continue
+    }
     const plain = plainChar(char)
     if (plain !== '' && LETTER.test(plain)) {
       current ??= { text: '', start: at, end: next, gap, line }

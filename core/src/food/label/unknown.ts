@@ -22,14 +22,38 @@ export function quietWords(words: readonly Read[], parts: readonly Scoped[]): (i
   return (i) => i < title || parts[i]?.aside === true
 }
 
+const FIRST = new Set(TRIGGERS.ingredients.map(([first]) => first))
+const opensList = (words: readonly Read[], at: number): boolean =>
+  FIRST.has(words[at]?.text) && TRIGGERS.ingredients.some((p) => matches(words, at, p))
+
 /** Where a title ends: before "Ingredients", with no comma in it, or a first short sentence with a list behind it. */
 function titleEnd(words: readonly Read[]): number {
-  const list = words.findIndex((_, i) => i < 14 && TRIGGERS.ingredients.some((p) => matches(words, i, p)))
+  const list = words.slice(0, 14).findIndex((_, i) => opensList(words, i))
   const plain = (to: number): boolean => words.slice(1, to).every((w) => !/[,;•([{]/.test(w.gap))
   if (list > 0 && plain(list)) return list
   const first = words.length === 0 ? 0 : sentenceEnd(words, 0)
   const commas = words.slice(first).filter((w) => w.gap.includes(',')).length
   return first <= 5 && first < words.length && commas >= 2 && plain(first) ? first : 0
+}
+
+/**
+ * Sentences behind the list that "Ingredients" opened, which list nothing: no colon, no bracket, at most one comma, three words at least.
+ * An allergen in them counts all the same; a word that Lea does not know is no ingredient there.
+ */
+function behindList(words: readonly Read[]): boolean[] {
+  const out = new Array<boolean>(words.length).fill(false)
+  const list = words.findIndex((_, i) => opensList(words, i))
+  if (list < 0) return out
+  for (let from = sentenceEnd(words, list); from < words.length;) {
+    const to = sentenceEnd(words, from)
+    const gaps = words.slice(from + 1, to).map((w) => w.gap)
+    const commas = gaps.filter((g) => /[,;•|]/.test(g)).length
+    const lists =
+      commas > 1 || gaps.some((g) => /[:([{]/.test(g)) || words.slice(from + 1, to).some((w) => w.line)
+    if (!lists && to - from >= 3) out.fill(true, from, to)
+    from = to
+  }
+  return out
 }
 
 /**
@@ -47,15 +71,19 @@ export function unknownWords(
     covered.fill(true, h.from, h.to)
     if (h.rest) rest.add(h.from)
   }
-  const hasList = words.some((_, i) => i < 14 && TRIGGERS.ingredients.some((p) => matches(words, i, p)))
-  const title = hasList ? titleEnd(words) : 0
+  const hasList = words.slice(0, 14).some((_, i) => opensList(words, i))
+  const end = titleEnd(words)
+  const commas = words.filter((w) => w.gap.includes(',')).length
+  // Without "Ingredients" a name of several words over a real list is taken for a title.
+  const title = hasList || (end > 1 && commas >= 3) ? end : 0
+  const behind = behindList(words)
   const unknown = words.flatMap((w, i) => {
     const raw = text.slice(w.start, w.end)
     if (isForeign(raw)) return [i]
     if (w.unsure || rest.has(i)) return [i]
     if (covered[i] || parts[i]?.opens || isKnown(w.text)) return []
     if (w.text.length < 3 && PARTICLE.test(w.text)) return []
-    return i < title || parts[i]?.aside === true ? [] : [i]
+    return i < title || behind[i] === true || parts[i]?.aside === true ? [] : [i]
   })
   const solid = words.filter((w) => w.text.length > 2).length
   const foreign = unknown.filter((i) => isForeign(text.slice(words[i]?.start, words[i]?.end))).length
