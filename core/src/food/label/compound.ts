@@ -87,10 +87,13 @@ export function compoundIds(word: string): Compound | null {
   let rest = word
   for (const { stem } of found) rest = rest.replace(new RegExp(stem.source, 'g'), ' ')
   rest = rest.replace(GLUE, ' ').replace(/\b(s|n|e|en|es|er|r)\b/g, ' ')
+  const ids = [...new Set(found.flatMap((s) => s.ids))]
+  // Nuts without a kind in a word that nobody knows may be any of them, and peanut.
+  const anyNut = ids.join() === 'tree-nuts'
   return {
-    ids: [...new Set(found.flatMap((s) => s.ids))],
+    ids,
     note: 'part of this word',
-    rest: rest.split(/\s+/).some((part) => part.length > 2),
+    rest: anyNut || rest.split(/\s+/).some((part) => part.length > 2),
   }
 }
 

@@ -5,7 +5,7 @@
 import { baseReading } from './base'
 import { isNameInRow, itemAround } from './find-hits'
 import type { Hit } from './hit'
-import { TRIGGERS } from './label-words'
+import { TRIGGERS } from './triggers'
 import { matches, type Scoped } from './scope'
 import type { Read } from './spelling'
 import { isTight } from './text'

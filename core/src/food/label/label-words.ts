@@ -9,6 +9,7 @@ import { remembered } from '../../amount/memo'
 import { isAdditive } from './additives'
 import { meaningAt, type Meaning, type Phrase } from './meaning'
 import { normaliseLabel } from './text'
+import { TRIGGERS } from './triggers'
 
 type Kind = 'allergen' | 'extra' | 'friend' | 'ask'
 interface Row {
@@ -37,8 +38,9 @@ interface Lexicon {
   benign: Map<string, Set<string>>
   /** Words that stand in phrases: alone they say nothing, and they are no spelling of something else. */
   parts: Set<string>
-  /** The longest first. */
+  /** Beginnings that make a word known, the longest first; and those that stand in phrases only. */
   stems: string[]
+  partStems: string[]
   allergenWords: string[]
 }
 
@@ -58,12 +60,14 @@ const putIn = (map: Map<string, Set<string>>, word: string, lang: string): void 
 
 const unique = <T>(list: readonly T[]): T[] => [...new Set(list)]
 
-function add({ root, known, parts, stems }: Lexicon, tokens: string[], row: Row): void {
+function add({ root, known, parts, stems, partStems }: Lexicon, tokens: string[], row: Row): void {
   let at = root
   for (const token of tokens) {
     if (token.endsWith('*')) {
       const stem = token.slice(0, -1)
-      if (!stems.includes(stem)) stems.push(stem)
+      // "Lecytyna z soj*" does not make every word known that begins so.
+      const list = tokens.length === 1 ? stems : partStems
+      if (!list.includes(stem)) list.push(stem)
       let branch = at.stems.find(([s]) => s === stem)
       if (!branch) at.stems.push((branch = [stem, node()]))
       at = branch[1]
@@ -165,6 +169,7 @@ function build(): Lexicon {
     benign: new Map(),
     parts: new Set(),
     stems: [],
+    partStems: [],
     allergenWords: [],
   }
   for (const row of data.rows as Row[]) {
@@ -214,9 +219,22 @@ export const isKnown = remembered(
     variants(word).some((v) => lexicon().known.has(v) || lexicon().stems.some((s) => v.startsWith(s))),
 )
 
+let endings: ReadonlySet<string> | undefined
+/**
+ * A word that carries nothing with another ending ("пастеризовані", "seleccionados"): the same but for its last letters, and long enough
+ * that nothing else begins so.
+ */
+export function isInflected(word: string): boolean {
+  const beginnings = (w: string): string[] =>
+    Array.from({ length: 4 }, (_, cut) => w.slice(0, w.length - cut)).filter((b) => b.length >= 8)
+  endings ??= new Set([...lexicon().benign.keys()].flatMap(beginnings))
+  return beginnings(word).some((b) => endings?.has(b))
+}
+
 /** Known, or a part of a phrase: no misspelling of anything. */
 export const isSpelt = (word: string): boolean =>
-  isKnown(word) || variants(word).some((v) => lexicon().parts.has(v))
+  isKnown(word) ||
+  variants(word).some((v) => lexicon().parts.has(v) || lexicon().partStems.some((s) => v.startsWith(s)))
 
 /** The languages in which a word is known by itself. */
 export const languagesOf = (word: string): ReadonlySet<string> | undefined => lexicon().known.get(word)
@@ -226,7 +244,9 @@ let begun: ReadonlySet<string> | undefined
 export function beginsKnown(text: string): boolean {
   const beginnings = (word: string): string[] =>
     Array.from({ length: word.length }, (_, i) => word.slice(0, i + 1))
-  begun ??= new Set([...lexicon().known.keys(), ...lexicon().stems].flatMap(beginnings))
+  begun ??= new Set(
+    [...lexicon().known.keys(), ...lexicon().stems, ...lexicon().partStems].flatMap(beginnings),
+  )
   return variants(text).some((v) => begun?.has(v)) || /^[\u0600-\u06ff]{1,3}$/.test(text)
 }
 
@@ -268,25 +288,3 @@ export function phraseAt(
         language,
       )
 }
-
-const phrases = (text: string): string[][] => text.split('|').map((p) => normaliseLabel(p).split(' '))
-const T = data.triggers
-/** Phrases that open a part of a label: its list, its summary, its warning, its claims. */
-export const TRIGGERS = {
-  ingredients: phrases(T.ingredients),
-  contains: phrases(T.contains),
-  may: phrases(T.may),
-  whole: phrases(T.whole),
-  made: phrases(T.made),
-  place: phrases(T.place),
-  free: phrases(T.free),
-  suitable: phrases(T.suitable),
-  stop: phrases(T.stop),
-  /** How it is kept, cooked and where it comes from: only where a sentence begins so. */
-  how: phrases(T.how),
-  /** A claim that stands behind what it is about: "milk free", "دودھ سے پاک". */
-  after: phrases(T.after),
-  /** What makes of a place one where something is handled: "a kitchen that also uses ...". */
-  relative: phrases(T.relative),
-} as const
-export type Trigger = keyof typeof TRIGGERS

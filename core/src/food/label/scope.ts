@@ -3,7 +3,7 @@
  * nothing of what is inside (*none*). A part ends at a sentence's end, at its closing bracket, or where another opens; a claim is short.
  * Patterns: allergens.md B5 and B6 (FSA guidance; common practice), from memory.
  */
-import { TRIGGERS, type Trigger } from './label-words'
+import { TRIGGERS, type Trigger } from './triggers'
 import type { Read } from './spelling'
 import { isLoose } from './text'
 

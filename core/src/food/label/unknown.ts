@@ -3,7 +3,8 @@
  * ("latte" of "caffè latte") is not known without it. A script that is not read is unknown at any length.
  */
 import type { Hit } from './hit'
-import { isKnown, TRIGGERS } from './label-words'
+import { isInflected, isKnown } from './label-words'
+import { TRIGGERS } from './triggers'
 import { matches, sentenceEnd, type Scoped } from './scope'
 import type { Read } from './spelling'
 
@@ -81,7 +82,7 @@ export function unknownWords(
     const raw = text.slice(w.start, w.end)
     if (isForeign(raw)) return [i]
     if (w.unsure || rest.has(i)) return [i]
-    if (covered[i] || parts[i]?.opens || isKnown(w.text)) return []
+    if (covered[i] || parts[i]?.opens || isKnown(w.text) || isInflected(w.text)) return []
     if (w.text.length < 3 && PARTICLE.test(w.text)) return []
     return i < title || behind[i] === true || parts[i]?.aside === true ? [] : [i]
   })
