@@ -57,7 +57,7 @@ export function findHits(words: readonly Read[], language: (index: number) => st
     } else if (far && !near) phrase = far
     if (phrase) {
       // By its beginning a word may be of another language ("małż", "Malzmehl"): what stands in it counts too.
-      const foreign = phrase.length === 1 && !languagesOf(word.text)
+      const foreign = phrase.length === 1 && word.text.length > 7 && !languagesOf(word.text)
       const stems = foreign ? compoundIds(word.text) : null
       const ids = stems ? [...new Set([...phrase.ids, ...stems.ids])] : phrase.ids
       hits.push(hitOf({ ...phrase, ids }, at, open === undefined ? {} : { open }))
