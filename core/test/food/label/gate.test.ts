@@ -66,7 +66,8 @@ describe('two allergens', () => {
     for (const all of NAMES)
       for (const [a, x] of all)
         for (const [b, y] of all.filter(([id]) => id !== a))
-          for (const gap of HARD) {
+          // Each pair meets a third of the ways to part them, and each way a third of the pairs.
+          for (const gap of HARD.filter((_, k) => k % 3 === (a.length + b.length + x.length) % 3)) {
             const text = `${x}${gap}${y}`
             const found = readLabel(text)
             for (const [id, word] of [
