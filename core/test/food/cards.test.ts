@@ -25,6 +25,12 @@ describe('what families write', () => {
     expect(parseConcern(words).open, JSON.stringify(found)).toBe(open)
     expect(found.none).toBe(false)
   })
+  it.each(cards.kept as [string, string][])(
+    '“%s” keeps %s: a turn of the sentence excepts nothing',
+    (words, want) => {
+      expect(readCard(words).ids).toEqual(expect.arrayContaining(ids(want)))
+    },
+  )
   it.each(cards.none)('“%s” is nothing', (words) => {
     expect(readCard(words)).toMatchObject({ ids: [], none: true, ask: [] })
     expect(readCard(words.toUpperCase()).none).toBe(true)

@@ -220,19 +220,33 @@ const at = (words: readonly string[], phrase: readonly string[], from = 0): numb
   return -1
 }
 
+/** What ends an exception: it is short. */
+const ENDS = /[,.;!?¶•|–]/
+/** Words that turn a sentence and except only with an "ok" behind them. */
+const BUT = new Set(
+  'but unless however mais aber pero mas ale ond але لکن لیکن مگر ma maar dar ama'
+    .split(' ')
+    .map(normaliseLabel),
+)
+/** "Not ok", "can have a reaction to": no exception, whatever stands beside it. */
+const VETO =
+  /^(not|no|never|t|cannot|cant|isnt|nicht|kein|keine|nie|pas|non|nao|nu|niet|geen|ddim|не|لا|ليس|نہیں|degil|worse|severe|severely|strict|strictly|traces?)$|reac|reak|allerg|alerg|uczul|swell|rash|hives|anaph|anaf|sick|vomit/
+
 /** Stretches of words that are excepted: behind "but" or "except", and before "ok" up to a comma. */
 function exceptions(words: readonly Read[], nothing: number): [number, number][] {
   const plain = words.map((w) => w.text)
   const out: [number, number][] = []
-  const parts = (i: number): boolean => /[.;!?¶]/.test(words[i]?.gap ?? '')
   for (let i = 0; i < plain.length; i++) {
     const except = EXCEPT.find((p) => at(plain.slice(i, i + p.length), p) === 0)
     if (except) {
       const from = i + except.length
       let to = from
-      while (to < plain.length && !(to > from && parts(to))) to += 1
+      while (to < plain.length && !(to > from && ENDS.test(words[to]?.gap ?? ''))) to += 1
+      const some = plain.slice(from, to)
+      // "Milk, but peanut is worse" excepts nothing: only "... but lemon is ok" does.
+      const really = !BUT.has(except.join(' ')) || ALLOWED.some((p) => at(some, p) >= 0)
       // What is excepted from nothing at all is the allergy.
-      if (!(nothing > 0 && i <= nothing)) out.push([from, to])
+      if (really && !(nothing > 0 && i <= nothing) && !some.some((w) => VETO.test(w))) out.push([from, to])
       i = to - 1
       continue
     }
@@ -242,7 +256,7 @@ function exceptions(words: readonly Read[], nothing: number): [number, number][]
     while (from > 0 && !/[,.;!?¶•|–:]/.test(words[from]?.gap ?? '') && !words[from]?.line) from -= 1
     let to = i + allowed.length
     while (to < plain.length && !/[,.;!?¶•|–]/.test(words[to]?.gap ?? '')) to += 1
-    out.push([from, to])
+    if (!plain.slice(from, to).some((w) => VETO.test(w))) out.push([from, to])
     i = to - 1
   }
   return out
