@@ -100,10 +100,13 @@ export function tableVerdicts(text: string): CellVerdict[] {
   return out
 }
 
+/** A "no" is about a name; of a whole list of words it is not sure which it means. */
+const freeOf = (name: string): CellVerdict['says'] => (name.trim().split(/\s+/).length > 4 ? 'ask' : 'free')
+
 /** "Milk: yes, egg: no", "Milk ✓ Egg ✗", "☑ Milk ☐ Egg". */
 function inLine(line: string, at: number, ticks: boolean): CellVerdict[] {
   const out: CellVerdict[] = []
-  const words = /([^,;:|•\n✓✔☑✅√✗✘❌☐□[\]]+?)\s*(?:[:=]|\s[-–—])\s*([\p{L} ]+?)\s*(?=[,;.•|]|$)/giu
+  const words = /([^,;:.!?|•\n✓✔☑✅√✗✘❌☐□[\]]+?)\s*(?:[:=]|\s[-–—])\s*([\p{L} ]+?)\s*(?=[,;.•|]|$)/giu
   for (const found of line.matchAll(words)) {
     const [whole, name = '', word = ''] = found
     if (!isVerdict(word.trim())) continue
@@ -112,7 +115,7 @@ function inLine(line: string, at: number, ticks: boolean): CellVerdict[] {
     out.push({
       start,
       end: at + found.index + name.length,
-      says: YES.test(word.trim()) ? 'contains' : MAY.test(word.trim()) ? 'may' : 'free',
+      says: YES.test(word.trim()) ? 'contains' : MAY.test(word.trim()) ? 'may' : freeOf(name),
       cells: [[cell, cell + word.length]],
     })
   }
@@ -120,7 +123,7 @@ function inLine(line: string, at: number, ticks: boolean): CellVerdict[] {
   // A line that begins with a box has its names behind the boxes, else before the marks.
   const before = new RegExp(`^\\s*${mark}`).test(line)
   const marked = new RegExp(
-    before ? `${mark}\\s*([^,;|•✓✔☑✅√✗✘❌☐□[\\]]+)` : `([^,;|•✓✔☑✅√✗✘❌☐□[\\]]+?)\\s*${mark}`,
+    before ? `${mark}\\s*([^,;:.!?|•✓✔☑✅√✗✘❌☐□[\\]]+)` : `([^,;:.!?|•✓✔☑✅√✗✘❌☐□[\\]]+?)\\s*${mark}`,
     'gu',
   )
   for (const found of line.matchAll(marked)) {
@@ -129,7 +132,7 @@ function inLine(line: string, at: number, ticks: boolean): CellVerdict[] {
     const from = at + found.index + found[0].indexOf(name)
     const yes = TICK.test(sign)
     // An empty box says nothing as long as no box is ticked; a cross may mean that it is in it.
-    const says = yes ? 'contains' : ticks ? 'free' : 'ask'
+    const says = yes ? 'contains' : ticks ? freeOf(name) : 'ask'
     out.push({ start: from, end: from + name.length, says, cells: [] })
   }
   return out
