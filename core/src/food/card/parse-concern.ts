@@ -286,7 +286,7 @@ export function parsedConcernText(words: string): string {
   if (words.trim() === '' || allergenOf(words)) return ''
   const { ids, open } = parseConcern(words)
   const { allowed, none } = readCard(words)
-  if (none) return `“${words.trim()}”: nothing to look for.`
+  if (none) return `“${words.trim()}”: the family names nothing.`
   const known =
     ids.length > 0
       ? `read as ${ids.map(allergenName).join(', ')}`

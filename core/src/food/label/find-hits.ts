@@ -25,7 +25,6 @@ function takenAway(words: readonly Read[], from: number, phrase: Phrase): string
 
 /**
  * @param language the language around a word, null where none stands out
- * @param isSummary whether a word stands in "contains ..." or "may contain ...": there no name changes its neighbour
  */
 export function findHits(words: readonly Read[], language: (index: number) => string | null): Hit[] {
   const hits: Hit[] = []

@@ -6,6 +6,7 @@
 import data from '../../../data/label-words.json'
 import foods from '../../../data/foods.json'
 import { remembered } from '../../amount/memo'
+import type { FoodFact } from '../foods'
 import { isAdditive } from './additives'
 import { meaningAt, type Meaning, type Phrase } from './meaning'
 import { normaliseLabel } from './text'
@@ -107,15 +108,10 @@ function add({ root, known, parts, stems, partStems }: Lexicon, tokens: string[]
   })
 }
 
-interface NamedFood {
-  name: string
-  plural?: string
-  aliases: string[]
-  contains: string[]
-  extras: string[]
-  mayContain: string[]
-  compound: boolean
-}
+type NamedFood = Pick<
+  FoodFact,
+  'name' | 'plural' | 'aliases' | 'contains' | 'extras' | 'mayContain' | 'compound'
+>
 
 /** The name of a food that Lea knows is a phrase too: it holds what the food holds; of a compound one its packet has to say. */
 function addFood(words: Lexicon, food: NamedFood): void {

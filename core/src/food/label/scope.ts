@@ -34,7 +34,7 @@ export function matches(words: readonly Read[], at: number, phrase: readonly str
   })
 }
 
-type Opening = Exclude<Trigger, 'whole' | 'place' | 'after' | 'relative'>
+type Opening = Exclude<Trigger, 'whole' | 'place' | 'after'>
 const KINDS: readonly Opening[] = [
   'may',
   'free',

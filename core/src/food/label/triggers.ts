@@ -19,7 +19,5 @@ export const TRIGGERS = {
   how: phrases(T.how),
   /** A claim that stands behind what it is about: "milk free", "دودھ سے پاک". */
   after: phrases(T.after),
-  /** What makes of a place one where something is handled: "a kitchen that also uses ...". */
-  relative: phrases(T.relative),
 } as const
 export type Trigger = keyof typeof TRIGGERS
