@@ -89,14 +89,23 @@ export const useSession = defineStore('session', () => {
     })
   }
 
-  async function recompute(): Promise<void> {
+  /** The plan that is being made for the last change; whoever waits for an earlier one waits for it. */
+  let latest: Promise<void> = Promise.resolve()
+  function recompute(): Promise<void> {
     const wanted = request()
-    if (!wanted || (frozen.value && arrived.value.length === 0)) return
+    if (!wanted || (frozen.value && arrived.value.length === 0)) return latest
+    latest = planFor(wanted)
+    return latest
+  }
+
+  async function planFor(wanted: PlanRequest): Promise<void> {
     asked += 1
     const mine = asked
     working.value = true
-    const answer = await compileInWorker(wanted)
-    if (mine !== asked) return
+    const answer = await compileInWorker(wanted).catch((fault: unknown) => ({
+      error: { field: '', says: inWords(fault) },
+    }))
+    if (mine !== asked) return latest
     working.value = false
     if (frozen.value) {
       preview.value = 'plan' in answer ? answer.plan : null
@@ -233,12 +242,14 @@ export const useSession = defineStore('session', () => {
     if (!session) return 'There is no session.'
     try {
       // What was changed a moment ago is there before the server plans by it.
-      const answer = await saving.after(() =>
-        api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
+      const answer = await saving.after(async () => {
+        // And the plan that knows it is on the screen: it is the one to be named.
+        await latest
+        return api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
           digest: plan.value?.digest,
           effort: effort.value,
-        }),
-      )
+        })
+      })
       stored.value = answer.session
       show(answer.plan)
       void cacheAnswer(`/sessions/${session.id}`, answer)
