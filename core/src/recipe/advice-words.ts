@@ -1,56 +1,18 @@
-/** Words that people write for shapes, jobs and knives, for `advise`. Common practice, from memory. */
+/** Words that people write for jobs and tools, for `advise`. Common practice, from memory. */
 
-/** Words for a shape, and the preparation codes they stand for. `WHOLE`, `COIN` and the like settle nothing. */
-export const SHAPE_WORDS: readonly (readonly [readonly string[], readonly string[]])[] = [
-  [['grated', 'shredded', 'ribbons', 'ribbon'], ['GRATE']],
-  [
-    [
-      'cooked soft',
-      'soft cooked',
-      'cooked',
-      'steamed',
-      'boiled',
-      'stewed',
-      'roasted',
-      'poached',
-      'cooked until soft',
-    ],
-    ['COOKSOFT'],
-  ],
-  [
-    ['mashed', 'squashed', 'pureed', 'puree', 'blended', 'smooth puree', 'squished'],
-    ['MASH', 'FLAT', 'PUREE'],
-  ],
-  [['flattened', 'squashed flat', 'crushed', 'flat'], ['FLAT']],
-  [['quartered', 'quarters', 'quarter', 'quartered lengthways', 'quartered lengthwise'], ['QL']],
-  [['strips', 'strip', 'thin strips', 'fingers'], ['STRIP']],
-  [['batons', 'baton', 'sticks', 'narrow sticks'], ['BATON']],
-  [['slices', 'sliced', 'thin slices', 'thin slice', 'slice', 'thinly sliced'], ['SLICE']],
-  [['thin', 'thinly spread', 'thin smear', 'smear', 'spread thin', 'thinly', 'thin on toast'], ['THIN']],
-  [
-    ['ground', 'flaked', 'milled', 'ground fine', 'finely ground'],
-    ['GROUND', 'CHOP'],
-  ],
-  [['finely chopped', 'chopped fine', 'chopped', 'chopped small'], ['CHOP']],
-  [['halved', 'halves', 'cut in half'], ['HALVE']],
-  [['boned', 'boneless', 'bones out', 'deboned'], ['DEBONE']],
-  [['stoned', 'pitted', 'stone out', 'stones out', 'destoned'], ['DESTONE']],
-  [['peeled', 'skin off', 'skinless', 'skinned'], ['SKINOFF']],
-  [
-    ['soaked', 'baked in'],
-    ['SOAKED', 'CHOP'],
-  ],
-  [['dissolved', 'melted'], ['DISSOLVED']],
-  [['removed', 'taken out', 'taken off'], ['REMOVE']],
-  [['whole'], ['WHOLE']],
-  [['coins', 'coin', 'rounds', 'discs', 'round slices'], ['COIN']],
-  [['cubes', 'cube', 'chunks', 'chunk', 'diced', 'lumps'], ['CHUNK']],
-  [['spoonful', 'by the spoon', 'off the spoon', 'lump'], ['SPOONFUL']],
-  [['balls', 'ball'], ['BALL']],
-]
-
-/** A job is named where a word of each list stands in the text. */
-export const JOB_WORDS: readonly { id: string; all: readonly (readonly string[])[] }[] = [
+/**
+ * A job is named where a word of each list stands in the text; `only`: in what is asked about, not in how it is done, or as its first word.
+ */
+export const JOB_WORDS: readonly {
+  id: string
+  all: readonly (readonly string[])[]
+  only?: 'what' | 'first'
+}[] = [
+  {
+    id: 'bridge-cut',
+    all: [['cut', 'cuts', 'cutting', 'slice', 'slices', 'chop', 'chops', 'chopping', 'dice', 'dices', 'halve', 'halves']],
+    only: 'first',
+  },
   {
     id: 'carry-hot',
     all: [
@@ -98,13 +60,28 @@ export const JOB_WORDS: readonly { id: string; all: readonly (readonly string[])
   },
   { id: 'bridge-cut', all: [['bridge', 'bridge cut', 'bridge hold', 'bridge cuts']] },
   { id: 'claw-cut', all: [['claw', 'claw cut', 'claw hold', 'claw grip']] },
-  { id: 'grate', all: [['grate', 'grates', 'grating', 'grater', 'box grater']] },
+  { id: 'grate', all: [['grate', 'grates', 'grating', 'grater', 'box grater', 'zest', 'zests', 'zester', 'zesting']] },
   { id: 'peel-peeler', all: [['peeler', 'peel with a peeler']] },
   { id: 'tear', all: [['tear', 'tears', 'tearing']] },
   { id: 'snip-scissors', all: [['snip', 'snips', 'scissors']] },
-  { id: 'use-hob', all: [['hob', 'stove', 'cooker', 'frying pan', 'saucepan on the heat']] },
-  { id: 'use-oven', all: [['hot oven', 'oven tray', 'into the oven', 'out of the oven', 'oven']] },
-  { id: 'use-microwave', all: [['microwave']] },
+  {
+    id: 'use-hob',
+    all: [
+      [
+        ...['hob', 'stove', 'cooker', 'frying pan', 'saucepan on the heat', 'wok', 'skillet'],
+      ],
+    ],
+  },
+  {
+    id: 'use-hob',
+    all: [['fry', 'fries', 'frying', 'shallow fry', 'boil', 'boils', 'boil an egg', 'boil eggs', 'simmer', 'simmers']],
+    only: 'what',
+  },
+  { id: 'use-oven', all: [['hot oven', 'oven tray', 'into the oven', 'out of the oven', 'oven', 'air fryer']] },
+  { id: 'use-toaster', all: [['toaster', 'toasters']] },
+  { id: 'use-toaster-oven', all: [['toaster oven', 'grill', 'under the grill']] },
+  { id: 'crush-pestle', all: [['pestle', 'mortar', 'pestle and mortar']] },
+  { id: 'use-microwave', all: [['microwave', 'microwaves']] },
   { id: 'use-campfire', all: [['campfire', 'fire', 'embers']] },
   { id: 'use-griddle', all: [['griddle']] },
   { id: 'electric-mixer', all: [['electric mixer', 'hand mixer', 'electric whisk']] },
@@ -112,8 +89,8 @@ export const JOB_WORDS: readonly { id: string; all: readonly (readonly string[])
   {
     id: 'open-can',
     all: [
-      ['open', 'opens', 'opening'],
-      ['can', 'tin'],
+      ['open', 'opens', 'opening', 'opener'],
+      ['can', 'tin', 'tin opener', 'can opener'],
     ],
   },
   { id: 'knead', all: [['knead', 'kneads', 'kneading']] },
@@ -126,7 +103,7 @@ export const JOB_WORDS: readonly { id: string; all: readonly (readonly string[])
   { id: 'rub-in', all: [['rub in', 'rubs in', 'rubbing in']] },
   { id: 'roll-out', all: [['roll out', 'rolls out', 'rolling out', 'rolling pin']] },
   { id: 'taste', all: [['taste', 'tastes', 'tasting']] },
-  { id: 'core', all: [['core', 'cores', 'coring']] },
+  { id: 'core', all: [['core', 'cores', 'coring']], only: 'what' },
   { id: 'pipe', all: [['pipe', 'pipes', 'piping']] },
   { id: 'sieve', all: [['sieve', 'sieves', 'sieving', 'sift']] },
   { id: 'fold', all: [['fold', 'folds in', 'folding']] },
@@ -161,7 +138,7 @@ export const KNIFE_WORDS: readonly {
   },
   {
     id: 'paring-knife-pointed',
-    words: ['paring knife', 'pointed knife', 'small sharp knife', 'sharp knife'],
+    words: ['paring knife', 'pointed knife', 'small sharp knife', 'sharp knife', 'sharp knives', 'steak knife'],
     from: 72,
     overseen: 108,
   },
@@ -174,8 +151,32 @@ export const KNIFE_WORDS: readonly {
   { id: 'bread-knife-long', words: ['bread knife', 'herb blade', 'mezzaluna'], from: 120, overseen: 144 },
   {
     id: 'mandoline',
-    words: ['mandoline', 'mandolin', 'cleaver', 'boning knife', 'food processor blade'],
+    words: ['mandoline', 'mandolin', 'cleaver', 'boning knife', 'food processor blade', 'scalpel', 'craft knife'],
     from: null,
     overseen: 0,
+  },
+]
+
+/** Machines and fires that no child works here. */
+export const ADULT_TOOLS: readonly { id: string; words: readonly string[]; because: string }[] = [
+  {
+    id: 'stick-blender',
+    words: ['stick blender', 'hand blender', 'immersion blender', 'hand held blender', 'blend hot', 'blending hot'],
+    because: 'an open blade that starts at a touch, and hot splashes',
+  },
+  {
+    id: 'food-processor',
+    words: ['food processor', 'meat grinder', 'mincer', 'meat slicer'],
+    because: 'blades that are sharp when they stand still too',
+  },
+  {
+    id: 'light-fire',
+    words: ['match', 'matches', 'lighter', 'blowtorch', 'light the candles', 'light the fire', 'light the barbecue'],
+    because: 'an open flame',
+  },
+  {
+    id: 'pressure-cooker',
+    words: ['pressure cooker', 'instant pot'],
+    because: 'steam under pressure',
   },
 ]

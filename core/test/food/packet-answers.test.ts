@@ -5,7 +5,7 @@ import { packetFault, packetQuestions, packetReading } from '../../src/food/pack
 import { foodBook } from '../../src/food/own-foods'
 import { foodFault, settledFood, SHAPE_ANSWERS } from '../../src/food/settle-food'
 import { foodSchema } from '../../src/schema/own-food'
-import { SHAPE_ROWS } from '../../src/food/choking'
+import { SHAPE_ROWS } from '../../src/food/by-age/choking'
 
 const stock = foodBook().of('stock-cube-veg')
 const LABEL = 'Salt, flavouring, modified starch, flurbinate. Keep dry.'

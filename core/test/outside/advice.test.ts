@@ -3,8 +3,8 @@
  * CACFP, CDC, AAP, FDA, EYFS, British Nutrition Foundation; all from memory. Default: the stricter of UK and US.
  */
 import { describe, expect, it } from 'vitest'
-import { SHAPE_ROWS } from '../../src/food/choking'
-import { EARLY_ROWS } from '../../src/food/too-early'
+import { SHAPE_ROWS } from '../../src/food/by-age/choking'
+import { EARLY_ROWS } from '../../src/food/by-age/too-early'
 import { advise } from '../../src/recipe/advice'
 
 type Case = [string, number, string, string, string, ('uk' | 'us')?]
@@ -55,7 +55,8 @@ describe('readings', () => {
     ['thing nobody knows', 'out 1 h at 24 °C', 'uk', 'unknown'],
     ['yoghurt pots', 'out 90 min at 33 °C', 'uk', 'stop'],
     ['child with diarrhoea 50 hours ago', '', 'uk', 'unknown'],
-    ['soup', 'reheated in the oven at 180 °C for 20 min', 'uk', 'unknown'],
+    // An oven's figure is no reading of the food: an adult's job is named, and nothing is said to be done.
+    ['soup', 'reheated in the oven at 180 °C for 20 min', 'uk', 'adult'],
     ['soup', 'cooked for 30 min, core 70 °C', 'uk', 'stop'],
     ['soup', 'core not yet 75 °C for 30 s', 'uk', 'stop'],
     ['soup', 'core 75 °C for 30 s, the other piece 60 °C', 'uk', 'stop'],
@@ -70,9 +71,7 @@ describe('readings', () => {
 })
 
 describe('every row of the choking table', () => {
-  const limited = SHAPE_ROWS.filter(
-    (r) => r.rules.length > 0 && !['honey', 'rice-drink', 'salt'].includes(r.id),
-  )
+  const limited = SHAPE_ROWS.filter((r) => r.rules.length > 0)
   it.each(limited.map((r) => [r.id, r] as const))(
     '%s: bare and below the age it is held back, with its source',
     (_id, row) => {
@@ -113,7 +112,9 @@ describe('every row of the choking table', () => {
     }[row.offer ?? '']
     if (!said) return
     const youngest = Math.min(...row.rules.map((r) => r.below ?? 216)) - 1
-    expect(advise({ months: youngest, what: row.names[0] ?? row.id, as: said }).result).not.toBe('stop')
+    const advice = advise({ months: youngest, what: row.names[0] ?? row.id, as: said })
+    // A name that another table means as well ("bean sprouts") is answered by its row there.
+    if (advice.matched === row.id) expect(advice.result).not.toBe('stop')
   })
 })
 

@@ -6,7 +6,9 @@ import { describe, expect, it } from 'vitest'
 import { adultsNeeded } from '../../src/craft/ratios'
 import { ageText, monthsOn } from '../../src/craft/ages'
 import { type Technique, formFor, techniqueOf } from '../../src/craft/techniques'
-import { shapeBreach } from '../../src/food/choking'
+import { shapeBreach, shapeRow } from '../../src/food/by-age/choking'
+import { earlyRowsOf, isTooEarly } from '../../src/food/by-age/too-early'
+import { formsOfCodes } from '../../src/food/by-age/forms'
 import { isUnknown } from '../../src/food/foods'
 import { foodBook } from '../../src/food/own-foods'
 
@@ -84,7 +86,9 @@ describe('shapes and too-early foods', () => {
   const foods = foodBook()
   const breach = (id: string, shape: string | undefined, months: number): string => {
     const food = foods.of(id)
-    return isUnknown(food) ? 'unknown' : (shapeBreach(food.shape, shape, months)?.rule.verdict ?? 'ok')
+    if (isUnknown(food)) return 'unknown'
+    const early = earlyRowsOf(food.id).find((r) => !r.note && isTooEarly(r, formsOfCodes(shape), months))
+    return early?.verdict ?? (shapeBreach(shapeRow(food.shape), formsOfCodes(shape), months)?.rule.verdict ?? 'ok')
   }
   it.each([
     ['grapes', undefined, 59, 'stop'],

@@ -74,7 +74,8 @@ function lineWith(
   { foods }: PlanStart,
   decisions: readonly Decision[],
 ): AdaptedLine[] {
-  const shape = decisionOn(decisions, 'shape', line.id)?.shape ?? line.shape
+  const decided = decisionOn(decisions, 'shape', line.id)?.shape
+  const shape = decided ?? line.shape
   const swap = swapId === undefined ? undefined : swapOf(swapId)
   const base = {
     line: line.id,
@@ -88,13 +89,27 @@ function lineWith(
     return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
   }
   return applySwap(swap, line.amount, line.unit).map((part) => ({
-    ...base,
+    ...withShape(base, decided ?? shapeAfterSwap(line, part.food, foods)),
     ...part,
     id: `${line.id}>${part.food}`,
     name: foodName(foods.of(part.food), part.unit === 'item'),
     swappedFrom: foodName(foods.of(line.food)),
     ...(swap.method && { method: swap.method }),
   }))
+}
+
+/** What the recipe does to a food it does to what stands in for it, where the same rules of form hold; else nobody has said it. */
+function shapeAfterSwap(line: RecipeLine, food: string, foods: PlanStart['foods']): string | undefined {
+  const rowOf = (id: string): string | undefined => {
+    const known = foods.of(id)
+    return isUnknown(known) ? undefined : known.shape
+  }
+  return rowOf(food) === rowOf(line.food) ? line.shape : undefined
+}
+
+function withShape<T extends { shape?: string }>(base: T, shape: string | undefined): Omit<T, 'shape'> & { shape?: string } {
+  const { shape: _, ...rest } = base
+  return shape === undefined ? rest : { ...rest, shape }
 }
 
 interface Around {

@@ -10,10 +10,12 @@ import { monthsOn } from '../../craft/ages'
 import { ratio } from '../../amount/ratio'
 import { crossTo, formWords } from '../../food/weights'
 import { isByChildren, TOLERANCE } from '../../recipe/recipe'
+import { stateLines, statesOf, type Hazards } from '../../recipe/states/hazards'
 import { clockBreaches } from './check-clock'
 import { ownWeights } from '../model/cupboard'
 import { packetsOf } from '../model/decision'
 import type { Plan } from '../model/plan'
+import { withSittings } from '../model/sittings'
 import type { PlanRequest } from '../model/request'
 import { madeBy } from '../model/scoop-sequence'
 import type { Task } from '../model/task'
@@ -37,6 +39,8 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
+  const recipe = withSittings(request.recipe, request.decisions)
+  const states = new Map(plan.bowls.map((b) => [b.id, statesOf(recipe, stateLines(b.lines, foods))]))
   return plan.turns.flatMap((turn) => {
     const task = tasks.get(turn.task)
     const child = request.children.find((c) => c.id === turn.child)
@@ -54,9 +58,33 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
       )
       if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
     }
+    const around = states.get(task.bowl)?.at(task.step, task.technique)
+    if (around) out.push(...aroundBreaches(around, task, plan, age, request).map((says) => `${turn.id}: ${turn.child} ${says}`))
     if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
     return out
   })
+}
+
+/** Heat, raw meat and what is not cooked yet, asked again of each turn. */
+function aroundBreaches(
+  { rawMeat, rawTaste, heat, deepOil }: Hazards,
+  task: Task,
+  plan: Plan,
+  age: number,
+  { rules }: PlanRequest,
+): string[] {
+  const may = (id: string): boolean => {
+    const technique = techniqueFor(id, rules.techniques)
+    return technique !== undefined && formFor(technique, age).kind === 'do'
+  }
+  const measured = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])?.name
+  const raw = task.measured ? rawMeat.filter((name) => name === measured) : rawMeat
+  return [
+    ...(raw.length > 0 ? [`must not touch raw ${raw.join(', ')}`] : []),
+    ...(rawTaste.length > 0 ? [`must not taste ${rawTaste.join(', ')} before it is cooked`] : []),
+    ...(deepOil ? ['is in the room with oil for deep frying'] : []),
+    ...(heat !== null && !may(heat === 'scalding' ? 'carry-hot' : 'use-hob') ? ['must not stand at what is hot'] : []),
+  ]
 }
 
 function timeRules(plan: Plan): string[] {

@@ -2,7 +2,7 @@
  * Pass 8, gather: the kit, what to do ahead, and what to buy in all.
  */
 import { techniqueOf } from '../../craft/techniques'
-import { PREPARATIONS } from '../../food/choking'
+import { preparationText } from '../../food/by-age/choking'
 import type { Clocked, Gathered, Pass } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import type { Plan } from '../model/plan'
@@ -52,7 +52,7 @@ function aheadOf(draft: Clocked): Plan['ahead'] {
   for (const line of draft.lines) {
     if (line.prep) ahead.push({ when: 'before', says: `${line.name}: ${line.prep}` })
     else if (line.shape)
-      ahead.push({ when: 'before', says: `${line.name}: ${PREPARATIONS[line.shape] ?? line.shape}` })
+      ahead.push({ when: 'before', says: `${line.name}: ${preparationText(line.shape)}` })
     if (line.method)
       ahead.push({ when: 'before', says: `instead of ${line.swappedFrom ?? line.name}: ${line.method}` })
   }

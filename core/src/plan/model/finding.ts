@@ -47,6 +47,9 @@ export type PassName = (typeof PASSES)[number]
 export type RuleName =
   | 'concern'
   | 'shape'
+  | 'too-early'
+  | 'eaten-raw'
+  | 'deep-oil'
   | 'object'
   | 'added-sugar'
   | 'ratio'

@@ -21,8 +21,10 @@ export interface Task {
   /** Ids of every food the hands meet here. */
   handles: string[]
   forms: TaskForm[]
-  /** Who takes no part: by its own plan, since it must not touch what is handled, or by its age. */
-  barred: { child: string; why: string; cause: 'plan' | 'touch' | 'age' }[]
+  /**
+   * Who takes no part: by its own plan, since it must not touch what is handled, since it is raw meat or hot, or by its age.
+   */
+  barred: { child: string; why: string; cause: 'plan' | 'touch' | 'raw' | 'heat' | 'age' }[]
   /** What a child does instead that takes no part. */
   instead?: { child: string; job: string }[]
   /** What a left-handed child, or one with a need, wants for it. */

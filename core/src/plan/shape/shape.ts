@@ -6,14 +6,15 @@
 import { countText } from '../../amount/show'
 import { adultsNeeded, RATIO_SOURCE } from '../../craft/ratios'
 import { ageText } from '../../craft/ages'
-import { PREPARATIONS, shapeBreach } from '../../food/choking'
 import { isUnknown } from '../../food/foods'
 import { advise } from '../../recipe/advice'
 import { isHot } from '../../recipe/recipe'
-import { hygieneOf, rawKind } from './hygiene'
+import { ageFindings } from './age-findings'
+import { hygieneOf } from './hygiene'
+import { oilFindings, rawFindings, rawNotes } from './raw-findings'
 import { choiceNotes, variantNotes } from './free-choice'
 import type { Adapted, Pass, Shaped } from '../model/draft'
-import { finding, nameToken, type Finding, type Fix } from '../model/finding'
+import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 
@@ -24,89 +25,14 @@ export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
     hygiene: hygieneOf(draft, request),
   },
   findings: [
-    ...shapeFindings(draft),
+    ...ageFindings(draft, request),
+    ...rawFindings(draft, request),
+    ...oilFindings(draft),
     ...objectFindings(draft),
     ...sugarFindings(draft),
     ...ratioFindings(draft, request),
   ],
 })
-
-function shapeFindings(draft: Adapted): Finding[] {
-  return draft.lines.flatMap((line) => {
-    const food = draft.foods.of(line.food)
-    if (isUnknown(food)) return []
-    const breach = shapeBreach(food.shape, line.shape, draft.youngest)
-    if (!breach) return []
-    const { row, rule } = breach
-    const limit = rule.below ?? 0
-    const under = draft.people.filter((p) => p.age < limit)
-    const fixes: Fix[] = []
-    if (row.offer && rule.unless.includes(row.offer)) {
-      fixes.push({
-        label: `Serve it ${PREPARATIONS[row.offer] ?? row.offer}`,
-        cost: 'an adult checks each piece',
-        action: { do: 'decide', decision: { kind: 'shape', line: line.line, shape: row.offer } },
-      })
-    }
-    if (draft.recipe.lines.find((l) => l.id === line.line)?.optional) {
-      fixes.push({
-        label: `Leave out the ${line.name}`,
-        cost: 'nothing stands in for it',
-        action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
-      })
-    }
-    fixes.push({
-      label: 'Go on, with a written reason',
-      cost: 'stays in the record',
-      action: { do: 'reason' },
-    })
-    return [
-      finding({
-        rule: 'shape',
-        pass: 'shape',
-        grade: 'stop',
-        subject: { line: line.id, food: line.food },
-        touches: under.map((p) => ({ child: p.id, about: row.id })),
-        says: `${line.name[0]?.toUpperCase() ?? ''}${line.name.slice(1)}: ${row.hazard}, and ${under
-          .map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`)
-          .join(', ')}. ${row.says}`,
-        because: line.shape
-          ? `${PREPARATIONS[line.shape] ?? line.shape} is not enough under ${ageText(limit)}.`
-          : `The recipe does not say how it is prepared; under ${ageText(limit)} it matters.`,
-        source: row.source,
-        fixes,
-        dependsOn: [line.food, line.shape, limit, under.map((p) => p.id)],
-      }),
-    ]
-  })
-}
-
-/** The steps at which something raw is on the table that nobody may taste: until heat comes. */
-function rawNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
-  const rawFoods = new Set<string>()
-  const notes: WatchNote[] = []
-  for (const step of recipe.steps) {
-    if (step.tasks.some((t) => isHot(t.place))) break
-    for (const use of step.uses) {
-      for (const line of lines.filter((l) => l.line === use.line)) {
-        const food = foods.of(line.food)
-        const kind = rawKind(line, foods)
-        if (kind) rawFoods.add(kind)
-        else if (!isUnknown(food) && food.contains.includes('egg') && !food.compound) rawFoods.add('egg')
-      }
-    }
-    if (rawFoods.size > 0) {
-      notes.push({
-        step: step.id,
-        grade: 'know',
-        about: WORK,
-        says: `No tasting yet: raw ${[...rawFoods].join(' and ')}.`,
-        source: 'FSA; FDA; CDC, from memory',
-      })
-    }
-  }
-  return recipeIsHeated(recipe.steps) ? notes : []
-}
 
 /** Chilli near eyes, and what comes hot from the hob or the oven to children. */
 function heatNotes({ recipe, lines, foods }: Adapted): WatchNote[] {
@@ -191,9 +117,6 @@ function sugarFindings(draft: Adapted): Finding[] {
     }),
   ]
 }
-
-const recipeIsHeated = (steps: Adapted['recipe']['steps']): boolean =>
-  steps.some((s) => s.tasks.some((t) => isHot(t.place)))
 
 function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[] {
   const have = adults.length

@@ -2,12 +2,13 @@
 import { sideJob } from '../../craft/side-jobs'
 import { helpsFor } from '../../craft/helps'
 import { gentleJob } from '../../craft/jobs-by-age'
-import { formFor, type Technique } from '../../craft/techniques'
+import { formFor, type Form, type Technique } from '../../craft/techniques'
 import { allergenName } from '../../food/allergens'
 import { barsHandling, meet } from '../../food/concerns'
 import type { DraftChild, Portioned } from '../model/draft'
 import type { PlanRequest } from '../model/request'
 import type { Task, TaskForm } from '../model/task'
+import type { StandingOver } from './standing-over'
 
 export interface Partake {
   forms: TaskForm[]
@@ -25,6 +26,8 @@ export function partake(
   handles: readonly string[],
   /** The foods that come in at this step: what a neighbour job is about. */
   fresh: readonly string[],
+  /** What stands over it whatever its verb is: heat, raw meat. */
+  around: readonly StandingOver[],
   draft: Foods,
   request: PlanRequest,
 ): Partake {
@@ -32,8 +35,12 @@ export function partake(
   const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
   for (const child of crew) {
     const touch = forbiddenTouch(child, handles, draft)
-    const form = formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id])
-    const bar = barOf(child, technique, touch, form)
+    const form = strictest(
+      formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id]),
+      around.map((a) => formFor(a.technique, child.age)),
+    )
+    const over = around.find((a) => formFor(a.technique, child.age).kind !== 'do')
+    const bar = barOf(child, technique, touch, over, form)
     if (bar !== null || form.kind !== 'do') {
       if (bar) out.barred.push({ child: child.id, ...bar })
       // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
@@ -60,16 +67,27 @@ export function partake(
   return out
 }
 
+/** A job in the hand of who may do it and may stand by what is over it: as near an adult as the nearer of them asks. */
+function strictest(form: Form, over: readonly Form[]): Form {
+  return over.reduce<Form>((a, b) => {
+    if (a.kind !== 'do') return a
+    if (b.kind !== 'do') return b
+    return { ...a, code: a.code === 'B' || b.code === 'B' ? 'B' : 'O', perAdult: Math.min(a.perAdult, b.perAdult) }
+  }, form)
+}
+
 /** What keeps a child from a technique, the gravest first: its own plan, an allergy, its age. */
 function barOf(
   child: DraftChild,
   technique: Technique,
   touch: string | null,
-  form: ReturnType<typeof formFor>,
+  over: StandingOver | undefined,
+  form: Form,
 ): Omit<Task['barred'][number], 'child'> | null {
   if (child.limits?.includes(technique.id))
     return { cause: 'plan', why: `${technique.name}: not by the child's own plan` }
   if (touch !== null) return { cause: 'touch', why: `does not touch ${touch}` }
+  if (over) return { cause: over.cause, why: over.why }
   return form.kind === 'do' ? null : { cause: 'age', why: `${technique.name}: ${form.why}` }
 }
 

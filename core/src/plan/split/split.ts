@@ -7,12 +7,14 @@ import { countText } from '../../amount/show'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
+import { stateLines, statesOf, type RecipeStates } from '../../recipe/states/hazards'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../../recipe/recipe'
 import { adultFor, cannotSupervise } from './adult-for'
 import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
+import { standingOver } from './standing-over'
 import { WORK, type WatchNote } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { setStations } from './stations'
@@ -22,13 +24,14 @@ import type { Task } from '../model/task'
 import { minutesText } from '../../amount/clock-time'
 
 export const split: Pass<Portioned, Split> = (draft, request) => {
-  const set = draft.bowls.flatMap((bowl, index) =>
-    draft.recipe.steps.map((step) =>
-      setStations(step, stepTasks(step, bowl, index, draft, request), bowl, draft.people, request),
-    ),
-  )
+  const set = draft.bowls.flatMap((bowl, index) => {
+    const states = statesOf(draft.recipe, stateLines(bowl.lines, draft.foods))
+    return draft.recipe.steps.map((step) =>
+      setStations(step, stepTasks({ step, bowl, index, states }, draft, request), bowl, draft.people, request),
+    )
+  })
   const tasks = set.flatMap((s) => s.tasks)
-  const watch = [...draft.watch, ...hazardNotes(tasks), ...turnNotes(tasks), ...barredNotes(tasks)]
+  const watch = [...draft.watch, ...hazardNotes(tasks), ...turnNotes(tasks), ...barredNotes(tasks), ...aroundNotes(tasks)]
   const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
   return {
     draft: { ...draft, tasks, watch },
@@ -36,13 +39,15 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
   }
 }
 
-function stepTasks(
-  step: RecipeStep,
-  bowl: Bowl,
-  index: number,
-  draft: Portioned,
-  request: PlanRequest,
-): Task[] {
+interface Place {
+  step: RecipeStep
+  bowl: Bowl
+  index: number
+  states: RecipeStates
+}
+
+function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[] {
+  const { step, bowl } = place
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
@@ -51,7 +56,7 @@ function stepTasks(
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
     return lines.map((line) =>
-      buildTask({ step, task, technique, bowl, index, line, handled, used }, draft, request),
+      buildTask({ ...place, task, technique, line, handled, used }, draft, request),
     )
   })
 }
@@ -81,19 +86,17 @@ function handledUpTo(step: RecipeStep, bowl: Bowl, { recipe }: Portioned): strin
   return [...new Set(bowl.lines.filter((l) => lineIds.has(l.line)).map((l) => l.food))]
 }
 
-interface Parts {
-  step: RecipeStep
+interface Parts extends Place {
   task: RecipeTask
   technique: Technique
-  bowl: Bowl
-  index: number
   line: PlanLine | null
   handled: string[]
   used: PlanLine[]
 }
 
 function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
-  const { step, task, technique, bowl, index, line, handled, used } = parts
+  const { step, task, technique, bowl, index, line, handled, used, states } = parts
+  const around = standingOver(states.at(step.id, technique.id), line, request)
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
   const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
@@ -102,9 +105,12 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     technique,
     handles,
     line ? [line.food] : used.map((l) => l.food),
+    around,
     draft,
     request,
   )
+  const hazard = technique.hazard ?? (around.some((a) => a.technique.hazard === 'heat') ? 'heat' : undefined)
+  const leads = { ...technique, ...(hazard && { hazard }) }
   const able = forms.reduce((n, f) => n + f.children.length, 0)
   const byChildren = isByChildren(task.mode)
   const id = [
@@ -118,11 +124,11 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     .join('/')
   const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)
   const mode = byChildren && (able === 0 || byAdult) ? 'ADULT' : task.mode
-  const beside = technique.hazard !== undefined || forms.some((f) => f.supervision === 'B')
+  const beside = hazard !== undefined || forms.some((f) => f.supervision === 'B')
   const adult =
     mode === 'ADULT' || mode === 'WAIT' || beside
-      ? (chosenAdult(id, technique, request) ??
-        adultFor(technique, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request))
+      ? (chosenAdult(id, leads, request) ??
+        adultFor(leads, isTogether({ mode, place: task.place ?? 'table' }) ? 0 : index, request))
       : undefined
   return {
     id,
@@ -140,7 +146,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     n: isOnce(mode) ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
     seconds: byAdult ? adultSeconds(task, able, used.length) : ovenSeconds(task, draft),
     place: task.place ?? 'table',
-    ...(technique.hazard && task.mode !== 'WAIT' && { hazard: technique.hazard }),
+    ...(hazard && task.mode !== 'WAIT' && { hazard }),
     ...(adult && { adult }),
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
@@ -225,6 +231,22 @@ function barredNotes(tasks: readonly Task[]): WatchNote[] {
       })
     }
   }
+  return [...notes.values()]
+}
+
+/** Why an adult does what children do elsewhere: it is raw meat, or hot. */
+function aroundNotes(tasks: readonly Task[]): WatchNote[] {
+  const notes = new Map<string, WatchNote>()
+  for (const { step, bowl, barred, adult } of tasks)
+    for (const { why } of barred.filter((b) => b.cause === 'raw' || b.cause === 'heat'))
+      notes.set(`${step}/${why}`, {
+        step,
+        bowl,
+        grade: 'adult',
+        about: WORK,
+        says: `${why[0]?.toUpperCase() ?? ''}${why.slice(1)}${adult ? `: ${nameToken(adult)}` : ''}.`,
+        source: 'FSA; CDC; CAPT; common practice, from memory',
+      })
   return [...notes.values()]
 }
 

@@ -9,7 +9,7 @@ import { lineFromText } from '../line-from-text'
 import { readLine } from '../read-line'
 import type { RecipeLine } from '../recipe'
 import { idFor } from './ids'
-import { shapeIn } from './shape-words'
+import { shapeIn } from '../../food/by-age/forms'
 import type { Answers, LineRead, Unread } from './understood'
 
 const MOST = 40

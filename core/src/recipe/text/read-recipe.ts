@@ -6,7 +6,7 @@
 import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
-import { PREPARATIONS } from '../../food/choking'
+import { isPreparation } from '../../food/by-age/choking'
 import { RECIPE_SCHEMA, ROLES, type Recipe, type RecipeLine, type Role } from '../recipe'
 import { idFor } from './ids'
 import { questionsOf } from './questions'
@@ -140,7 +140,7 @@ function rolesOf(
     const answer = answers[`role:${line.id}`]
     line.role = (ROLES as readonly string[]).includes(answer ?? '') ? (answer as Role) : guess.role
     const shape = answers[`shape:${line.id}`]
-    if (shape !== undefined && Object.hasOwn(PREPARATIONS, shape)) line.shape = shape
+    if (shape !== undefined && isPreparation(shape)) line.shape = shape
   }
   return roles
 }

@@ -1,7 +1,7 @@
 /** Recipes, foods, measures and house rules as they cross a boundary. */
 import * as yup from 'yup'
 import { TECHNIQUES } from '../../craft/techniques'
-import { PREPARATIONS } from '../../food/choking'
+import { isPreparation } from '../../food/by-age/choking'
 import {
   FOOD_SHAPES,
   KEPT_IN,
@@ -27,7 +27,7 @@ const recipeLineSchema = yup
     unit: required('Unit', 30),
     role: oneOf(ROLES, 'Role'),
     prep: line('Preparation', 120).optional(),
-    shape: yup.string().oneOf(Object.keys(PREPARATIONS), 'Shape is not one Lea knows').optional(),
+    shape: yup.string().max(60).test('shape', 'Shape is not one Lea knows', (s) => s === undefined || isPreparation(s)).optional(),
     optional: yup.boolean().optional(),
   })
   .noUnknown()

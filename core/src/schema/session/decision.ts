@@ -13,7 +13,7 @@ const decisionParts: Parts<Decision, 'kind'> = {
     children: ids('Children', MAX_CHILDREN),
     swaps: listOf(yup.object({ line: id('Line'), swap: required('Swap', 120) }).noUnknown(), 'Swaps', 40),
   }),
-  shape: yup.object({ line: id('Line'), shape: required('Shape', 20) }),
+  shape: yup.object({ line: id('Line'), shape: required('Shape', 60) }),
   measure: yup.object({ line: id('Line'), measure: id('Measure') }),
   scoops: yup.object({ task: required('Task', 200), ways: waysSchema }),
   scooping: yup.object({ way: oneOf(['fair', 'quick'] as const, 'Scooping') }),

@@ -22,6 +22,10 @@ const AGAIN_MS = 3000
 /** A message that nobody answers for so long is given up and sent again. */
 const PATIENCE_MS = 15_000
 
+/** Another session than that, whatever its version. */
+export const isOther = (a: StoredSession, b: StoredSession | null): boolean =>
+  JSON.stringify({ ...a, version: 0 }) !== JSON.stringify({ ...b, version: 0 })
+
 export interface Saving {
   /** In words, why something is not saved; empty while all is. */
   fault: Ref<string>

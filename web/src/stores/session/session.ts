@@ -8,7 +8,6 @@ import {
   type Present,
   decide,
   decisionKey,
-  fillNames,
   openStops,
   undecide,
   whatChanged,
@@ -22,9 +21,10 @@ import { startedOffline } from '../../offline-cache/offline-starts'
 import { reader } from '../../workers/reader'
 import { useSettingStore } from '../setting'
 import { improvingOf } from './improving'
+import { namesOf } from './naming'
 import { offlineSession } from './offline'
 import { questions } from './questions'
-import { savingOf } from './saving'
+import { isOther, savingOf } from './saving'
 import { tableActions } from './at-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -46,15 +46,7 @@ export const useSession = defineStore('session', () => {
   const saveFault = saving.fault
   let asked = 0
   let opening = ''
-  const names = computed(
-    () =>
-      new Map([
-        ...settingStore.names,
-        ...(stored.value?.guests ?? []).map((g) => [g.id, g.nickname] as const),
-      ]),
-  )
-  const say = (text: string): string => fillNames(text, names.value, 'someone no longer here')
-  const nameOf = (id: string): string => names.value.get(id) ?? 'someone no longer here'
+  const { names, say, nameOf } = namesOf(stored)
   const stops = computed(() => (plan.value ? openStops(plan.value) : []))
   const frozen = computed(() => stored.value !== null && stored.value.state !== 'planned')
 
@@ -164,7 +156,7 @@ export const useSession = defineStore('session', () => {
   /** A session as the server has it now, with what is on its way to it. @returns whether it is another one than on the screen */
   async function adopt(session: StoredSession): Promise<boolean> {
     const known = saving.over(session)
-    const other = JSON.stringify({ ...known, version: 0 }) !== JSON.stringify({ ...stored.value, version: 0 })
+    const other = isOther(known, stored.value)
     stored.value = known
     if (other) await recompute()
     return other
@@ -179,13 +171,13 @@ export const useSession = defineStore('session', () => {
       if (stored.value?.id !== id) return
       void cacheAnswer(`/sessions/${id}`, answer)
       const known = saving.over(answer.session)
-      const other =
-        JSON.stringify({ ...known, version: 0 }) !== JSON.stringify({ ...stored.value, version: 0 })
+      const other = isOther(known, stored.value)
       stored.value = known
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
       await settingStore.loadChildren()
-      if (arrived.value.length === 0) preview.value = null
-      if (other || arrived.value.length > 0) await recompute()
+      const came = arrived.value.length > 0
+      if (!came) preview.value = null
+      if (other || came) await recompute()
     } catch (fault) {
       saveFault.value = inWords(fault)
     }

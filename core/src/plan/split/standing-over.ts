@@ -1,0 +1,37 @@
+/** What stands over a job whatever its verb is, as techniques of the catalogue whose ages hold as well: heat, raw meat, what nobody tastes. */
+import { techniqueFor } from '../../craft/setting-techniques'
+import type { Technique } from '../../craft/techniques'
+import type { Hazards } from '../../recipe/states/hazards'
+import type { PlanLine } from '../model/line'
+import type { PlanRequest } from '../model/request'
+import type { Task } from '../model/task'
+
+export interface StandingOver {
+  technique: Technique
+  cause: Task['barred'][number]['cause']
+  /** In words, small letters. */
+  why: string
+}
+
+/** @param line what is measured: only its own heat and rawness then count. @returns the gravest first */
+export function standingOver(
+  { rawMeat, rawTaste, heat, deepOil }: Hazards,
+  line: Pick<PlanLine, 'name'> | null,
+  { rules }: Pick<PlanRequest, 'rules'>,
+): StandingOver[] {
+  const out: StandingOver[] = []
+  const add = (id: string, cause: StandingOver['cause'], why: string): void => {
+    const technique = techniqueFor(id, rules.techniques)
+    if (technique) out.push({ technique, cause, why })
+  }
+  const raw = line ? rawMeat.filter((name) => name === line.name) : rawMeat
+  if (deepOil) add('deep-fry', 'heat', 'oil for deep frying: an adult only, the children in another room')
+  if (raw.length > 0) add('handle-raw-meat', 'raw', `raw ${raw.map(plainName).join(', ')}: an adult only`)
+  if (rawTaste.length > 0)
+    add('handle-raw-meat', 'raw', `${rawTaste.map(plainName).join(', ')} not cooked yet: nobody tastes it`)
+  if (heat === 'scalding') add('carry-hot', 'heat', 'boiling hot: an adult only')
+  else if (heat === 'hot') add('use-hob', 'heat', 'hot: an adult, or from 7 years with one beside')
+  return out
+}
+
+const plainName = (name: string): string => name.replace(/^raw /, '')

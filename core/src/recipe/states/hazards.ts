@@ -1,0 +1,82 @@
+/**
+ * What stands against children at each job of a recipe, whatever its verb is: heat, raw meat, and tasting what is still raw. One answer for
+ * the plan, for the independent checker and for the table.
+ */
+import { rawKindOf, type FoodBook, type RawKind } from '../../food/foods'
+import type { Recipe, RecipeStep } from '../recipe'
+import { cookingOf, isMeat, type Cooking, type StateLine } from './cooking'
+import { heatOf, isDeepOil, type HeatLevel } from './heat'
+
+export interface Hazards {
+  /** Names of raw meat, poultry, fish and shellfish that hands meet. */
+  rawMeat: string[]
+  /** Names of what is raw now and cooked later: nobody tastes it. */
+  rawTaste: string[]
+  heat: HeatLevel | null
+  /** Oil for deep frying is hot: no child is in the room. */
+  deepOil: boolean
+}
+
+interface LineLike {
+  line: string
+  food: string
+  name: string
+  role: StateLine['role']
+  prep?: string
+}
+
+/** It comes to the table cooked. */
+const COOKED_BEFORE = /^(?!.*\b(?:not|un|half|part|lightly|to be)[ -]?cooked).*\b(?:ready |pre )?cooked(?! (?:later|in step))\b/i
+
+/** A line with what it is when it comes raw. Eggs and flour of other foods (a mix, a batter) count by their own kind. */
+export const stateLines = (lines: readonly LineLike[], foods: FoodBook): StateLine[] =>
+  lines.map(({ line, food, name, role, prep }) => ({
+    line,
+    food,
+    name,
+    role,
+    ...(prep && { prep }),
+    raw: prep && COOKED_BEFORE.test(prep) ? null : rawKindOf(foods.of(food)),
+  }))
+
+export interface RecipeStates {
+  cooking: Cooking
+  /** What stands against children at a technique of a step; of several such tasks in it the gravest. */
+  at: (step: string, technique: string) => Hazards
+}
+
+/** @param lines of one bowl, swaps made */
+export function statesOf({ steps }: Pick<Recipe, 'steps'>, lines: readonly StateLine[]): RecipeStates {
+  const cooking = cookingOf(steps, lines)
+  const heat = heatOf(steps, lines)
+  const never = new Set(cooking.neverCooked.map((l) => l.line))
+  const at = (id: string, technique: string): Hazards => {
+    const step = steps.find((s) => s.id === id)
+    const out: Hazards = { rawMeat: [], rawTaste: [], heat: null, deepOil: step !== undefined && isDeepOil(step) }
+    step?.tasks.forEach((task, i) => {
+      if (task.technique !== technique) return
+      const raw = cooking.at.get(id)?.[i]
+      const level = heat.get(id)?.[i] ?? null
+      if (level === 'scalding' || out.heat === null) out.heat = level
+      out.rawMeat.push(...(raw?.touched ?? []).filter((l) => isMeat(l.raw)).map((l) => l.name))
+      if (technique === 'taste' || technique === 'serve-self')
+        out.rawTaste.push(...tastedRaw(step, raw?.there ?? [], never).map((l) => l.name))
+    })
+    return { ...out, rawMeat: [...new Set(out.rawMeat)], rawTaste: [...new Set(out.rawTaste)] }
+  }
+  return { cooking, at }
+}
+
+/** Raw here and cooked later, of the mix that is tasted: what stands apart in its own step is not. */
+const tastedRaw = (step: RecipeStep, there: readonly StateLine[], never: ReadonlySet<string>): StateLine[] => {
+  const own = there.filter((l) => step.uses.some((u) => u.line === l.line))
+  const list = step.uses.length > 0 && own.length === 0 ? [] : there
+  return list.filter((l) => !never.has(l.line))
+}
+
+/** Kinds of raw food that would be eaten raw: no heat of the recipe cooks them. */
+export const eatenRaw = ({ cooking }: RecipeStates): Map<RawKind, StateLine[]> => {
+  const out = new Map<RawKind, StateLine[]>()
+  for (const line of cooking.neverCooked) if (line.raw) out.set(line.raw, [...(out.get(line.raw) ?? []), line])
+  return out
+}
