@@ -109,6 +109,34 @@ export function resolveFood(words: string, book: FoodBook = SHIPPED_BOOK): FoodF
   return null
 }
 
+/** A food whose name stands in words, and the words by which it stands there. */
+export interface FoodStanding {
+  food: FoodFact
+  name: string
+}
+
+/** Foods whose names stand in the words, the longest names first and none inside another: "almond drink" is no almond. */
+export function foodsStanding(words: string, book: FoodBook = SHIPPED_BOOK): FoodStanding[] {
+  const plain = normaliseLabel(words)
+    .split(' ')
+    .filter((t) => t !== '')
+    .slice(0, MOST)
+  const tokens = plain.map(singular)
+  const names = namesOf(book)
+  const taken = new Set<number>()
+  const out: FoodStanding[] = []
+  for (let length = Math.min(tokens.length, 6); length >= 1; length--)
+    for (let from = 0; from + length <= tokens.length; from++) {
+      const places = Array.from({ length }, (_, i) => from + i)
+      if (places.some((i) => taken.has(i))) continue
+      const food = names.get(tokens.slice(from, from + length).join(' '))
+      if (!food || (length === 1 && SAYS_NOTHING.has(tokens[from] ?? ''))) continue
+      places.forEach((i) => taken.add(i))
+      out.push({ food, name: plain.slice(from, from + length).join(' ') })
+    }
+  return out
+}
+
 /** Foods whose names stand in the words, the longest first: an offer ("Is it …?") beside a question, never an answer. */
 export function foodsNamed(words: string, book: FoodBook = SHIPPED_BOOK, most = 3): FoodFact[] {
   const tokens = key(words)

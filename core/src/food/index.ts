@@ -1,5 +1,5 @@
 export { ALLERGENS, allergenName } from './allergens'
-export { PREPARATION_CHOICES } from './by-age/choking'
+export { preparationChoices } from './by-age/choking'
 export { type Concern, LEVELS, LEVEL_WORDS, type Level, MEETING_WORDS } from './concern'
 export {
   type Probe,

@@ -3,7 +3,7 @@
  * the verb is: to stir hot caramel is to stir, and an adult's.
  */
 import { formFor, techniqueOf, TECHNIQUES, type Technique } from '../craft/techniques'
-import { foodsNamed } from '../food/food-names'
+import { foodsStanding } from '../food/food-names'
 import { rawKindOf } from '../food/foods'
 import { hasWord } from '../food/by-age/named'
 import { normaliseLabel } from '../food/label/text'
@@ -26,10 +26,16 @@ export function jobsIn(what: string, as: string): Technique[] {
         all.every((words) => words.some((w) => (only === 'first' ? startsWith(text, w) : hasWord(text, w)))),
     ).map((j) => j.id)
     return TECHNIQUES.filter(
-      (t) => ids.includes(t.id) || (asked && (hasWord(text, t.id.replace(/-/g, ' ')) || hasWord(text, t.name))),
+      (t) =>
+        ids.includes(t.id) || (asked && (hasWord(text, t.id.replace(/-/g, ' ')) || hasWord(text, t.name))),
     )
   }
-  const own = named(what, true)
+  // "Yeast extract spread" is a food, and nobody is asked to spread.
+  const standing = foodsStanding(what).filter(({ name }) => name.includes(' '))
+  const own = named(
+    standing.reduce((text, { name }) => text.replaceAll(name, ' '), normaliseLabel(what)),
+    true,
+  )
   const how = named(as, false).filter((t) => isHazard(t) && !own.includes(t))
   return [...own, ...how]
 }
@@ -37,24 +43,34 @@ export function jobsIn(what: string, as: string): Technique[] {
 const startsWith = (text: string, word: string): boolean => `${normaliseLabel(text)} `.startsWith(`${word} `)
 
 /** Knives and the like that the words name. */
-export const toolsIn = (text: string): Knife[] => KNIFE_WORDS.filter((k) => k.words.some((w) => hasWord(text, w)))
+export const knivesIn = (text: string): Knife[] =>
+  KNIFE_WORDS.filter((k) => k.words.some((w) => hasWord(text, w)))
 
 const COOKED = /\b(?:cooked|roasted|leftover|left over|tinned|canned|smoked|ready to eat|fish fingers?)\b/i
 
 /** Raw meat, poultry, fish or shellfish is named, and nothing says that it is cooked. */
 export function rawMeatIn(text: string): boolean {
-  if (/\braw\b/i.test(text) && /\b(?:meat|mince|burgers?|meatballs?|sausage|poultry|fish|shellfish|kebabs?)\b/i.test(text))
+  if (
+    /\braw\b/i.test(text) &&
+    /\b(?:meat|mince|burgers?|meatballs?|sausage|poultry|fish|shellfish|kebabs?)\b/i.test(text)
+  )
     return true
   if (COOKED.test(text)) return false
-  if (/\b(?:burgers?|meatballs?|sausage ?meat|mince|koftas?|kebabs?|goujons?|fish ?cakes?)\b/i.test(text)) return true
-  return foodsNamed(text).some((f) => {
-    const kind = rawKindOf(f)
+  if (/\b(?:burgers?|meatballs?|sausage ?meat|mince|koftas?|kebabs?|goujons?|fish ?cakes?)\b/i.test(text))
+    return true
+  return foodsStanding(text).some(({ food }) => {
+    const kind = rawKindOf(food)
     return kind !== null && kind !== 'egg' && kind !== 'flour'
   })
 }
 
 /** What is asked of each job, and of the heat and the raw meat around it; the gravest of equals first. */
-export function adviseJobs(jobs: readonly Technique[], months: number, text: string, tools: readonly Knife[]): Advice[] {
+export function adviseJobs(
+  jobs: readonly Technique[],
+  months: number,
+  text: string,
+  tools: readonly Knife[],
+): Advice[] {
   const all = new Set(jobs)
   const touches = jobs.some((t) => !HARMLESS_BY_HEAT.has(t.id))
   const add = (id: string): void => {

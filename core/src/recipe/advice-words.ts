@@ -10,7 +10,22 @@ export const JOB_WORDS: readonly {
 }[] = [
   {
     id: 'bridge-cut',
-    all: [['cut', 'cuts', 'cutting', 'slice', 'slices', 'chop', 'chops', 'chopping', 'dice', 'dices', 'halve', 'halves']],
+    all: [
+      [
+        'cut',
+        'cuts',
+        'cutting',
+        'slice',
+        'slices',
+        'chop',
+        'chops',
+        'chopping',
+        'dice',
+        'dices',
+        'halve',
+        'halves',
+      ],
+    ],
     only: 'first',
   },
   {
@@ -60,24 +75,39 @@ export const JOB_WORDS: readonly {
   },
   { id: 'bridge-cut', all: [['bridge', 'bridge cut', 'bridge hold', 'bridge cuts']] },
   { id: 'claw-cut', all: [['claw', 'claw cut', 'claw hold', 'claw grip']] },
-  { id: 'grate', all: [['grate', 'grates', 'grating', 'grater', 'box grater', 'zest', 'zests', 'zester', 'zesting']] },
+  {
+    id: 'grate',
+    all: [['grate', 'grates', 'grating', 'grater', 'box grater', 'zest', 'zests', 'zester', 'zesting']],
+  },
   { id: 'peel-peeler', all: [['peeler', 'peel with a peeler']] },
   { id: 'tear', all: [['tear', 'tears', 'tearing']] },
   { id: 'snip-scissors', all: [['snip', 'snips', 'scissors']] },
   {
     id: 'use-hob',
-    all: [
-      [
-        ...['hob', 'stove', 'cooker', 'frying pan', 'saucepan on the heat', 'wok', 'skillet'],
-      ],
-    ],
+    all: [[...['hob', 'stove', 'cooker', 'frying pan', 'saucepan on the heat', 'wok', 'skillet']]],
   },
   {
     id: 'use-hob',
-    all: [['fry', 'fries', 'frying', 'shallow fry', 'boil', 'boils', 'boil an egg', 'boil eggs', 'simmer', 'simmers']],
+    all: [
+      [
+        'fry',
+        'fries',
+        'frying',
+        'shallow fry',
+        'boil',
+        'boils',
+        'boil an egg',
+        'boil eggs',
+        'simmer',
+        'simmers',
+      ],
+    ],
     only: 'what',
   },
-  { id: 'use-oven', all: [['hot oven', 'oven tray', 'into the oven', 'out of the oven', 'oven', 'air fryer']] },
+  {
+    id: 'use-oven',
+    all: [['hot oven', 'oven tray', 'into the oven', 'out of the oven', 'oven', 'air fryer']],
+  },
   { id: 'use-toaster', all: [['toaster', 'toasters']] },
   { id: 'use-toaster-oven', all: [['toaster oven', 'grill', 'under the grill']] },
   { id: 'crush-pestle', all: [['pestle', 'mortar', 'pestle and mortar']] },
@@ -138,7 +168,14 @@ export const KNIFE_WORDS: readonly {
   },
   {
     id: 'paring-knife-pointed',
-    words: ['paring knife', 'pointed knife', 'small sharp knife', 'sharp knife', 'sharp knives', 'steak knife'],
+    words: [
+      'paring knife',
+      'pointed knife',
+      'small sharp knife',
+      'sharp knife',
+      'sharp knives',
+      'steak knife',
+    ],
     from: 72,
     overseen: 108,
   },
@@ -151,7 +188,15 @@ export const KNIFE_WORDS: readonly {
   { id: 'bread-knife-long', words: ['bread knife', 'herb blade', 'mezzaluna'], from: 120, overseen: 144 },
   {
     id: 'mandoline',
-    words: ['mandoline', 'mandolin', 'cleaver', 'boning knife', 'food processor blade', 'scalpel', 'craft knife'],
+    words: [
+      'mandoline',
+      'mandolin',
+      'cleaver',
+      'boning knife',
+      'food processor blade',
+      'scalpel',
+      'craft knife',
+    ],
     from: null,
     overseen: 0,
   },
@@ -161,7 +206,14 @@ export const KNIFE_WORDS: readonly {
 export const ADULT_TOOLS: readonly { id: string; words: readonly string[]; because: string }[] = [
   {
     id: 'stick-blender',
-    words: ['stick blender', 'hand blender', 'immersion blender', 'hand held blender', 'blend hot', 'blending hot'],
+    words: [
+      'stick blender',
+      'hand blender',
+      'immersion blender',
+      'hand held blender',
+      'blend hot',
+      'blending hot',
+    ],
     because: 'an open blade that starts at a touch, and hot splashes',
   },
   {
@@ -171,7 +223,15 @@ export const ADULT_TOOLS: readonly { id: string; words: readonly string[]; becau
   },
   {
     id: 'light-fire',
-    words: ['match', 'matches', 'lighter', 'blowtorch', 'light the candles', 'light the fire', 'light the barbecue'],
+    words: [
+      'match',
+      'matches',
+      'lighter',
+      'blowtorch',
+      'light the candles',
+      'light the fire',
+      'light the barbecue',
+    ],
     because: 'an open flame',
   },
   {

@@ -88,7 +88,9 @@ describe('shapes and too-early foods', () => {
     const food = foods.of(id)
     if (isUnknown(food)) return 'unknown'
     const early = earlyRowsOf(food.id).find((r) => !r.note && isTooEarly(r, formsOfCodes(shape), months))
-    return early?.verdict ?? (shapeBreach(shapeRow(food.shape), formsOfCodes(shape), months)?.rule.verdict ?? 'ok')
+    return (
+      early?.verdict ?? shapeBreach(shapeRow(food.shape), formsOfCodes(shape), months)?.rule.verdict ?? 'ok'
+    )
   }
   it.each([
     ['grapes', undefined, 59, 'stop'],

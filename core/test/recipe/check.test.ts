@@ -26,7 +26,12 @@ describe('what is not taken away', () => {
 })
 describe('a verdict and its sentence say the same', () => {
   it('nothing that is ok tells that it is not', () => {
-    for (const [months, what] of [[62, 'popcorn'], [62, 'marshmallows'], [70, 'boiled sweets'], [62, 'grapes']] as const)
+    for (const [months, what] of [
+      [62, 'popcorn'],
+      [62, 'marshmallows'],
+      [70, 'boiled sweets'],
+      [62, 'grapes'],
+    ] as const)
       expect(advise({ months, what }).do).not.toMatch(/^No |not at this/)
   })
   it('a child of seven at the hob has one adult to itself', () => {

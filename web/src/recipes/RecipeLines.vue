@@ -10,7 +10,7 @@ import {
   unitLabel,
   unitWord,
 } from '@lea/core/amount'
-import { type FoodBook, PREPARATIONS } from '@lea/core/food'
+import { type FoodBook, preparationChoices } from '@lea/core/food'
 import { type RecipeLine, type Role, lineFromText } from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
@@ -132,7 +132,9 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
         <label class="text-sm font-semibold"
           >Served<select v-model="line.shape" class="field mt-1 font-normal">
             <option :value="undefined">as it is</option>
-            <option v-for="(word, code) in PREPARATIONS" :key="code" :value="code">{{ word }}</option>
+            <option v-for="p in preparationChoices(line.shape)" :key="p.code" :value="p.code">
+              {{ p.words }}
+            </option>
           </select></label
         >
         <label class="text-sm font-semibold"

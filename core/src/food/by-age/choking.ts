@@ -37,7 +37,7 @@ export const shapeRow = (id: string | undefined): ShapeRow | undefined =>
   id === undefined ? undefined : BY_ID.get(id)
 
 /** What a preparation code means at the table. */
-export const PREPARATIONS: Record<string, string> = {
+const PREPARATIONS: Record<string, string> = {
   GRATE: 'grated',
   COOKSOFT: 'cooked until it squashes',
   MASH: 'mashed smooth',
@@ -59,7 +59,7 @@ export const PREPARATIONS: Record<string, string> = {
   DISSOLVED: 'dissolved fully',
   RIPE: 'ripe and soft',
   SHORT: 'cut short',
-  PLAIN: 'plain, without seeds',
+  PLAIN: 'plain',
   THAWED: 'thawed',
   COOLED: 'cooled until lukewarm',
   COOKED: 'cooked until steaming',
@@ -76,10 +76,19 @@ export const preparationText = (shape: string): string =>
     .map((code) => PREPARATIONS[code] ?? code.toLowerCase())
     .join(' and ')
 
-/** Every form that a rule may ask for, one or several codes; for a person to choose from. */
-export const PREPARATION_CHOICES: readonly { code: string; words: string }[] = [
-  ...new Set([...Object.keys(PREPARATIONS), ...SHAPE_ROWS.flatMap((r) => r.rules.flatMap((x) => x.unless))]),
-].map((code) => ({ code, words: preparationText(code) }))
+const CHOICES: readonly string[] = [
+  ...new Set([
+    ...Object.keys(PREPARATIONS).filter((code) => code !== 'COOKED'),
+    ...SHAPE_ROWS.flatMap((r) => r.rules.flatMap((x) => x.unless)).filter((way) => way.includes('+')),
+  ]),
+]
+
+/** Every form that a rule may ask for, one or several codes at once, and the one that is chosen; for a person to choose from. */
+export const preparationChoices = (chosen?: string): { code: string; words: string }[] =>
+  [...CHOICES, ...(chosen && !CHOICES.includes(chosen) ? [chosen] : [])].map((code) => ({
+    code,
+    words: preparationText(code),
+  }))
 
 export interface ShapeBreach {
   row: ShapeRow
@@ -104,13 +113,18 @@ export function shapeBreach(
   const cap = country ? row.until[country] : null
   const noneThere = country !== undefined && cap === null && row.until.uk !== row.until.us
   const broken = row.rules.filter((r) => {
-    if (r.below !== null && (noneThere || months >= (cap === null ? r.below : Math.min(r.below, cap)))) return false
+    if (r.below !== null && (noneThere || months >= (cap === null ? r.below : Math.min(r.below, cap))))
+      return false
     if (r.forms && !r.forms.some((form) => hasWord(words, form))) return false
     return !settles(r.unless, forms)
   })
   const rule = broken.find((r) => r.verdict === 'stop') ?? broken[0]
   if (!rule) return null
-  return { row, rule, until: broken.some((r) => r.below === null) ? null : Math.max(...broken.map((r) => r.below ?? 0)) }
+  return {
+    row,
+    rule,
+    until: broken.some((r) => r.below === null) ? null : Math.max(...broken.map((r) => r.below ?? 0)),
+  }
 }
 
 /** A form that settles every rule of a row for this age: the one that the guidance offers, else the first; null where none does. */

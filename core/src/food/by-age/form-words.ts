@@ -21,7 +21,8 @@ export const FORM_WORDS: readonly Words[] = [
     ['MASH'],
   ],
   [/\bcrushed to (?:a )?(?:pulp|paste)\b/g, ['MASH']],
-  [/\b(?:squashed|flattened|pressed flat|squashed flat)\b/g, ['MASH']],
+  [/\bsquashed\b(?! flat)/g, ['MASH']],
+  [/\b(?:squashed flat|flattened|pressed flat)\b/g, ['FLAT']],
   [/\b(?:crushed|crumbled)\b/g, ['FLAT', 'GROUND']],
   [/\b(?:quartered|quarters?|long quarters)\b/g, ['QL']],
   [/\bquartered (?:lengthwise|lengthways|long ways)\b/g, ['QL', 'BATON']],
@@ -30,7 +31,10 @@ export const FORM_WORDS: readonly Words[] = [
   [/\b(?:slices?|sliced|slithers?|slivers?)\b/g, ['SLICE']],
   [/\b(?:thin|thinly|smear)\b/g, ['THIN']],
   [/\b(?:ground|flaked|milled|powdered)\b/g, ['GROUND']],
-  [/\b(?:chopped|minced|cut small|cut up small|finely diced|diced small|diced finely|in tiny pieces)\b/g, ['CHOP']],
+  [
+    /\b(?:chopped|minced|cut small|cut up small|finely diced|diced small|diced finely|in tiny pieces)\b/g,
+    ['CHOP'],
+  ],
   [/\b(?:halved|halves|cut in half)\b/g, ['HALVE']],
   [/\b(?:boned|boneless|deboned|filleted and checked)\b/g, ['DEBONE']],
   [/\b(?:stoned|pitted|destoned|stoneless|depitted)\b/g, ['DESTONE']],
@@ -52,17 +56,26 @@ export const FORM_WORDS: readonly Words[] = [
 export const AGAINST: readonly Words[] = [
   [/\b(?:whole|entire|uncut|unsliced|unchopped)\b(?! (?:milk|wheat|grain|meal|foods?))/g, ['*']],
   [/\bballs?\b/g, ['*']],
-  [/\b(?:with (?:the |their |its )?(?:stones?|pits?)|stones? (?:still |left )?in|pits? (?:still |left )?in|unpitted|unstoned)\b/g, ['DESTONE']],
+  [
+    /\b(?:with (?:the |their |its )?(?:stones?|pits?)|stones? (?:still |left )?in|pits? (?:still |left )?in|unpitted|unstoned)\b/g,
+    ['DESTONE'],
+  ],
   [/\b(?:with (?:the |their |its )?bones?|bones? (?:still |left )?in|on the bone|bony)\b/g, ['DEBONE']],
   [/\b(?:with (?:the |their |its )?skins?|skins? (?:still |left )?on|unpeeled)\b/g, ['SKINOFF']],
   [
     /\b(?:raw|uncooked|undercooked|half cooked|part cooked|al dente|crunchy|crisp|crispy|hard|firm|parboiled|par boiled|blanched|stir fried|lightly \w+|rare|pink|cold smoked)\b/g,
     ['COOKSOFT', 'COOKED'],
   ],
-  [/\b(?:thick|thickly|chunky|big|large|coarse|coarsely|rough|roughly|wide)\b/g, ['SLICE', 'STRIP', 'BATON', 'THIN', 'CHOP']],
+  [
+    /\b(?:thick|thickly|chunky|big|large|coarse|coarsely|rough|roughly|wide)\b/g,
+    ['SLICE', 'STRIP', 'BATON', 'THIN', 'CHOP'],
+  ],
   [/\b(?:crosswise|across|widthways|widthwise)\b/g, ['QL', 'BATON']],
   [/\b(?:coins?|rounds|discs|disks|rings)\b/g, ['SLICE', 'HALVE']],
-  [/(?<!\b(?:finely|small|tiny|into) )\b(?:cubes?|cubed|chunks?|lumps?|dice|diced)\b(?! (?:small|finely))/g, ['SLICE', 'STRIP', 'BATON', 'CHOP']],
+  [
+    /(?<!\b(?:finely|small|tiny|into) )\b(?:cubes?|cubed|chunks?|lumps?|dice|diced)\b(?! (?:small|finely))/g,
+    ['SLICE', 'STRIP', 'BATON', 'CHOP'],
+  ],
   [/\b(?:spoonfuls?|by the spoon|off (?:a|the) spoon|lumps?|dollops?)\b/g, ['THIN']],
   [/\bfrozen\b/g, ['THAWED']],
   [/\b(?:seeded|seedy)\b/g, ['PLAIN']],
@@ -77,8 +90,14 @@ export const TAKEN_AWAY: readonly (readonly [RegExp, string])[] = [
   [/\b(?:stones?|pits?) (?:are |is |all )?(?:out|off|removed|taken out)\b/g, ' destoned '],
   [/\bbones? (?:are |is |all )?(?:out|off|removed|taken out)\b|\boff the bone\b/g, ' deboned '],
   [/\bskins? (?:are |is |all )?(?:off|removed|taken off)\b/g, ' skinless '],
-  [/\bskins? and bones? (?:off|out|removed)\b|\bbones? and skins? (?:off|out|removed)\b/g, ' deboned skinless '],
-  [/\bskins? and stones? (?:off|out|removed)\b|\bstones? and skins? (?:off|out|removed)\b/g, ' destoned skinless '],
+  [
+    /\bskins? and bones? (?:off|out|removed)\b|\bbones? and skins? (?:off|out|removed)\b/g,
+    ' deboned skinless ',
+  ],
+  [
+    /\bskins? and stones? (?:off|out|removed)\b|\bstones? and skins? (?:off|out|removed)\b/g,
+    ' destoned skinless ',
+  ],
 ]
 
 /** After one of these a form is not there: "not quartered", "instead of mashed". */
@@ -94,6 +113,6 @@ export const FILLER = new Set(
     'a an the and or then by adult adults an in into on onto to of for from at it its them they each all very so until till that is are was were ' +
     'pieces piece bits bit lengthwise lengthways long ways crosswise across thin thinly fine finely small tiny soft softly well thoroughly first before after ' +
     'serving served only just about again once twice half halves under water cool cooled warm narrow short even evenly flat smooth ripe raw fresh ' +
-    'hand child children table today here seated watched with without up down out off on away too quite really good properly right through'
+    'hand child children table today here seated watched with without up down out off on away too quite really good properly right through fully completely'
   ).split(' '),
 )

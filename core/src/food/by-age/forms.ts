@@ -39,7 +39,10 @@ export function plainWords(text: string): string {
 /** Parts of a text that say one thing each. */
 export function clausesOf(plain: string): string[] {
   const parts = plain
-    .split(/[,;.:()|•·–—]|\s(?:and|then|but|while|plus)\s|[&+]|\s(?=(?:with|without|on|in|into|over|beside|alongside|topped) )/)
+    .trim()
+    .split(
+      /[,;.:()|•·–—]|\s(?:and|then|but|while|plus)\s|[&+]|\s(?=(?:with|without|on|in|into|over|beside|alongside|topped) )/,
+    )
     .map((c) => c.trim())
     .filter((c) => c !== '')
   // "Mostly, in strips": what only says how far it holds is said of what follows.
@@ -56,11 +59,15 @@ interface Clause {
   text: string
   /** It speaks of this food by name. */
   named: boolean
+  /** The name, as it stands in it. */
+  name?: string
 }
 
 /** Codes of one way of a clause, and what stands against codes. */
-function codesOf({ text, named }: Clause, way: string): { codes: string[]; against: string[] } {
-  const against = AGAINST.filter(([words]) => way.search(words) >= 0).flatMap(([, codes]) => codes)
+function codesOf({ text, named, name }: Clause, way: string): { codes: string[]; against: string[] } {
+  // "Raw beetroot, cooked until soft": what a food is called stands against nothing that is said of it.
+  const said = name ? way.replaceAll(name, ' ') : way
+  const against = AGAINST.filter(([words]) => said.search(words) >= 0).flatMap(([, codes]) => codes)
   if (UNSURE.test(text)) return { codes: [], against }
   const no = NEGATES.exec(text)
   const negated = no === null ? '' : text.slice(no.index)
@@ -70,15 +77,21 @@ function codesOf({ text, named }: Clause, way: string): { codes: string[]; again
   return { codes: [...new Set(codes)], against }
 }
 
-const isNegated = (word: string, negated: string): boolean => negated.includes(` ${word}`) || negated.includes(`${word} `)
+const isNegated = (word: string, negated: string): boolean =>
+  negated.includes(` ${word}`) || negated.includes(`${word} `)
 
 /** "Thin toast" is no thin spread: a form directly before another word is that word's. */
 function ownWord(way: string, match: RegExpMatchArray): boolean {
-  const next = way.slice((match.index ?? 0) + match[0].length).trim().split(' ')[0] ?? ''
+  const next =
+    way
+      .slice((match.index ?? 0) + match[0].length)
+      .trim()
+      .split(' ')[0] ?? ''
   return next === '' || !/^\p{L}+$/u.test(next) || FILLER.has(next) || isFormWord(next)
 }
 const isFormWord = (word: string): boolean =>
-  FORM_WORDS.some(([words]) => word.replace(words, '') === '') || AGAINST.some(([words]) => word.replace(words, '') === '')
+  FORM_WORDS.some(([words]) => word.replace(words, '') === '') ||
+  AGAINST.some(([words]) => word.replace(words, '') === '')
 
 const MOST_WAYS = 16
 
@@ -98,8 +111,11 @@ export function formsOf(clauses: readonly Clause[]): Forms {
   return ways.map(({ codes, out }) => [...new Set(codes)].filter((c) => !out.has(c)).sort())
 }
 
+/** The form that a food's own name says: "cooked beetroot", "flaked almonds". */
+export const formsInName = (name: string): Forms => formsOf([{ text: plainWords(name).trim(), named: true }])
+
 /** The form that a preparation in words has, of a line whose food is known. */
-export const formsInWords = (prep: string): Forms =>
+const formsInWords = (prep: string): Forms =>
   formsOf(clausesOf(plainWords(prep)).map((text) => ({ text, named: false })))
 
 /** As it is stored with a line: the codes that hold in every way; undefined where there are none. */
@@ -116,6 +132,7 @@ export function withoutAgainst(forms: Forms, prep: string | undefined): Forms {
   if (!prep) return forms
   const plain = plainWords(prep)
   const out = new Set(AGAINST.filter(([words]) => plain.search(words) >= 0).flatMap(([, codes]) => codes))
-  for (const free of ['*', 'SLICE', 'STRIP', 'BATON', 'THIN', 'CHOP', 'HALVE', 'COOKSOFT', 'COOKED']) out.delete(free)
+  for (const free of ['*', 'SLICE', 'STRIP', 'BATON', 'THIN', 'CHOP', 'HALVE', 'COOKSOFT', 'COOKED'])
+    out.delete(free)
   return forms.map((codes) => codes.filter((c) => !out.has(c)))
 }

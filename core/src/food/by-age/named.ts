@@ -3,8 +3,20 @@ import { normaliseLabel } from '../label/text'
 
 const padded = (text: string): string => ` ${normaliseLabel(text)} `
 
+/** The same words are asked about again and again; a few thousand are kept. */
+const PADDED = new Map<string, string>()
+function paddedOnce(text: string): string {
+  const known = PADDED.get(text)
+  if (known !== undefined) return known
+  if (PADDED.size > 4000) PADDED.clear()
+  const words = padded(text)
+  PADDED.set(text, words)
+  return words
+}
+
 /** Does the phrase stand in the words, whole? */
-export const hasWord = (text: string, phrase: string): boolean => padded(text).includes(padded(phrase))
+export const hasWord = (text: string, phrase: string): boolean =>
+  paddedOnce(text).includes(paddedOnce(phrase))
 
 /** After one of these a food's name is only where it comes from: almond milk, tomato ketchup, carrot cake. */
 const MADE_OF = new Set(
@@ -19,7 +31,7 @@ interface Row {
   names: readonly string[]
   not?: readonly string[]
 }
-export interface Named<R> {
+export interface RowNamed<R> {
   row: R
   /** The name that was met, as it is matched. */
   name: string
@@ -29,7 +41,7 @@ export interface Named<R> {
  * Rows whose name stands in the words; a name inside a longer one that also stands there is not meant.
  * @param whole a name before "milk", "oil", "sauce" is not meant: of what is eaten as it is
  */
-export function rowsNamed<R extends Row>(rows: readonly R[], words: string, whole = true): Named<R>[] {
+export function rowsNamed<R extends Row>(rows: readonly R[], words: string, whole = true): RowNamed<R>[] {
   const text = padded(words)
   const hits = rows.flatMap((row) => {
     const others = (row.not ?? []).map(padded).filter((n) => text.includes(n))
@@ -40,7 +52,9 @@ export function rowsNamed<R extends Row>(rows: readonly R[], words: string, whol
         : [],
     )
   })
-  const kept = hits.filter((h) => !hits.some((o) => o.name !== h.name && ` ${o.name} `.includes(` ${h.name} `)))
+  const kept = hits.filter(
+    (h) => !hits.some((o) => o.name !== h.name && ` ${o.name} `.includes(` ${h.name} `)),
+  )
   return [...new Map(kept.map((h) => [h.row, h])).values()]
 }
 

@@ -1,5 +1,5 @@
 /** What words say of one food among several: "whole grapes and quartered strawberries" quarters no grape. */
-import { foodsNamed } from '../food-names'
+import { foodsStanding } from '../food-names'
 import { normaliseLabel } from '../label/text'
 import { clausesOf, formsOf, plainWords, type Forms } from './forms'
 
@@ -11,7 +11,7 @@ const NO_FOOD = /\b(?:spread|toast|roast|stew|dish|mix|top|ground|water|pulp)\b/
 /** Another food stands in what is left of a clause once this food's name is taken out. */
 function namesAnother(clause: string, name: string): boolean {
   const rest = padded(clause).replaceAll(` ${name} `, ' ').replace(NO_FOOD, ' ').trim()
-  return rest !== '' && foodsNamed(rest).length > 0
+  return rest !== '' && foodsStanding(rest).length > 0
 }
 
 /**
@@ -28,7 +28,7 @@ export function formsSaidOf(name: string, what: string, as: string): Forms {
       if (named || other) mine = named
       if (!mine) return []
       // Two foods in one clause: which of them is meant is not said.
-      return named && other ? [] : [{ text: clause, named }]
+      return named && other ? [] : [{ text: clause, named, ...(named && { name }) }]
     })
   }
   return formsOf([...read(what), ...read(as)])

@@ -40,7 +40,8 @@ export const isTooEarly = (row: EarlyRow, forms: Forms, months: number, country?
   months < earlyUntil(row, country) && !(row.unless !== undefined && settles(row.unless, forms))
 
 const BY_FOOD = new Map<string, EarlyRow[]>()
-for (const row of EARLY_ROWS) for (const food of row.foods ?? []) BY_FOOD.set(food, [...(BY_FOOD.get(food) ?? []), row])
+for (const row of EARLY_ROWS)
+  for (const food of row.foods ?? []) BY_FOOD.set(food, [...(BY_FOOD.get(food) ?? []), row])
 
 /** The rows that one of Lea's foods is meant by. */
 export const earlyRowsOf = (food: string): readonly EarlyRow[] => BY_FOOD.get(food) ?? []

@@ -5,18 +5,18 @@
 import { countText } from '../../amount/show'
 import { factorBetween, scale } from '../../amount/scale'
 import { amountText, isRounded } from '../../amount/show'
-import { applySwap, swapOf, swapsFor, type Swap } from '../../food/swaps'
-import { foodName, isUnknown } from '../../food/foods'
+import { applySwap, type Swap } from '../../food/swaps'
+import { isUnknown } from '../../food/foods'
 import { concernName, dietOfKey } from '../../food/diets'
 import type { RecipeLine } from '../../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
-import type { Decision } from '../model/decision'
 import type { Adapted, AdaptedLine, Pass, PlanStart } from '../model/draft'
 import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
 import { contactOf, gradedOf, hardOf, isHard, exposuresOf, type Exposure } from './exposure'
 import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
+import { decidedLines, decisionOn } from './decided-lines'
 import { clearSwaps, smallestSet } from './swap-set'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
 
@@ -46,70 +46,6 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   }
   const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings)
   return { draft: { ...start, bowls, lines, checks, swapSet }, findings }
-}
-
-const decisionOn = <K extends Decision['kind']>(list: readonly Decision[], kind: K, line: string) =>
-  list.find((d): d is Extract<Decision, { kind: K }> => d.kind === kind && 'line' in d && d.line === line)
-
-/** A line as it goes into the bowls: as written, swapped for everyone, or both where an own bowl is apart. */
-function decidedLines(
-  line: RecipeLine,
-  start: PlanStart,
-  decisions: readonly Decision[],
-  bowls: Adapted['bowls'],
-): AdaptedLine[] {
-  if (line.optional && decisionOn(decisions, 'leave-out', line.id)) return []
-  const chosen = decisionOn(decisions, 'swap', line.id)
-  const forAll = lineWith(line, chosen?.swap, start, decisions)
-  const own = apartDecision(decisions)?.swaps.find((s) => s.line === line.id)
-  if (!own || chosen || !bowls.some((b) => b.id === APART)) return forAll
-  const apart = lineWith(line, own.swap, start, decisions).map((l) => ({ ...l, only: 'apart' as const }))
-  const rest = bowls.length > 1 ? forAll.map((l) => ({ ...l, only: 'rest' as const })) : []
-  return [...apart, ...rest]
-}
-
-function lineWith(
-  line: RecipeLine,
-  swapId: string | undefined,
-  { foods }: PlanStart,
-  decisions: readonly Decision[],
-): AdaptedLine[] {
-  const decided = decisionOn(decisions, 'shape', line.id)?.shape
-  const shape = decided ?? line.shape
-  const swap = swapId === undefined ? undefined : swapOf(swapId)
-  const base = {
-    line: line.id,
-    role: line.role,
-    ...(line.prep && { prep: line.prep }),
-    ...(shape && { shape }),
-  }
-  const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)
-  if (!swap || !fits) {
-    const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
-    return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
-  }
-  return applySwap(swap, line.amount, line.unit).map((part) => ({
-    ...withShape(base, decided ?? shapeAfterSwap(line, part.food, foods)),
-    ...part,
-    id: `${line.id}>${part.food}`,
-    name: foodName(foods.of(part.food), part.unit === 'item'),
-    swappedFrom: foodName(foods.of(line.food)),
-    ...(swap.method && { method: swap.method }),
-  }))
-}
-
-/** What the recipe does to a food it does to what stands in for it, where the same rules of form hold; else nobody has said it. */
-function shapeAfterSwap(line: RecipeLine, food: string, foods: PlanStart['foods']): string | undefined {
-  const rowOf = (id: string): string | undefined => {
-    const known = foods.of(id)
-    return isUnknown(known) ? undefined : known.shape
-  }
-  return rowOf(food) === rowOf(line.food) ? line.shape : undefined
-}
-
-function withShape<T extends { shape?: string }>(base: T, shape: string | undefined): Omit<T, 'shape'> & { shape?: string } {
-  const { shape: _, ...rest } = base
-  return shape === undefined ? rest : { ...rest, shape }
 }
 
 interface Around {

@@ -59,7 +59,12 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
       if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
     }
     const around = states.get(task.bowl)?.at(task.step, task.technique)
-    if (around) out.push(...aroundBreaches(around, task, plan, age, request).map((says) => `${turn.id}: ${turn.child} ${says}`))
+    if (around)
+      out.push(
+        ...aroundBreaches(around, task, plan, age, request).map(
+          (says) => `${turn.id}: ${turn.child} ${says}`,
+        ),
+      )
     if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
     return out
   })
@@ -83,7 +88,9 @@ function aroundBreaches(
     ...(raw.length > 0 ? [`must not touch raw ${raw.join(', ')}`] : []),
     ...(rawTaste.length > 0 ? [`must not taste ${rawTaste.join(', ')} before it is cooked`] : []),
     ...(deepOil ? ['is in the room with oil for deep frying'] : []),
-    ...(heat !== null && !may(heat === 'scalding' ? 'carry-hot' : 'use-hob') ? ['must not stand at what is hot'] : []),
+    ...(heat !== null && !may(heat === 'scalding' ? 'carry-hot' : 'use-hob')
+      ? ['must not stand at what is hot']
+      : []),
   ]
 }
 

@@ -51,8 +51,7 @@ function aheadOf(draft: Clocked): Plan['ahead'] {
     })
   for (const line of draft.lines) {
     if (line.prep) ahead.push({ when: 'before', says: `${line.name}: ${line.prep}` })
-    else if (line.shape)
-      ahead.push({ when: 'before', says: `${line.name}: ${preparationText(line.shape)}` })
+    else if (line.shape) ahead.push({ when: 'before', says: `${line.name}: ${preparationText(line.shape)}` })
     if (line.method)
       ahead.push({ when: 'before', says: `instead of ${line.swappedFrom ?? line.name}: ${line.method}` })
   }

@@ -11,10 +11,17 @@ import {
   shapeRow,
   type ShapeBreach,
 } from '../../food/by-age/choking'
-import { formsOfCodes, withoutAgainst, type Forms } from '../../food/by-age/forms'
+import { formsInName, formsOfCodes, withoutAgainst, type Forms } from '../../food/by-age/forms'
 import { rowsNamed } from '../../food/by-age/named'
 import { formsSaidOf } from '../../food/by-age/said-of'
-import { ALWAYS, EARLY_ROWS, earlyRowsOf, earlyUntil, isTooEarly, type EarlyRow } from '../../food/by-age/too-early'
+import {
+  ALWAYS,
+  EARLY_ROWS,
+  earlyRowsOf,
+  earlyUntil,
+  isTooEarly,
+  type EarlyRow,
+} from '../../food/by-age/too-early'
 import { isUnknown } from '../../food/foods'
 import { statesOf, stateLines } from '../../recipe/states/hazards'
 import type { Adapted, AdaptedLine, DraftChild } from '../model/draft'
@@ -50,10 +57,14 @@ interface Asked {
 function formsOf({ line, heated }: Asked, name: string | null): Forms {
   const said =
     line.shape || name === null
-      ? withoutAgainst(formsOfCodes(line.shape), line.prep)
+      ? withoutAgainst(both(formsOfCodes(line.shape), formsInName(line.name)), line.prep)
       : formsSaidOf(name, wordsOf(line), '')
   return heated ? said.map((codes) => [...codes, 'COOKED']) : said
 }
+
+/** What is stored with a line, and what the food's own name says: "cooked beetroot". */
+const both = (stored: Forms, named: Forms): Forms =>
+  stored.flatMap((codes) => named.map((more) => [...codes, ...more]))
 
 function shapeFindings(asked: Asked, draft: Adapted, request: PlanRequest): Finding[] {
   const { line } = asked
@@ -90,7 +101,12 @@ function commonFixes(line: AdaptedLine, { recipe }: Adapted): Fix[] {
   ]
 }
 
-function shapeFinding(line: AdaptedLine, { row, rule, until }: ShapeBreach, draft: Adapted, request: PlanRequest): Finding {
+function shapeFinding(
+  line: AdaptedLine,
+  { row, rule, until }: ShapeBreach,
+  draft: Adapted,
+  request: PlanRequest,
+): Finding {
   const touched = under(draft.people, until)
   const limit = until ?? ALWAYS
   const offer = settlingForm(row, draft.youngest, wordsOf(line))

@@ -87,7 +87,8 @@ function saysOf(kind: RawKind, lines: readonly StateLine[], stamped: boolean, { 
 
 const BECAUSE: Record<RawKind, string> = {
   egg: 'Salmonella; small children fall ill of little.',
-  flour: 'Flour is a raw food (E. coli): nobody eats it unbaked, at any age. Toasting it at home is not reliable.',
+  flour:
+    'Flour is a raw food (E. coli): nobody eats it unbaked, at any age. Toasting it at home is not reliable.',
   poultry: 'Raw poultry is never eaten.',
   meat: 'Raw meat is never eaten in a session.',
   mince: 'Mince is cooked through at every age.',

@@ -72,7 +72,11 @@ function strictest(form: Form, over: readonly Form[]): Form {
   return over.reduce<Form>((a, b) => {
     if (a.kind !== 'do') return a
     if (b.kind !== 'do') return b
-    return { ...a, code: a.code === 'B' || b.code === 'B' ? 'B' : 'O', perAdult: Math.min(a.perAdult, b.perAdult) }
+    return {
+      ...a,
+      code: a.code === 'B' || b.code === 'B' ? 'B' : 'O',
+      perAdult: Math.min(a.perAdult, b.perAdult),
+    }
   }, form)
 }
 

@@ -3,7 +3,6 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
-import { countText } from '../../amount/show'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
@@ -15,23 +14,28 @@ import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
 import { standingOver } from './standing-over'
-import { WORK, type WatchNote } from '../model/plan'
+import { HAZARD_WORD, watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
 import { setStations } from './stations'
-import { isTogether, timesTurned } from '../model/task-kinds'
+import { isTogether } from '../model/task-kinds'
 import type { Bowl, PlanLine } from '../model/line'
 import type { Task } from '../model/task'
-import { minutesText } from '../../amount/clock-time'
 
 export const split: Pass<Portioned, Split> = (draft, request) => {
   const set = draft.bowls.flatMap((bowl, index) => {
     const states = statesOf(draft.recipe, stateLines(bowl.lines, draft.foods))
     return draft.recipe.steps.map((step) =>
-      setStations(step, stepTasks({ step, bowl, index, states }, draft, request), bowl, draft.people, request),
+      setStations(
+        step,
+        stepTasks({ step, bowl, index, states }, draft, request),
+        bowl,
+        draft.people,
+        request,
+      ),
     )
   })
   const tasks = set.flatMap((s) => s.tasks)
-  const watch = [...draft.watch, ...hazardNotes(tasks), ...turnNotes(tasks), ...barredNotes(tasks), ...aroundNotes(tasks)]
+  const watch = [...draft.watch, ...watchNotes(tasks)]
   const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
   return {
     draft: { ...draft, tasks, watch },
@@ -55,9 +59,7 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
     const technique = techniqueFor(task.technique, request.rules.techniques)
     if (!technique) return []
     const lines: (PlanLine | null)[] = task.measures ? used : [null]
-    return lines.map((line) =>
-      buildTask({ ...place, task, technique, line, handled, used }, draft, request),
-    )
+    return lines.map((line) => buildTask({ ...place, task, technique, line, handled, used }, draft, request))
   })
 }
 
@@ -83,7 +85,9 @@ function washFirst(step: RecipeStep, { recipe, lines, foods }: Portioned): Recip
 function handledUpTo(step: RecipeStep, bowl: Bowl, { recipe }: Portioned): string[] {
   const upTo = recipe.steps.slice(0, recipe.steps.indexOf(step) + 1)
   const lineIds = new Set(upTo.flatMap((s) => s.uses.map((u) => u.line)))
-  return [...new Set(bowl.lines.filter((l) => lineIds.has(l.line)).map((l) => l.food))]
+  // A line that no step uses is on the table all the same.
+  const placed = new Set(recipe.steps.flatMap((s) => s.uses.map((u) => u.line)))
+  return [...new Set(bowl.lines.filter((l) => lineIds.has(l.line) || !placed.has(l.line)).map((l) => l.food))]
 }
 
 interface Parts extends Place {
@@ -170,85 +174,6 @@ const ovenSeconds = (task: RecipeTask, { making }: Portioned): number =>
   task.mode === 'WAIT' && task.place === 'oven' && making.oven
     ? Math.round(ratio(making.oven.minutes).mul(60).valueOf())
     : task.seconds
-
-const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
-
-function hazardNotes(tasks: readonly Task[]): WatchNote[] {
-  const seen = new Set<string>()
-  return tasks.flatMap((task) => {
-    const key = `${task.bowl}/${task.step}/${task.hazard ?? ''}/${task.mode}`
-    if (!task.hazard || seen.has(key)) return []
-    seen.add(key)
-    const who = task.adult ? nameToken(task.adult) : 'An adult'
-    const says =
-      task.mode === 'ADULT'
-        ? `Adult only: ${who}.`
-        : `${who} stands beside before the ${HAZARD_WORD[task.hazard]} come out.`
-    return [
-      {
-        step: task.step,
-        bowl: task.bowl,
-        grade: 'adult' as const,
-        about: WORK,
-        says,
-        source: techniqueOf(task.technique)?.source ?? '',
-      },
-    ]
-  })
-}
-
-/** What has to be turned again and again, and that an adult stays with it. */
-function turnNotes(tasks: readonly Task[]): WatchNote[] {
-  const seen = new Set<string>()
-  return tasks.flatMap((task) => {
-    if (task.every === undefined || seen.has(task.step)) return []
-    seen.add(task.step)
-    const times = timesTurned(task.seconds, task.every)
-    return [
-      {
-        step: task.step,
-        grade: 'adult' as const,
-        about: WORK,
-        says: `${task.adult ? nameToken(task.adult) : 'An adult'} stays, and turns it every ${minutesText(task.every)}: ${countText(times, 'time')}.`,
-        source: 'common practice',
-      },
-    ]
-  })
-}
-
-/** Who does not touch what, for the adult's eyes. */
-function barredNotes(tasks: readonly Task[]): WatchNote[] {
-  const notes = new Map<string, WatchNote>()
-  for (const { step, bowl, barred } of tasks) {
-    for (const { child, why } of barred.filter((b) => b.cause === 'touch')) {
-      notes.set(`${step}/${child}/${why}`, {
-        step,
-        bowl,
-        grade: 'adult',
-        about: { kind: 'child', child },
-        says: `${nameToken(child)} ${why}.`,
-        source: "the child's concern; the care plan comes first",
-      })
-    }
-  }
-  return [...notes.values()]
-}
-
-/** Why an adult does what children do elsewhere: it is raw meat, or hot. */
-function aroundNotes(tasks: readonly Task[]): WatchNote[] {
-  const notes = new Map<string, WatchNote>()
-  for (const { step, bowl, barred, adult } of tasks)
-    for (const { why } of barred.filter((b) => b.cause === 'raw' || b.cause === 'heat'))
-      notes.set(`${step}/${why}`, {
-        step,
-        bowl,
-        grade: 'adult',
-        about: WORK,
-        says: `${why[0]?.toUpperCase() ?? ''}${why.slice(1)}${adult ? `: ${nameToken(adult)}` : ''}.`,
-        source: 'FSA; CDC; CAPT; common practice, from memory',
-      })
-  return [...notes.values()]
-}
 
 /** One finding for each step with heat or blades: who stands there. */
 function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanRequest): Finding[] {

@@ -26,7 +26,8 @@ interface LineLike {
 }
 
 /** It comes to the table cooked. */
-const COOKED_BEFORE = /^(?!.*\b(?:not|un|half|part|lightly|to be)[ -]?cooked).*\b(?:ready |pre )?cooked(?! (?:later|in step))\b/i
+const COOKED_BEFORE =
+  /^(?!.*\b(?:not|un|half|part|lightly|to be)[ -]?cooked).*\b(?:ready |pre )?cooked(?! (?:later|in step))\b/i
 
 /** A line with what it is when it comes raw. Eggs and flour of other foods (a mix, a batter) count by their own kind. */
 export const stateLines = (lines: readonly LineLike[], foods: FoodBook): StateLine[] =>
@@ -52,7 +53,12 @@ export function statesOf({ steps }: Pick<Recipe, 'steps'>, lines: readonly State
   const never = new Set(cooking.neverCooked.map((l) => l.line))
   const at = (id: string, technique: string): Hazards => {
     const step = steps.find((s) => s.id === id)
-    const out: Hazards = { rawMeat: [], rawTaste: [], heat: null, deepOil: step !== undefined && isDeepOil(step) }
+    const out: Hazards = {
+      rawMeat: [],
+      rawTaste: [],
+      heat: null,
+      deepOil: step !== undefined && isDeepOil(step),
+    }
     step?.tasks.forEach((task, i) => {
       if (task.technique !== technique) return
       const raw = cooking.at.get(id)?.[i]
@@ -68,7 +74,11 @@ export function statesOf({ steps }: Pick<Recipe, 'steps'>, lines: readonly State
 }
 
 /** Raw here and cooked later, of the mix that is tasted: what stands apart in its own step is not. */
-const tastedRaw = (step: RecipeStep, there: readonly StateLine[], never: ReadonlySet<string>): StateLine[] => {
+const tastedRaw = (
+  step: RecipeStep,
+  there: readonly StateLine[],
+  never: ReadonlySet<string>,
+): StateLine[] => {
   const own = there.filter((l) => step.uses.some((u) => u.line === l.line))
   const list = step.uses.length > 0 && own.length === 0 ? [] : there
   return list.filter((l) => !never.has(l.line))
@@ -77,6 +87,7 @@ const tastedRaw = (step: RecipeStep, there: readonly StateLine[], never: Readonl
 /** Kinds of raw food that would be eaten raw: no heat of the recipe cooks them. */
 export const eatenRaw = ({ cooking }: RecipeStates): Map<RawKind, StateLine[]> => {
   const out = new Map<RawKind, StateLine[]>()
-  for (const line of cooking.neverCooked) if (line.raw) out.set(line.raw, [...(out.get(line.raw) ?? []), line])
+  for (const line of cooking.neverCooked)
+    if (line.raw) out.set(line.raw, [...(out.get(line.raw) ?? []), line])
   return out
 }

@@ -14,9 +14,11 @@ const NOT_MEANT =
 /** "Off the heat" ends the flame, not the heat. */
 const COOL =
   /\b(?:cool(?:s|ed|ing)?(?! place)|lukewarm|tepid|hand warm|hand hot|body warm|cold|chill(?:s|ed|ing)?|fridge|freezer|room temperature|set aside (?:to|until)|until (?:warm|cold)|barely warm|just warm|warm not hot|leftover|left over)\b/
-const NOT_COOL = /\b(?:cold pressed|before it cools|do not let it cool|not cool(?:ed)?|while (?:it is |still )?(?:hot|warm)|still (?:hot|warm)|uncooled|not yet cool)\b/g
+const NOT_COOL =
+  /\b(?:cold pressed|before it cools|do not let it cool|not cool(?:ed)?|while (?:it is |still )?(?:hot|warm)|still (?:hot|warm)|uncooled|not yet cool)\b/g
 const PAN = /\b(?:sauce ?pans?|frying pans?|skillets?|woks?|stock ?pots?|in the pan|the pan)\b/
-const COLD_PAN = /\b(?:cold|clean|empty|baking|cake|loaf|roasting|muffin|pie|tart|brownie) (?:sauce ?)?pans?\b/g
+const COLD_PAN =
+  /\b(?:cold|clean|empty|baking|cake|loaf|roasting|muffin|pie|tart|brownie) (?:sauce ?)?pans?\b/g
 
 const plain = (text: string): string =>
   ` ${text.toLowerCase().replace(/[’'`]/g, ' ').replace(/[-‐‑]/g, ' ').replace(/\s+/g, ' ')} `
@@ -37,7 +39,10 @@ export const panIn = (text: string): boolean => PAN.test(plain(text).replace(COL
 /** Where the last word of heat stands after the last word that ends it. */
 export function stillHot(text: string): 'scalding' | 'hot' | null {
   const words = plain(text)
-  const cool = lastOf(words.replace(NOT_COOL, (m) => ' '.repeat(m.length)), COOL)
+  const cool = lastOf(
+    words.replace(NOT_COOL, (m) => ' '.repeat(m.length)),
+    COOL,
+  )
   const heat = heatIn(text)
   if (heat === null || cool < 0) return heat
   const from = words.slice(cool)

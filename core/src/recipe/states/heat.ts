@@ -10,20 +10,25 @@ import { HARMLESS_BY_HEAT } from './harmless'
 export type HeatLevel = 'scalding' | 'hot'
 /** Deep oil: nobody but the adult is in the room. */
 export const isDeepOil = (step: RecipeStep): boolean =>
-  step.tasks.some((t) => t.technique === 'deep-fry') || /\bdeep[ -]?fr(?:y|ies|ied|ying)\b|\boil for deep\b/i.test(textOf(step))
+  step.tasks.some((t) => t.technique === 'deep-fry') ||
+  /\bdeep[ -]?fr(?:y|ies|ied|ying)\b|\boil for deep\b/i.test(textOf(step))
 
 /** A wait so long at a table lets a dish cool to what hands bear; a fridge does. Common practice. */
 const COOLING_S = 600
 const cools = (task: RecipeTask): boolean =>
   task.mode === 'WAIT' &&
   !isHeat(task) &&
-  (task.place === 'fridge' || task.place === 'freezer' || task.seconds >= COOLING_S || task.technique === 'taste')
+  (task.place === 'fridge' ||
+    task.place === 'freezer' ||
+    task.seconds >= COOLING_S ||
+    task.technique === 'taste')
 
 const VESSEL = /\b(?:bowls?|boards?|jars?|trays?|plates?|beakers?|cups?|sieve|mugs?|box|cases)\b/i
 /** Something is put to what is there: "stir in the cheese"; "whisk the eggs" is a work of its own. */
 const JOINS = /\b(?:in|into|add|pour|over|onto|to|with|on top|through|tip)\b/i
 const BACK_TO_HOT = /\b(?:pans?|pots?|soup|broth|stew|sauce|kettle|oven|hob|hot|griddle|grill)\b/i
 /** Eaten, not worked with: what reaches a child is tested by an adult (hygiene notes), and is not taken away. */
+const LIQUID = new Set(['pour-liquid', 'rinse-drain-cold', 'fill-cases', 'serve-self'])
 const EATING = new Set(['taste', 'serve-self', 'lay-table'])
 
 interface Said {
@@ -35,8 +40,11 @@ interface Said {
 
 /** Where a step's words speak of a task; null where they do not. A title says again what the first clause says. */
 function spokenOf(task: RecipeTask, text: string): Said | null {
-  const verb = VERB_STEMS[task.technique] ?? new RegExp(`\\b${(task.technique.split('-')[0] ?? '').slice(0, 5)}`, 'i')
-  const clauses = text.split(/(?<=[.;:,!?])\s+|\s(?=(?:then|and then|and|while|until)\s)/)
+  const verb =
+    VERB_STEMS[task.technique] ?? new RegExp(`\\b${(task.technique.split('-')[0] ?? '').slice(0, 5)}`, 'i')
+  const clauses = text.split(
+    /(?<=[.;:,!?])\s+|\s(?=(?:then|and then|until|while(?! (?:it|they|still|hot|warm)\b))\s)/,
+  )
   const own = clauses.filter((c) => verb.test(c))
   if (own.length === 0) return null
   const last = clauses.lastIndexOf(own.at(-1) ?? '')
@@ -66,7 +74,10 @@ const worse = (a: HeatLevel | null, b: HeatLevel | null): HeatLevel | null =>
   a === 'scalding' || b === 'scalding' ? 'scalding' : (a ?? b)
 
 /** By step, one for each of its tasks. */
-export function heatOf(steps: readonly RecipeStep[], lines: readonly StateLine[]): Map<string, (HeatLevel | null)[]> {
+export function heatOf(
+  steps: readonly RecipeStep[],
+  lines: readonly StateLine[],
+): Map<string, (HeatLevel | null)[]> {
   const out = new Map<string, (HeatLevel | null)[]>()
   /** Something hot stands there, and whether the work is at it or at another vessel. */
   let carried: HeatLevel | null = null
@@ -74,31 +85,38 @@ export function heatOf(steps: readonly RecipeStep[], lines: readonly StateLine[]
   for (const step of steps) {
     const text = textOf(step)
     const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
-    const brought = used.reduce<HeatLevel | null>((h, l) => worse(h, stillHot(`${l.name}, ${l.prep ?? ''}`)), null)
+    const brought = used.reduce<HeatLevel | null>(
+      (h, l) => worse(h, stillHot(`${l.name}, ${l.prep ?? ''}`)),
+      null,
+    )
     const own = heatIn(text)
     if (own !== null || used.length === 0 || BACK_TO_HOT.test(text)) elsewhere = false
-    else if (carried !== null && (VESSEL.test(text) || !JOINS.test(text) || step.tasks.every((t) => HARMLESS_BY_HEAT.has(t.technique))))
+    else if (
+      carried !== null &&
+      (VESSEL.test(text) || !JOINS.test(text) || step.tasks.every((t) => HARMLESS_BY_HEAT.has(t.technique)))
+    )
       elsewhere = true
-    let cooled = false
-    const levels: (HeatLevel | null)[] = []
-    const heats = step.tasks.map(isHeat)
-    step.tasks.forEach((task, i) => {
-      const heatedHere = heats.slice(0, i).some(Boolean)
-      levels.push(
-        isHeat(task) || task.mode === 'WAIT' || task.mode === 'ADULT'
-          ? null
-          : levelAt({ task, text, own, used, brought, heatedHere, cooled, carried: elsewhere ? null : carried }),
-      )
-      if (cools(task)) cooled = true
-    })
+    const firstCool = step.tasks.findIndex(cools)
+    const levels = step.tasks.map((task, i): HeatLevel | null =>
+      isHeat(task) || task.mode === 'WAIT' || task.mode === 'ADULT'
+        ? null
+        : levelAt({
+            task,
+            text,
+            own,
+            brought,
+            heatedHere: step.tasks.slice(0, i).some(isHeat),
+            cooled: firstCool >= 0 && firstCool < i,
+            carried: elsewhere ? null : carried,
+          }),
+    )
     out.set(step.id, levels)
     // What it is when the step ends.
-    const heated = step.tasks.some((t) => isHeat(t) && (t.place !== undefined || t.technique !== 'use-microwave'))
+    const heated = step.tasks.some(isHeat)
     const end = worse(stillHot(text), brought)
     if (heated) carried = worse(end, 'hot')
     else if (end !== null) carried = end
-    if (cooled || (coolsIn(text) && stillHot(text) === null && !heated)) carried = null
-    if (cooled && step.tasks.some(cools)) carried = null
+    if (firstCool >= 0 || (!heated && end === null && coolsIn(text))) carried = null
   }
   return out
 }
@@ -107,7 +125,6 @@ interface At {
   task: RecipeTask
   text: string
   own: HeatLevel | null
-  used: readonly StateLine[]
   brought: HeatLevel | null
   heatedHere: boolean
   cooled: boolean
@@ -125,5 +142,7 @@ function levelAt({ task, text, own, brought, heatedHere, cooled, carried }: At):
   if (said !== null) return worse(said, task.measures ? null : brought)
   if (at && coolsIn(at.before)) return null
   if (!at && own === null && coolsIn(text)) return null
-  return worse(heatedHere ? 'hot' : carried, task.measures ? null : brought)
+  // What boiled a step ago scalds as a liquid; what has been drained or stirred since is hot.
+  const before = carried === 'scalding' && !LIQUID.has(task.technique) ? 'hot' : carried
+  return worse(heatedHere ? 'hot' : before, task.measures ? null : brought)
 }

@@ -6,6 +6,7 @@ import data from '../../../data/recipe-verbs.json'
 import { techniqueOf } from '../../craft/techniques'
 import { convertTemperature } from '../../amount/temperature'
 import { ratio } from '../../amount/ratio'
+import { coolsIn, heatIn } from '../states/heat-words'
 import type { Mode, Place, RecipeTask } from '../recipe'
 
 interface Verb {
@@ -78,6 +79,9 @@ function celsiusIn(text: string): number | null {
   return GAS_C[GAS.exec(text)?.[1] ?? ''] ?? null
 }
 
+const PREHEAT = /\b(?:pre ?heat|heat the oven|turn on the oven)\b/i
+const HOT_WORDS: Verb = { technique: 'use-hob', words: '', mode: 'ADULT', place: 'hob', seconds: 120 }
+
 export interface SentencesRead {
   tasks: RecipeTask[]
   /** Sentences in which no action was read, or that ask for something a task cannot say. */
@@ -101,7 +105,18 @@ export function readStep(text: string): SentencesRead {
       // A sentence of time or heat alone belongs to the task before it.
       if (tasks.length > 0 && (secondsIn(sentence) !== null || celsiusIn(sentence) !== null))
         refine(tasks, sentence)
-      else if (!AGAIN.test(sentence)) unread.push({ text: sentence, why: 'no action was read in it' })
+      else if (heatIn(sentence) !== null && !coolsIn(sentence) && !PREHEAT.test(sentence)) {
+        // No verb was read, and it is hot: an adult's, until somebody says what it is.
+        tasks.push(
+          ...taskOf(HOT_WORDS, {
+            seconds: secondsIn(sentence),
+            celsius: celsiusIn(sentence),
+            byAdult: true,
+            forEach: false,
+          }),
+        )
+        unread.push({ text: sentence, why: 'it speaks of something hot: taken as an adult’s' })
+      } else if (!AGAIN.test(sentence)) unread.push({ text: sentence, why: 'no action was read in it' })
     }
     if (AGAIN.test(sentence))
       unread.push({ text: sentence, why: 'it is done again: how often?', again: true })

@@ -27,7 +27,11 @@ const recipeLineSchema = yup
     unit: required('Unit', 30),
     role: oneOf(ROLES, 'Role'),
     prep: line('Preparation', 120).optional(),
-    shape: yup.string().max(60).test('shape', 'Shape is not one Lea knows', (s) => s === undefined || isPreparation(s)).optional(),
+    shape: yup
+      .string()
+      .max(60)
+      .test('shape', 'Shape is not one Lea knows', (s) => s === undefined || isPreparation(s))
+      .optional(),
     optional: yup.boolean().optional(),
   })
   .noUnknown()
