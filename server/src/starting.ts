@@ -1,11 +1,13 @@
 /** What a new setting starts with: house rules by its kind (product.md, 'Where practitioners differ') and a common box. */
 import type { Measure } from '@lea/core/amount'
+import { nationOf, type Nation } from '@lea/core/food'
 import type { HouseRules, Kit } from '@lea/core/plan'
 
-export function startingRules(kind: HouseRules['kind'], country: HouseRules['country']): HouseRules {
+export function startingRules(kind: HouseRules['kind'], nation: Nation): HouseRules {
   return {
     kind,
-    country,
+    nation,
+    country: nationOf({ country: 'uk', nation }).country,
     grouping: kind === 'nursery' ? 'groups' : 'together',
     groupSize: 4,
     knives: 'soft-first',

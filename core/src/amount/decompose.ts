@@ -32,6 +32,18 @@ export function onLattice(values: readonly (Ratio | Fraction)[]): number[] {
   })
 }
 
+/** An amount and the measures as whole numbers of the measures' own common part; null where the amount is none. */
+function totalOn(amount: Fraction, sizes: readonly Size[]): { total: number; parts: number[] } | null {
+  const parts = onLattice(sizes.map((s) => s.size))
+  const at = parts.findIndex((p) => p > 0)
+  const size = sizes[at]
+  if (!size) return null
+  const whole = amount.div(ratio(size.size)).mul(parts[at] ?? 1)
+  return whole.d === 1n && whole.n <= BigInt(Number.MAX_SAFE_INTEGER)
+    ? { total: Number(whole.n * whole.s), parts }
+    : null
+}
+
 /** More ways than this are refused, not cut off: an answer that leaves ways out would be a wrong one. */
 const MOST = 2_000_000
 
@@ -44,7 +56,10 @@ export function decompositions(
   sizes: readonly Size[],
   maxScoops: number,
 ): number[][] {
-  const [total = 0, ...parts] = onLattice([amount, ...sizes.map((s) => s.size)])
+  const exact = totalOn(ratio(amount), sizes)
+  // What is no whole number of the parts that the measures share is made by none of them.
+  if (exact === null) return []
+  const { total, parts } = exact
   const order = parts
     .map((size, index) => ({ size, index }))
     .filter((p) => p.size > 0)

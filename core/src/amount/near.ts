@@ -16,6 +16,27 @@ export interface Near {
   errPct: string
 }
 
+/**
+ * In whole parts that the measures share with the amount; where there are none that are coarse enough, in those of the measures, and the
+ * amount beside them as near as a number is (a part in 10^15).
+ */
+function inParts(amount: Fraction, sizes: readonly Size[]): { whole: number; parts: number[] } {
+  try {
+    const [whole = 0, ...parts] = onLattice([amount, ...sizes.map((s) => s.size)])
+    return { whole, parts }
+  } catch (fault) {
+    if (!(fault instanceof RangeError)) throw fault
+    const parts = onLattice(sizes.map((s) => s.size))
+    return {
+      whole: amount
+        .div(ratio(sizes[0]?.size ?? 1))
+        .mul(parts[0] ?? 1)
+        .valueOf(),
+      parts,
+    }
+  }
+}
+
 /** @returns null where nothing lies within the tolerance (inclusive) */
 export function nearest(
   amount: Ratio | Fraction,
@@ -23,7 +44,7 @@ export function nearest(
   maxScoops: number,
   tolerance: Ratio | Fraction,
 ): Near | null {
-  const [whole = 0, ...parts] = onLattice([amount, ...sizes.map((s) => s.size)])
+  const { whole, parts } = inParts(ratio(amount), sizes)
   let best = null as number | null
   const offer = (sum: number): void => {
     if (sum <= 0) return
@@ -39,7 +60,9 @@ export function nearest(
     }
   }
   if (best === null) return null
-  const made = ratio(amount).mul(best).div(whole)
+  const [size = null, part = 1] = [sizes[0], parts[0]]
+  if (size === null) return null
+  const made = ratio(size.size).mul(best).div(part)
   const error = made.sub(amount).div(amount)
   if (error.abs().compare(ratio(tolerance)) > 0) return null
   return { amount: made, errPct: toPlaces(error.mul(100), 4) }

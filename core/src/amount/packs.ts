@@ -17,6 +17,21 @@ export interface PackChoice {
   packs: Record<string, number>
 }
 
+/** What is needed and the packs in whole parts; a need that is too fine for them, up to the next part that packs can make. */
+function inPartsOfPacks(need: Fraction, packs: readonly Pack[]): number[] {
+  try {
+    return onLattice([need, ...packs.map((p) => p.size)])
+  } catch (fault) {
+    if (!(fault instanceof RangeError)) throw fault
+    const parts = onLattice(packs.map((p) => p.size))
+    const target = need
+      .div(ratio(packs[0]?.size ?? 1))
+      .mul(parts[0] ?? 1)
+      .ceil()
+    return [target.valueOf(), ...parts]
+  }
+}
+
 /**
  * The packs of least cost, then least left over, then fewest, that cover what is needed beside the pantry.
  * Exact: a dynamic programme over whole parts of the common measure; each state holds its best (cost, bought, packs).
@@ -30,7 +45,7 @@ export function choosePacks(
   const toBuy = short.compare(0) > 0 ? short : ratio(0)
   if (toBuy.compare(0) === 0) return { toBuy: '0', cost: 0, left: '0', packsTotal: 0, packs: {} }
   if (packs.length === 0) return null
-  const [target = 0, ...sizes] = onLattice([toBuy, ...packs.map((p) => p.size)])
+  const [target = 0, ...sizes] = inPartsOfPacks(toBuy, packs)
   interface State {
     cost: number
     bought: number

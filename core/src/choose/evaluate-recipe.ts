@@ -5,6 +5,7 @@
 import { countText } from '../amount/show'
 import { daysBetween } from '../amount/days'
 import { moneyText } from '../amount/money'
+import { nationOf } from '../food/nations'
 import { ratio } from '../amount/ratio'
 import { targetOf } from '../learn/targets'
 import { PlanError } from '../plan/begin'
@@ -153,7 +154,7 @@ function againstOf(out: Out<Gathered>, f: Figures, wish: SelectionCriteria): Aga
 }
 
 const money = (minor: number, base: SelectionCriteria['base']): string =>
-  moneyText(minor, base.rules.country === 'us' ? 'USD' : 'GBP')
+  moneyText(minor, nationOf(base.rules).currency)
 
 function reasonsOf(f: Figures, people: number, swaps: SwapSet['swaps'], request: PlanRequest): string[] {
   const list: string[] = []

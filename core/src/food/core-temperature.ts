@@ -1,10 +1,13 @@
 /**
  * When food is cooked through, by probe: the points that food agencies publish, and a reading held against them. Between two points the
  * lower one counts, so that nothing is called reached that no table names.
- * Sources: UK: Food Standards Agency (70 °C for 2 minutes or equal); US: Food Code 3-401.11 and USDA FSIS. From memory.
+ * Sources: UK: Food Standards Agency (70 °C for 2 minutes or equal); Scotland: the same, reheated to 82 °C (Food Hygiene (Scotland)
+ * Regulations 2006); Ireland: FSAI; US: Food Code 3-401.11 and USDA FSIS; Canada: Health Canada; Australia: FSANZ and the Food Safety
+ * Information Council; New Zealand: MPI. From memory; of the last four the stricter figure where pages differ.
  */
 
-export type ProbeCountry = 'uk' | 'us'
+/** Whose published points a reading is held against. */
+export type CoreRegion = 'uk' | 'scotland' | 'ie' | 'us' | 'ca' | 'au' | 'nz'
 export const CORE_KINDS = ['poultry', 'mince', 'meat', 'fish', 'egg', 'reheat'] as const
 export type CoreKind = (typeof CORE_KINDS)[number]
 
@@ -31,22 +34,59 @@ const US: Record<CoreKind, CorePoint[]> = {
   reheat: [{ celsius: 74, seconds: 15 }],
 }
 
-/** Points that each alone are enough, the coolest first. */
-export const corePoints = (kind: CoreKind, country: ProbeCountry): CorePoint[] =>
-  country === 'us' ? US[kind] : UK
+const ALL = (celsius: number, seconds = 0): Record<CoreKind, CorePoint[]> => {
+  const points = [{ celsius, seconds }]
+  return { poultry: points, mince: points, meat: points, fish: points, egg: points, reheat: points }
+}
+const CA: Record<CoreKind, CorePoint[]> = {
+  poultry: [{ celsius: 74, seconds: 0 }],
+  mince: [{ celsius: 71, seconds: 0 }],
+  meat: [{ celsius: 71, seconds: 0 }],
+  fish: [{ celsius: 70, seconds: 0 }],
+  egg: [{ celsius: 74, seconds: 0 }],
+  reheat: [{ celsius: 74, seconds: 0 }],
+}
+const NZ: CorePoint[] = [
+  { celsius: 65, seconds: 10 * 60 },
+  { celsius: 70, seconds: 3 * 60 },
+  { celsius: 75, seconds: 0 },
+]
+const IE: CorePoint[] = [
+  { celsius: 70, seconds: 2 * 60 },
+  { celsius: 75, seconds: 0 },
+]
 
+/** Points that each alone are enough, the coolest first. */
+export function corePoints(kind: CoreKind, country: CoreRegion): CorePoint[] {
+  if (country === 'us') return US[kind]
+  if (country === 'ca') return CA[kind]
+  if (country === 'au') return kind === 'egg' ? [{ celsius: 72, seconds: 0 }] : ALL(75)[kind]
+  if (country === 'nz') return NZ
+  if (country === 'ie') return IE
+  return country === 'scotland' && kind === 'reheat' ? ALL(82)[kind] : UK
+}
+
+const SOURCES: Record<CoreRegion, string> = {
+  uk: 'FSA, from memory',
+  scotland: 'Food Standards Scotland; Food Hygiene (Scotland) Regulations 2006, from memory',
+  ie: 'FSAI, from memory',
+  us: 'USDA FSIS; Food Code, from memory',
+  ca: 'Health Canada, from memory',
+  au: 'FSANZ; Food Safety Information Council, from memory',
+  nz: 'MPI New Zealand, from memory',
+}
 /** Where the core temperatures of a country come from. */
-export const coreSource = (country: ProbeCountry): string =>
-  country === 'us' ? 'USDA FSIS; Food Code, from memory' : 'FSA, from memory'
+export const coreSource = (country: CoreRegion): string => SOURCES[country]
 
 /** "70 °C for 2 minutes, or 75 °C for 30 seconds": what is asked for, as a kitchen says it. */
-export function coreWords(kind: CoreKind, country: ProbeCountry): string {
-  const points = corePoints(kind, country).filter(
-    (p) => country === 'us' || (p.celsius >= 70 && p.celsius <= 75),
-  )
-  return points
+export function coreWords(kind: CoreKind, country: CoreRegion): string {
+  const all = corePoints(kind, country)
+  const usual = all.length > 2 ? all.filter((p) => p.celsius >= 70 && p.celsius <= 75) : all
+  const whole = country === 'ca' && kind === 'poultry' ? ' (a whole bird 82 °C)' : ''
+  const words = usual
     .map((p) => `${p.celsius} °C${p.seconds > 0 ? ` for ${heldWords(p.seconds)}` : ''}`)
     .join(', or ')
+  return `${words}${whole}`
 }
 const heldWords = (seconds: number): string =>
   seconds >= 60 ? `${seconds / 60} ${seconds === 60 ? 'minute' : 'minutes'}` : `${seconds} seconds`
@@ -70,7 +110,7 @@ const LEAST_CELSIUS = -30
 const MOST_CELSIUS = 130
 
 /** @returns whether the food is cooked through by the published points, or what is missing */
-export function judgeCore(reading: CoreReading, kind: CoreKind, country: ProbeCountry): CoreVerdict {
+export function judgeCore(reading: CoreReading, kind: CoreKind, country: CoreRegion): CoreVerdict {
   const { celsius, held } = reading
   if (!Number.isFinite(celsius) || celsius < LEAST_CELSIUS || celsius > MOST_CELSIUS || !(held >= 0))
     return { verdict: 'absurd' }
@@ -101,7 +141,7 @@ const aim = (points: readonly CorePoint[]): number =>
 export function heldReading(
   readings: readonly { at: number; celsius: number }[],
   kind: CoreKind,
-  country: ProbeCountry,
+  country: CoreRegion,
 ): CoreReading | null {
   const last = readings.at(-1)
   if (!last) return null
@@ -128,7 +168,7 @@ export interface Probe {
   food: string
   name: string
   kind: CoreKind
-  country: ProbeCountry
+  country: CoreRegion
   /** The last step with heat: after it the reading has to be there. */
   after: string
 }

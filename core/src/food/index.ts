@@ -34,3 +34,4 @@ export {
   packetReading,
 } from './packet-answers'
 export { SHAPE_ANSWERS, type ShapeAnswer, foodFault, settledFood } from './settle-food'
+export { type Nation, NATIONS, nationOf } from './nations'

@@ -1,5 +1,6 @@
 /** The rules of a setting. */
 import * as yup from 'yup'
+import { NATION_IDS } from '../food/nations'
 import { TECHNIQUES } from '../craft/techniques'
 import { TALK_RULES } from '../learn/levels'
 import { TARGETS } from '../learn/targets'
@@ -17,6 +18,7 @@ export const rulesSchema = yup
   .object({
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
     country: oneOf(['uk', 'us'] as const, 'Country'),
+    nation: oneOf(NATION_IDS, 'Nation').optional().default(undefined),
     grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
     ownUnder: maybeWhole('Own bowl under so many months', 12, 120),
     groupSize: whole('Group size', 1, 12),

@@ -1,5 +1,6 @@
 /** Coming in: the first visit, and every one after. */
 import * as yup from 'yup'
+import { NATION_IDS } from '../food/nations'
 import { passwordFault } from './password'
 import { oneOf, required } from './text'
 
@@ -37,7 +38,11 @@ export const firstVisitSchema = yup
   .object({
     setting: required('Name of the setting', 60),
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
-    country: oneOf(['uk', 'us'] as const, 'Country'),
+    /** One of the two is said. */
+    country: oneOf(['uk', 'us'] as const, 'Country')
+      .optional()
+      .default(undefined),
+    nation: oneOf(NATION_IDS, 'Nation').optional().default(undefined),
     owner: required('Your name', 60),
     signIn: yup
       .string()
@@ -47,4 +52,7 @@ export const firstVisitSchema = yup
     recipes: yup.boolean().required('Say whether to start with recipes'),
   })
   .noUnknown()
+  .test('country', 'Country is missing', ({ country, nation }, at) =>
+    country === undefined && nation === undefined ? at.createError({ path: 'country' }) : true,
+  )
 export type FirstVisitInput = yup.InferType<typeof firstVisitSchema>

@@ -83,6 +83,7 @@ const item: Whole<CupboardItem> = {
 const rules: Whole<HouseRules> = {
   kind: 'nursery',
   country: 'uk',
+  nation: 'wales',
   grouping: 'groups',
   ownUnder: 24,
   groupSize: 4,

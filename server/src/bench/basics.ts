@@ -34,7 +34,7 @@ export function request(n: number, recipe: PlanRequest['recipe']): PlanRequest {
     ],
     kit: startingKit('nursery'),
     foods: [],
-    rules: startingRules('nursery', 'uk'),
+    rules: startingRules('nursery', 'england'),
     decisions: [],
     seed: 1,
     effort: 'draft',

@@ -39,7 +39,7 @@ function session(seed: number, children: number): PlanRequest {
     kit: { ...kit, equipment: [...kit.equipment, 'fire'], sinkPlaces: 1 + any(4) },
     foods: [],
     rules: {
-      ...startingRules('nursery', 'uk'),
+      ...startingRules('nursery', 'england'),
       grouping: any(3) ? 'groups' : 'together',
       groupSize: 2 + any(4),
     },

@@ -117,7 +117,7 @@ function leaving(): void {
     adults: [{ id: 'a', leads: ['knives', 'heat'] }],
     kit: startingKit('nursery'),
     foods: [],
-    rules: startingRules('nursery', 'uk'),
+    rules: startingRules('nursery', 'england'),
     decisions: [],
     seed: 1,
     effort: 'draft',

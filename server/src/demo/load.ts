@@ -48,7 +48,7 @@ async function loadSetting(
   // The nursery has a ring of stones in its garden.
   const kit = demo.kind === 'nursery' ? { ...usual, equipment: [...usual.equipment, 'fire'] } : usual
   kit.measures = kit.measures.map((m) => (demo.lost.includes(m.id) ? { ...m, count: 0 } : m))
-  const rules = { ...startingRules(demo.kind, 'uk'), ...(demo.week && { targets: demo.week }) }
+  const rules = { ...startingRules(demo.kind, 'england'), ...(demo.week && { targets: demo.week }) }
   await createSetting(db, setting, demo.name, rules, kit, true)
   const adults: string[] = []
   for (const a of demo.adults) {

@@ -1,5 +1,6 @@
 import express, { Router } from 'express'
 import rateLimit from 'express-rate-limit'
+import { nationOf } from '@lea/core/food'
 import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'
@@ -44,7 +45,7 @@ export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
         db,
         setting,
         input.setting,
-        startingRules(input.kind, input.country),
+        startingRules(input.kind, nationOf({ country: input.country ?? 'uk', nation: input.nation }).id),
         startingKit(input.kind),
       )
       await addAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })

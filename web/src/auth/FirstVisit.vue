@@ -3,6 +3,7 @@ import { toTypedSchema } from '@vee-validate/yup'
 import { useForm } from 'vee-validate'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { NATIONS } from '@lea/core/food'
 import { firstVisitSchema } from '@lea/core/schema'
 import { api, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -17,7 +18,7 @@ const { handleSubmit, isSubmitting, defineField } = useForm({
   initialValues: {
     setting: '',
     kind: 'nursery',
-    country: 'uk',
+    nation: 'england' as const,
     owner: '',
     signIn: '',
     password: '',
@@ -25,7 +26,7 @@ const { handleSubmit, isSubmitting, defineField } = useForm({
   },
 })
 const [kind] = defineField('kind')
-const [country] = defineField('country')
+const [nation] = defineField('nation')
 const [recipes] = defineField('recipes')
 
 onMounted(async () => {
@@ -71,9 +72,8 @@ const KINDS = [
       >
       <label class="font-semibold"
         >Country
-        <select v-model="country" class="field mt-1 font-normal">
-          <option value="uk">United Kingdom</option>
-          <option value="us">United States</option>
+        <select v-model="nation" class="field mt-1 font-normal">
+          <option v-for="n in NATIONS" :key="n.id" :value="n.id">{{ n.name }}</option>
         </select></label
       >
       <TextField name="owner" label="Your name" autocomplete="name" />

@@ -2,6 +2,7 @@
 /** What is on the shelf and what it costs: one row for each food that the setting keeps. */
 import { computed, ref } from 'vue'
 import { amountText, moneyText } from '@lea/core/amount'
+import { nationOf } from '@lea/core/food'
 import type { CupboardItem, CupboardPack } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
@@ -15,7 +16,7 @@ const foods = useFoods()
 const auth = useAuthStore()
 const search = ref('')
 const editing = ref<CupboardItem | null>(null)
-const currency = computed(() => (settingStore.setting?.rules.country === 'us' ? 'USD' : 'GBP'))
+const currency = computed(() => nationOf(settingStore.setting?.rules ?? { country: 'uk' }).currency)
 const all = computed(() =>
   [...(settingStore.setting?.cupboard ?? [])]
     .map((item) => ({ item, name: foods.value.of(item.food).name }))

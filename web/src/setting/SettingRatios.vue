@@ -2,12 +2,12 @@
 /** How many children to an adult: the country's published numbers, or the setting's own. */
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { RATIO_SOURCE, type RatioRow, ageText, ratioRows } from '@lea/core/craft'
+import { ratioSource, type RatioRow, ageText, ratioRows } from '@lea/core/craft'
 import type { HouseRules } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
 const emit = defineEmits<{ save: [rules: HouseRules] }>()
-const published = computed(() => ratioRows(props.rules.country))
+const published = computed(() => ratioRows(props.rules))
 const own = computed(() => (props.rules.ratios ?? []).length > 0)
 const rows = ref<RatioRow[]>([])
 // By content: what is being typed outlives a reload of the setting that changes nothing.
@@ -33,9 +33,8 @@ function split(i: number): void {
   <section class="patch p-4" aria-labelledby="ratios">
     <h2 id="ratios" class="mb-1 text-xl">Children to an adult</h2>
     <p class="mb-2 text-sm text-soft">
-      {{ own ? 'Your own numbers.' : `Published least: ${RATIO_SOURCE[rules.country]}.` }} Your local rule
-      comes first: write it here where it is another. Counted in nurseries; in a library or at home one adult
-      at least.
+      {{ own ? 'Your own numbers.' : `Published least: ${ratioSource(rules)}.` }} Your local rule comes first:
+      write it here where it is another. Counted in nurseries; in a library or at home one adult at least.
     </p>
     <form @submit.prevent="save">
       <fieldset :disabled="disabled">

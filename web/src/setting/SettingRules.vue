@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The rules of the house: where practitioners differ, and this setting has chosen. */
-import { ref, watch } from 'vue'
-import { EGG_SIZES } from '@lea/core/food'
+import { computed, ref, watch } from 'vue'
+import { EGG_SIZES, type Nation, NATIONS, nationOf } from '@lea/core/food'
 import { type HouseRules, MEASURING, MEASURING_WORDS } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
@@ -15,6 +15,12 @@ watch(
   (text) => (draft.value = { measuring: 'recipe', ...(JSON.parse(text) as HouseRules) }),
   { immediate: true },
 )
+/** A nation brings its words and units along. */
+const nation = computed<Nation>({
+  get: () => nationOf(draft.value).id,
+  set: (id) =>
+    (draft.value = { ...draft.value, nation: id, country: nationOf({ country: 'uk', nation: id }).country }),
+})
 function setOwnRules(text: string): void {
   const lines = text.split('\n').map((l) => l.trim())
   draft.value.ownRules = lines.filter((l) => l !== '')
@@ -107,9 +113,11 @@ function setOwnRules(text: string): void {
           </select></label
         >
         <label class="font-semibold"
-          >Country, for limits and ratios<select v-model="draft.country" class="field mt-1 font-normal">
-            <option value="uk">United Kingdom</option>
-            <option value="us">United States</option>
+          >Country, for limits, ratios, labels and money<select
+            v-model="nation"
+            class="field mt-1 font-normal"
+          >
+            <option v-for="n in NATIONS" :key="n.id" :value="n.id">{{ n.name }}</option>
           </select></label
         >
         <button type="submit" class="btn btn-main justify-self-start">Save the rules</button>

@@ -1,11 +1,11 @@
 /** What an amount of a food costs by the packs of the Cupboard: minor units, exact; null without a price or a weight to cross by. */
 import type Fraction from 'fraction.js'
-import { moneyText } from '../../amount/money'
+import { moneyText, type Currency } from '../../amount/money'
+import { nationOf } from '../../food/nations'
 import { ratio, type Ratio } from '../../amount/ratio'
 import { crossTo } from '../../food/weights'
 import { ownWeights } from './cupboard'
 import type { PlanRequest } from './request'
-import type { Currency } from './shopping-list'
 
 interface Part {
   food: string
@@ -13,7 +13,7 @@ interface Part {
   unit: string
 }
 
-export const currencyOf = ({ rules }: PlanRequest): Currency => (rules.country === 'us' ? 'USD' : 'GBP')
+export const currencyOf = ({ rules }: PlanRequest): Currency => nationOf(rules).currency
 
 /** By the cheapest of its packs, for what is used of it. */
 function priceOfPart({ food, amount, unit }: Part, request: PlanRequest): Fraction | null {

@@ -1,7 +1,8 @@
 /** Everything a plan is derived from. Children are ids: a nickname is filled in where it is shown. */
 import type { Measure } from '../../amount/scoops'
 import type { HouseTechnique } from '../../craft/setting-techniques'
-import type { Country, RatioRow } from '../../craft/ratios'
+import type { RatioRow } from '../../craft/ratios'
+import type { Country, Nation } from '../../food/nations'
 import type { Skills } from '../../craft/skills'
 import type { KnifeRule } from '../../craft/techniques'
 import type { AnyDiet, OwnDiet } from '../../food/diets'
@@ -65,7 +66,10 @@ export interface Kit {
 
 export interface HouseRules {
   kind: 'nursery' | 'library' | 'home'
+  /** Words, units, and guidance where a nation's own is not known. */
   country: Country
+  /** Whose rules: ratios, core temperatures, labels, money. */
+  nation?: Nation | undefined
   /** One bowl for all, small groups with a bowl each, or an own bowl for every child. */
   grouping: 'together' | 'groups' | 'own'
   /** Below this age in months a child has an own bowl whatever the others do: waiting is hard. */

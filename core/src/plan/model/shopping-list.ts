@@ -1,7 +1,6 @@
 /** What is to be bought, and what it costs: the shapes. */
+import type { Currency } from '../../amount/money'
 import type { Ratio } from '../../amount/ratio'
-
-export type Currency = 'GBP' | 'USD'
 
 export interface ShoppingRow {
   food: string

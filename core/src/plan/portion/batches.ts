@@ -72,7 +72,8 @@ function ovenOf(recipe: Recipe, pieces: number, { kit }: PlanRequest): Making['o
 function casesOf(recipe: Recipe, factor: Fraction, request: PlanRequest): Making['cases'] {
   if (!recipe.batter && !recipe.tin) return []
   const { mL, unknown, estimated } = batter(recipe, ownWeights(request))
-  if (unknown.length > 0) return []
+  // A tin that nothing goes into fills no cases.
+  if (unknown.length > 0 || mL.equals(0)) return []
   return COMMON_CASES.map((c) => {
     const { cups, tins } = casesFor(mL.mul(factor), c.mL, c.fill, c.perTin)
     return { name: c.name, n: cups, tins, estimated }

@@ -22,6 +22,7 @@ import {
   isTooEarly,
   type EarlyRow,
 } from '../../food/by-age/too-early'
+import { guidanceOf } from '../../food/nations'
 import { isUnknown } from '../../food/foods'
 import { statesOf, stateLines } from '../../recipe/states/hazards'
 import type { Adapted, AdaptedLine, DraftChild } from '../model/draft'
@@ -149,12 +150,12 @@ function earlyFindings(asked: Asked, draft: Adapted, { rules }: PlanRequest): Fi
     : rowsNamed(EARLY_ROWS, wordsOf(line), false).filter((n) => !n.row.every && !known.includes(n.row))
   const found = [...known.map((row) => ({ row, name: null })), ...named].filter(
     ({ row, name }) =>
-      !SAID_ELSEWHERE.has(row.id) && isTooEarly(row, formsOf(asked, name), draft.youngest, rules.country),
+      !SAID_ELSEWHERE.has(row.id) && isTooEarly(row, formsOf(asked, name), draft.youngest, guidanceOf(rules)),
   )
   const stops = found.some(({ row }) => !row.note)
   return found
     .filter(({ row }) => !row.note || !stops)
-    .map(({ row }) => earlyFinding(line, row, draft, earlyUntil(row, rules.country)))
+    .map(({ row }) => earlyFinding(line, row, draft, earlyUntil(row, guidanceOf(rules))))
 }
 
 /** Sugar has a finding of its own; raw egg, raw dough and raw fish are followed through the steps. */

@@ -5,6 +5,8 @@
  * memory. The setting's own rules, care plans and local codes come first.
  */
 import { isHot } from '../../recipe/recipe'
+import { coreSource, coreWords } from '../../food/core-temperature'
+import { nationOf } from '../../food/nations'
 import { allergenName } from '../../food/allergens'
 import { foodName, rawKindOf } from '../../food/foods'
 import { APART } from '../adapt/bowls'
@@ -107,23 +109,25 @@ function afterNotes(
   { rules }: PlanRequest,
 ): HygieneNote[] {
   const notes: HygieneNote[] = []
-  const us = rules.country === 'us'
+  const us = nationOf(rules).core === 'us'
   const raw = new Set(lines.map((l) => rawKind(l, foods)))
   if (raw.has('meat'))
     notes.push({
       when: 'after',
       says: us
         ? 'Cook poultry to 74 °C (165 °F), mince to 71 °C (160 °F), by probe, thickest part, an adult.'
-        : 'Cook to 70 °C for 2 minutes (or 75 °C for 30 seconds), by probe, thickest part, an adult.',
-      source: us ? 'USDA FSIS; Food Code, from memory' : 'FSA, from memory',
+        : `Cook to ${coreWords('poultry', nationOf(rules).core)}, by probe, thickest part, an adult.`,
+      source: coreSource(nationOf(rules).core),
     })
   if (raw.has('egg'))
     notes.push({
       when: 'after',
       says: us
         ? 'Egg dishes to 71 °C (160 °F), firm.'
-        : 'White and yolk firm, unless the egg carries the national stamp for runny eggs.',
-      source: us ? 'FDA, from memory' : 'FSA, NHS, from memory',
+        : nationOf(rules).stampedEggs
+          ? 'White and yolk firm, unless the egg carries the national stamp for runny eggs.'
+          : `White and yolk firm; egg dishes to ${coreWords('egg', nationOf(rules).core)}.`,
+      source: nationOf(rules).stampedEggs ? 'FSA, NHS, from memory' : coreSource(nationOf(rules).core),
     })
   if (recipe.steps.some((s) => s.tasks.some((t) => isHot(t.place))))
     notes.push({

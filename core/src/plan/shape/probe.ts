@@ -1,5 +1,6 @@
 /** What has to be cooked through, by probe, before anybody eats: meat, poultry and fish that come to the table raw. */
 import type { Probe } from '../../food/core-temperature'
+import { nationOf } from '../../food/nations'
 import { foodName, rawKindOf } from '../../food/foods'
 import { isHot } from '../../recipe/recipe'
 import type { Adapted } from '../model/draft'
@@ -16,7 +17,7 @@ export function probesOf(
     const food = foods.of(line.food)
     const kind = rawKindOf(food)
     if (kind === null || kind === 'egg' || kind === 'flour') return []
-    const country = rules.country === 'us' ? 'us' : 'uk'
+    const country = nationOf(rules).core
     return [{ food: food.id, name: foodName(food), kind, country, after }]
   })
   return [...new Map(probes.map((p) => [p.food, p])).values()]

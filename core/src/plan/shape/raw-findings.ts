@@ -1,5 +1,6 @@
 /** What would be eaten raw, what nobody tastes yet, and oil for deep frying. */
 import { ageText } from '../../craft/ages'
+import { nationOf } from '../../food/nations'
 import type { RawKind } from '../../food/foods'
 import { eatenRaw, stateLines, statesOf, type RecipeStates } from '../../recipe/states/hazards'
 import { isDeepOil } from '../../recipe/states/heat'
@@ -47,7 +48,7 @@ const namesOf = (lines: readonly StateLine[]): string => [...new Set(lines.map((
  */
 export function rawFindings(draft: Adapted, { rules }: PlanRequest): Finding[] {
   return [...eatenRaw(states(draft))].map(([kind, lines]) => {
-    const stamped = kind === 'egg' && rules.country !== 'us' && lines.every((l) => HEN.has(l.food))
+    const stamped = kind === 'egg' && nationOf(rules).stampedEggs && lines.every((l) => HEN.has(l.food))
     return finding({
       rule: 'eaten-raw',
       pass: 'shape',
@@ -58,14 +59,14 @@ export function rawFindings(draft: Adapted, { rules }: PlanRequest): Finding[] {
       because: BECAUSE[kind],
       source:
         kind === 'egg'
-          ? rules.country === 'us'
-            ? 'FDA; Food Code 3-801.11; CDC, from memory'
-            : 'FSA, NHS (advice since 2017), from memory'
+          ? nationOf(rules).stampedEggs
+            ? 'FSA, NHS (advice since 2017), from memory'
+            : 'FDA; Food Code 3-801.11; CDC; elsewhere the stricter, from memory'
           : 'FSA; CDC; FDA, from memory',
       fixes: stamped
         ? [{ label: 'The eggs carry the stamp', cost: 'asked again at the table', action: { do: 'stand' } }]
         : [{ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } }],
-      dependsOn: [kind, lines.map((l) => l.food), rules.country, draft.people.map((p) => p.id)],
+      dependsOn: [kind, lines.map((l) => l.food), nationOf(rules).id, draft.people.map((p) => p.id)],
     })
   })
 }

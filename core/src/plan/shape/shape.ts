@@ -4,7 +4,7 @@
  * prepared shapes are taken from the recipe's words, not guessed.
  */
 import { countText } from '../../amount/show'
-import { adultsNeeded, RATIO_SOURCE } from '../../craft/ratios'
+import { adultsNeeded, ratioSource } from '../../craft/ratios'
 import { ageText } from '../../craft/ages'
 import { isUnknown } from '../../food/foods'
 import { advise } from '../../recipe/advice'
@@ -124,7 +124,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
     rules.kind === 'nursery'
       ? adultsNeeded(
           draft.people.map((p) => p.age),
-          rules.country,
+          rules,
           rules.ratios,
         )
       : 1
@@ -143,7 +143,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
       because: rules.ratios?.length
         ? 'The least number of adults by the rule of this setting. Cooking usually wants more.'
         : 'The least number of adults by published minimum. Cooking usually wants more.',
-      source: rules.ratios?.length ? 'the rule of this setting' : RATIO_SOURCE[rules.country],
+      source: rules.ratios?.length ? 'the rule of this setting' : ratioSource(rules),
       fixes: [
         { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
         { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },

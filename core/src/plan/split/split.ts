@@ -55,11 +55,17 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
-  return [...washing, ...step.tasks].flatMap((task) => {
+  const all = [...washing, ...step.tasks]
+  // A recipe may stir twice in one step, and names each line once for measuring.
+  const measuring = all.findIndex((t) => t.measures)
+  return all.flatMap((task, i) => {
     const technique = techniqueFor(task.technique, request.rules.techniques)
     if (!technique) return []
-    const lines: (PlanLine | null)[] = task.measures ? used : [null]
-    return lines.map((line) => buildTask({ ...place, task, technique, line, handled, used }, draft, request))
+    const again = all.slice(0, i).filter((t) => idWordOf(t) === idWordOf(task)).length
+    const lines: (PlanLine | null)[] = task.measures && i === measuring ? used : [null]
+    return lines.map((line) =>
+      buildTask({ ...place, task, technique, again, line, handled, used }, draft, request),
+    )
   })
 }
 
@@ -90,8 +96,14 @@ function handledUpTo(step: RecipeStep, bowl: Bowl, { recipe }: Portioned): strin
   return [...new Set(bowl.lines.filter((l) => lineIds.has(l.line) || !placed.has(l.line)).map((l) => l.food))]
 }
 
+/** A technique as it stands in an id: an adult's or a waiting part of it carries its mode. */
+const idWordOf = (task: RecipeTask): string =>
+  isByChildren(task.mode) ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`
+
 interface Parts extends Place {
   task: RecipeTask
+  /** So many tasks of the same technique stand before it in its step. */
+  again: number
   technique: Technique
   line: PlanLine | null
   handled: string[]
@@ -99,7 +111,7 @@ interface Parts extends Place {
 }
 
 function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
-  const { step, task, technique, bowl, index, line, handled, used, states } = parts
+  const { step, task, technique, again, bowl, index, line, handled, used, states } = parts
   const around = standingOver(states.at(step.id, technique.id), line, request)
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
@@ -117,13 +129,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   const leads = { ...technique, ...(hazard && { hazard }) }
   const able = forms.reduce((n, f) => n + f.children.length, 0)
   const byChildren = isByChildren(task.mode)
-  const id = [
-    bowl.id,
-    step.id,
-    // One technique may stand in a step twice: the adult's or the waiting part of it carries its mode.
-    byChildren ? task.technique : `${task.technique}-${task.mode.toLowerCase()}`,
-    line?.id,
-  ]
+  const id = [bowl.id, step.id, again > 0 ? `${idWordOf(task)}-${again + 1}` : idWordOf(task), line?.id]
     .filter(Boolean)
     .join('/')
   const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)

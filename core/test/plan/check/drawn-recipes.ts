@@ -5,7 +5,7 @@
 import type { Recipe, RecipeStep, RecipeTask } from '../../../src/recipe/recipe'
 
 /** Whole numbers from a seed (mulberry32, public domain). */
-function drawer(seed: number): (n: number) => number {
+export function drawer(seed: number): (n: number) => number {
   let a = seed >>> 0
   return (n) => {
     a = (a + 0x6d2b79f5) >>> 0

@@ -2,14 +2,17 @@
 /** A packet's words with what was found marked in place; the reasons stand below, one for each mark. */
 import { computedAsync } from '@vueuse/core'
 import { computed } from 'vue'
-import { allergenName } from '@lea/core/food'
+import { allergenName, nationOf } from '@lea/core/food'
 import { useSettingStore } from '../../stores/setting'
 import { reader } from '../../workers/reader'
 
 const props = defineProps<{ text: string }>()
 /** Of the text that was read last: while a newer one is being read, the marks still fit the words that are shown. */
 const settingStore = useSettingStore()
-const read = computedAsync(() => reader().labelPieces(props.text, settingStore.setting?.rules.country), null)
+const read = computedAsync(
+  () => reader().labelPieces(props.text, settingStore.setting ? nationOf(settingStore.setting.rules).labels : undefined),
+  null,
+)
 const found = computed(() => read.value?.reading ?? null)
 const LOOK = {
   lists: 'bg-paprika text-white px-0.5 rounded-sm',
