@@ -7,7 +7,7 @@ import { foodsStanding } from '../food/food-names'
 import { rawKindOf } from '../food/foods'
 import { hasWord } from '../food/by-age/named'
 import { normaliseLabel } from '../food/label/text'
-import { ADULT_TOOLS, JOB_WORDS, KNIFE_WORDS } from './advice-words'
+import { ADULT_TOOLS, HANDLES, JOB_WORDS, KNIFE_WORDS } from './advice-words'
 import { HARMLESS_BY_HEAT } from './states/harmless'
 import { coolsIn, panIn, stillHot } from './states/heat-words'
 import type { Advice } from './verdict'
@@ -72,14 +72,15 @@ export function adviseJobs(
   tools: readonly Knife[],
 ): Advice[] {
   const all = new Set(jobs)
-  const touches = jobs.some((t) => !HARMLESS_BY_HEAT.has(t.id))
+  const handles = HANDLES.test(text.trim())
+  const touches = handles || jobs.some((t) => !HARMLESS_BY_HEAT.has(t.id))
   const add = (id: string): void => {
     const technique = techniqueOf(id)
     if (technique) all.add(technique)
   }
   const heat = stillHot(text) ?? (panIn(text) && !coolsIn(text) ? 'hot' : null)
   if (touches && heat !== null) add(heat === 'scalding' && !hasWord(text, 'hob') ? 'carry-hot' : 'use-hob')
-  if (jobs.length > 0 && rawMeatIn(text)) add('handle-raw-meat')
+  if ((handles || jobs.length > 0) && rawMeatIn(text)) add('handle-raw-meat')
   const adultTool = ADULT_TOOLS.find((t) => t.words.some((w) => hasWord(text, w)))
   return [
     ...(adultTool ? [adviseAdultTool(adultTool)] : []),

@@ -123,6 +123,11 @@ export const JOB_WORDS: readonly {
       ['can', 'tin', 'tin opener', 'can opener'],
     ],
   },
+  {
+    id: 'wash-produce',
+    all: [['wash', 'washes', 'washing', 'rinse', 'rinses', 'scrub', 'scrubs']],
+    only: 'first',
+  },
   { id: 'knead', all: [['knead', 'kneads', 'kneading']] },
   { id: 'whisk', all: [['whisk', 'whisks', 'whisking']] },
   { id: 'stir', all: [['stir', 'stirs', 'stirring']] },
@@ -202,6 +207,10 @@ export const KNIFE_WORDS: readonly {
   },
 ]
 
+/** Work of hands whatever it is called: heat and raw meat are asked about. As the first word, or after who does it. */
+export const HANDLES =
+  /^(?:(?:the |a )?(?:child|children|they|he|she) )?(?:to )?(?:drains?|dips?|stuffs?|breads?|makes?|mix(?:es)?|seasons?|turns?|flips?|lifts?|scoops?|ladles?|rolls?|forms?|press(?:es)?|adds?|puts?|takes?|fills?|holds?|touch(?:es)?|handles?|rubs?|marinates?|coats?|dusts?|brush(?:es)?|wraps?|rins(?:es)?|wash(?:es)?|mov(?:es)?|pass(?:es)?|trims?|skewers?|threads?|bones?|fillets?|empt(?:y|ies)|opens?|lights?|serves?|tips?)\b/i
+
 /** Machines and fires that no child works here. */
 export const ADULT_TOOLS: readonly { id: string; words: readonly string[]; because: string }[] = [
   {
@@ -233,6 +242,35 @@ export const ADULT_TOOLS: readonly { id: string; words: readonly string[]; becau
       'light the barbecue',
     ],
     because: 'an open flame',
+  },
+  {
+    id: 'hot-machine',
+    words: [
+      ...[
+        'waffle iron',
+        'waffle maker',
+        'sandwich toaster',
+        'toastie maker',
+        'panini press',
+        'popcorn machine',
+        'popcorn maker',
+      ],
+      ...['candy floss machine', 'deep fat fryer', 'fryer', 'fondue', 'hot plate', 'iron'],
+    ],
+    because: 'hot plates, and steam when it opens',
+  },
+  {
+    id: 'open-blade',
+    words: [
+      'spiralizer',
+      'spiraliser',
+      'box cutter',
+      'razor',
+      'electric knife',
+      'apple peeler machine',
+      'meat cleaver',
+    ],
+    because: 'an open blade',
   },
   {
     id: 'pressure-cooker',

@@ -40,7 +40,8 @@ const EATEN =
   /\b(?:eats?|eating|eaten|tastes?|tasting|snacks?|licks?|licking|tries|nibbles?|drinks?|served|lunch)\b/i
 /** What is not eaten before it is baked: the flour in it is raw. Source: CDC; FDA; FSA, from memory. */
 const RAW_MIX =
-  /\b(?:tastes?|tasting|licks?|licking|eats?|eating|tries|nibbles?)\b[^.;]*\b(?:batter|dough|cake mix|mixture|raw flour|flour|raw egg)\b/i
+  /\b(?:batter|dough|(?:cake|cookie|pancake|muffin|scone|bread) mix(?:ture)?|mixture|raw flour|raw eggs?)\b/i
+const TASTES = /\b(?:tastes?|tasting|licks?|licking|eats?|eating|try|tries|trying|nibbles?)\b/i
 /** Worked with by children, and eaten by nobody before it is cooked. */
 const TASTED = new Set(['d-dough', 'd-egg-uk', 'd-egg-us', 'd-egg-other', 'd-flour-play'])
 const RAW = /\b(?:raw|uncooked|undercooked|rare|pink)\b/i
@@ -106,7 +107,12 @@ function earlyNamed(what: string, as: string): RowNamed<EarlyRow>[] {
   for (const { food, name } of foodsStanding(what))
     for (const row of earlyRowsOf(food.id)) if (!named.some((n) => n.row === row)) named.push({ row, name })
   const dough = EARLY_ROWS.find((r) => r.id === 'd-dough')
-  if (dough && RAW_MIX.test(`${what} ${as}`) && !/\b(?:baked|cooked|fried)\b/i.test(`${what} ${as}`))
+  if (
+    dough &&
+    RAW_MIX.test(`${what} ${as}`) &&
+    TASTES.test(`${what} ${as}`) &&
+    !/\b(?:baked|cooked|fried)\b/i.test(`${what} ${as}`)
+  )
     named.push({ row: dough, name: 'batter' })
   return named
 }

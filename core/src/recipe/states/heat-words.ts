@@ -5,7 +5,7 @@
 
 /** Boiling water, oil, caramel: an adult's at every age here. */
 const SCALDING =
-  /\b(?:boil(?:s|ed|ing)?|just boiled|kettle|simmer(?:s|ed|ing)?|bubbling|scald(?:s|ed|ing)?|sizzl(?:e|es|ing)|hot oil|oil is hot|deep fr(?:y|ies|ied|ying)|smoking hot|caramel|hot sugar|sugar syrup|piping hot|red hot)\b/
+  /\b(?:boil(?:s|ed|ing)?|just boiled|kettle|simmer(?:s|ed|ing)?|bubbling|scald(?:s|ed|ing)?|sizzl(?:e|es|ing)|hot oil|oil is hot|deep fr(?:y|ies|ied|ying)|smoking hot|caramel|hot sugar|melt(?:ed|ing)? sugar|molten|sugar syrup|piping hot|red hot)\b/
 const HOT =
   /\b(?:hot|steaming|steam|melt(?:s|ing)?|melted over|over (?:the |a )?(?:hot|simmering|low|medium|gentle|high)(?: \w+)? ?(?:heat|water|flame)?|on the (?:heat|hob|stove|grill|griddle|barbecue|fire|embers)|under the grill|fr(?:y|ies|ied|ying)(?! up)|saut[eé](?:s|ed|ing)?|grill(?:s|ed|ing)?|embers|flames?|(?:out of|from) the (?:oven|grill|pan|toaster|microwave|air fryer)|straight from|heat (?:the|it|gently|through|up)|warm through|bring to (?:a|the)|sear(?:s|ed|ing)?|toast(?:s|ing)? (?:the|in)|blowtorch)\b/
 /** "A hot dog" is cold, "hard-boiled eggs" were hot yesterday, "a hot oven" waits. */
