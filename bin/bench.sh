@@ -1,6 +1,11 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, `drawn RECIPES` by the drawn recipes of the tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 run_bench() {
   local base code=0
+  if [ "${1:-}" = drawn ]; then
+    [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "recipes must be a whole number from 1 to 999999"
+    (cd "$ROOT" && LEA_DRAWN="${2:-10000}" npx --no -- vitest run --project core --reporter=verbose plan/check/drawn)
+    return
+  fi
   need_postgres
   base="$(mktemp -d /var/tmp/lea-bench-XXXXXX)"
   (

@@ -1,7 +1,7 @@
 /** Jobs handed over at the desk, and changes in the middle of cooking. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -52,7 +52,7 @@ test('a child leaves in the middle: the end stays, the others keep their jobs; l
       .getByText(/ to \d\d:\d\d/)
       .first()
       .textContent()) ?? ''
-  await page.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(page)
   await page.getByRole('button', { name: 'next step' }).click()
   await passGates(page)
   await page.getByRole('button', { name: /^done:/ }).click()

@@ -1,7 +1,15 @@
 /** Two devices at one table: a tap on one is on the other within a moment, and both agree when they tap at once. */
 import { expect, type Page } from '@playwright/test'
 import { test, newContext } from '../clock'
-import { TestServer, openBread, passGates, settleAtTable, signIn, swapTheMilk } from '../test-server'
+import {
+  TestServer,
+  openBread,
+  passGates,
+  settleAtTable,
+  signIn,
+  swapTheMilk,
+  startCooking,
+} from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -21,7 +29,7 @@ test('a second device shows the same step and the same turns, and its taps come 
   await signIn(one, house)
   await openBread(one)
   await swapTheMilk(one)
-  await one.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(one)
   await expect(one.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
   const at = one.url()
   await signIn(two, house, 'seun')

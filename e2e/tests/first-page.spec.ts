@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { openBread, signIn, swapTheMilk, TestServer } from '../test-server'
+import { openBread, signIn, swapTheMilk, TestServer, startCooking } from '../test-server'
 
 const DIST = fileURLToPath(new URL('../../web/dist', import.meta.url))
 /** Of JavaScript by gzip, up to the first route: perf budget of Lea. */
@@ -105,7 +105,7 @@ test('a note about a child’s allergy is not on the table’s screen, whatever 
   await signIn(page, house)
   await openBread(page)
   await swapTheMilk(page)
-  await page.getByRole('button', { name: 'Cook', exact: true }).click()
+  await startCooking(page)
   await expect(page.getByRole('heading', { name: 'Wash hands', level: 1 })).toBeVisible()
   // The plan in force gets a note for each child, in words that no rule knows, at every step.
   interface Frozen {

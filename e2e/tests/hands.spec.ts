@@ -1,7 +1,7 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, settleAll, signIn } from '../test-server'
+import { TestServer, openBread, settleAll, signIn, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -132,7 +132,7 @@ test('a guest five minutes before: re-checked at once, swapped, read, signed, an
   })
 
   await test.step('the gate opens after two sign-offs', async () => {
-    await page.getByRole('button', { name: 'Cook' }).click()
+    await startCooking(page)
     await page.getByRole('button', { name: 'next step' }).click()
     await page.getByRole('button', { name: 'Tomasz Reil' }).click()
     await page.getByRole('button', { name: 'Hands washed' }).click()

@@ -1,7 +1,7 @@
 /** Jobs in full: twelve children with their hands and needs, the clock, rotation, ages of the setting, and what is lost at the table. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -140,7 +140,7 @@ test('a measure is lost at the table: the rest is made with the others; the rest
   page,
 }) => {
   await openJobs(page)
-  await page.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(page)
   await page.getByRole('button', { name: 'next step' }).click()
   await passGates(page)
   await expect(page.getByRole('heading', { name: 'Meanwhile' })).toBeVisible()

@@ -1,7 +1,7 @@
 /** A tablet on plain http in a local network: browsers give such a page less, and the table goes on all the same. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -28,7 +28,7 @@ test('signs in, cooks, goes on without the network, and sends it all after', asy
   expect(await page.evaluate(() => [isSecureContext, 'serviceWorker' in navigator])).toEqual([false, false])
   await openBread(page)
   await swapTheMilk(page)
-  await page.getByRole('button', { name: 'Cook', exact: true }).click()
+  await startCooking(page)
   await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
   await page.getByRole('button', { name: 'next step' }).click()
   await passGates(page)

@@ -1,7 +1,7 @@
 /** The server is killed in the middle: taps go on, nothing is lost, and the table goes on from the same place. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -13,7 +13,7 @@ test('a killed server loses no tap', async ({ page }) => {
   await signIn(page, house)
   await openBread(page)
   await swapTheMilk(page)
-  await page.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(page)
   await page.getByRole('button', { name: 'next step' }).click()
   await passGates(page)
   // 'all sent' stands there before the tap as well: only the answer says that this one is with the server.

@@ -1,7 +1,7 @@
 /** Every view of a session, its sheets and dialogs, the table and the records: as e2e/looks.ts asks. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, signIn, swapTheMilk } from '../test-server'
+import { TestServer, openBread, signIn, swapTheMilk, startCooking } from '../test-server'
 import { looksRight, watchedPage } from '../looks'
 
 let house: TestServer
@@ -85,7 +85,7 @@ test('the dialogs', async () => {
 test('the table, the finish and the records', async () => {
   await page.goto(`${session}/weave`)
   await swapTheMilk(page)
-  await page.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(page)
   await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
   await looksRight(page)
   await page.setViewportSize({ width: 1024, height: 640 })

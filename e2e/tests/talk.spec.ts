@@ -1,7 +1,7 @@
 /** Talk on paper and on the screen: right-to-left words with shipped fonts, word cards, the rule of the house. */
 import { expect, type Page } from '@playwright/test'
 import { test, today } from '../clock'
-import { TestServer, openBread, settleAll, signIn } from '../test-server'
+import { TestServer, openBread, settleAll, signIn, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -127,7 +127,7 @@ test('the same recipe asks threes and nines different things, both right; a ques
 
   await settleAll(page, 'Tomasz Reil', 'Farida Quill')
   // At the table: simpler, simpler, and noted with one tap.
-  await page.getByRole('button', { name: 'Cook', exact: true }).click()
+  await startCooking(page)
   const say = page.getByRole('region', { name: 'Say' })
   const order = ['show and say', 'choice of two', 'focused', 'open']
   const level = async (): Promise<number> => {

@@ -14,6 +14,7 @@ import {
   settleAtTable,
   signIn,
   swapTheMilk,
+  startCooking,
 } from '../test-server'
 
 let house: TestServer
@@ -62,7 +63,7 @@ test('one session, from plan to table to record', async ({ page }) => {
       digest: string
     }
     const cooking = page.waitForResponse((r) => r.url().endsWith('/cook') && r.request().method() === 'POST')
-    await page.getByRole('button', { name: 'Cook' }).click()
+    await startCooking(page)
     const response = await cooking
     // The digest that the screen sent is the one of the plan on the screen.
     expect((response.request().postDataJSON() as { digest: string }).digest).toBe(printed.digest)
@@ -142,7 +143,7 @@ test('somebody comes while the table is at work: everything stops until the plan
     .first()
     .click()
   await settleAll(page, 'Alder Finch', 'Alder Finch, a second time')
-  await page.getByRole('button', { name: 'Cook' }).click()
+  await startCooking(page)
   await expect(page.getByRole('button', { name: 'a change' })).toBeVisible()
   const before = await page.getByRole('button', { name: /^done:/ }).textContent()
 

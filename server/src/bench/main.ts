@@ -32,7 +32,7 @@ if (!Number.isSafeInteger(times) || times < 1) {
 const only = process.argv[2]
 if (only !== undefined && !PARTS[only]) {
   process.stderr.write(
-    `lea: there is no benchmark '${only}'; there are: ${[...Object.keys(PARTS), 'offline'].join(', ')}\n`,
+    `lea: there is no benchmark '${only}'; there are: ${[...Object.keys(PARTS), 'offline', 'drawn'].join(', ')}\n`,
   )
   process.exit(2)
 }

@@ -1,6 +1,7 @@
 import { Router, type Request } from 'express'
 import { countText } from '@lea/core/amount'
 import { type Plan, type PlanRequest, openStops, seal } from '@lea/core/plan'
+import { partsThatDiffer, type RequestParts, requestParts } from '@lea/core/setting'
 import * as yup from 'yup'
 import { atLeast, personOf } from '../../auth'
 import type { AppContext } from '../../context'
@@ -12,7 +13,20 @@ import { Fault, read } from '../../fault'
 import { requestOf } from '../../plan/request-of'
 import { findSession } from '../find-session'
 
+/** Each part of a request by its digest, as `requestParts` gives it. */
+const partsSchema = yup
+  .mixed<RequestParts>()
+  .test(
+    'parts',
+    'Parts is no list of digests',
+    (v) =>
+      v === undefined ||
+      (typeof v === 'object' &&
+        Object.entries(v).length <= 30 &&
+        Object.values(v).every((d) => typeof d === 'string')),
+  )
 const cookSchema = yup.object({
+  parts: partsSchema.optional(),
   digest: yup.string().max(40).optional(),
   effort: yup
     .string()
@@ -53,7 +67,7 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
     req: Request,
     from: 'planned' | 'cooking',
     effort: 'draft' | 'refined',
-    mayStart: (plan: Plan) => void,
+    mayStart: (plan: Plan, request: PlanRequest) => void,
   ): Promise<void> {
     const wanted = async (db: Db, lock: boolean): Promise<PlanRequest> => {
       const session = await findSession(db, req, lock ? 'lock' : 'read')
@@ -75,7 +89,7 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
             stops,
           },
         )
-      mayStart(plan)
+      mayStart(plan, request)
       const kept = await run(req, async (db) => {
         if (seal(await wanted(db, true)) !== seal(request)) return false
         await store.freeze(db, String(req.params['id']), { plan, request }, from)
@@ -88,19 +102,20 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
 
   // Cooking starts: the plan is compiled once more here, and frozen with the request that it was made from.
   router.post('/:id/cook', async (req, res) => {
-    const { digest, effort } = await read(cookSchema, req.body)
+    const { digest, effort, parts } = await read(cookSchema, req.body)
     await settleProgress(pool, personOf(req).settingId)
     const found = await run(req, (db) => findSession(db, req))
     // Another device may have started meanwhile; its frozen plan stands.
     if (found.state === 'planned')
-      await putInForce(req, 'planned', effort ?? 'draft', (plan) => {
-        if (digest && digest !== plan.digest)
-          throw new Fault(
-            409,
-            'the plan has changed since it was shown: look at it again, then start',
-            'digest',
-            { plan },
-          )
+      await putInForce(req, 'planned', effort ?? 'draft', (plan, request) => {
+        if (!digest || digest === plan.digest) return
+        const what = parts ? partsThatDiffer(parts, requestParts(request)) : []
+        throw new Fault(
+          409,
+          `the plan has changed since it was shown${what.length > 0 ? ` (${what.join(', ')})` : ''}: look at it again, then start`,
+          'digest',
+          { plan },
+        )
       })
     res.json(await asItIs(req))
   })

@@ -10,7 +10,11 @@ const props = defineProps<{ text: string }>()
 /** Of the text that was read last: while a newer one is being read, the marks still fit the words that are shown. */
 const settingStore = useSettingStore()
 const read = computedAsync(
-  () => reader().labelPieces(props.text, settingStore.setting ? nationOf(settingStore.setting.rules).labels : undefined),
+  () =>
+    reader().labelPieces(
+      props.text,
+      settingStore.setting ? nationOf(settingStore.setting.rules).labels : undefined,
+    ),
   null,
 )
 const found = computed(() => read.value?.reading ?? null)

@@ -14,7 +14,7 @@ import {
 } from '@lea/core/plan'
 import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type SessionInputs, type StoredSession, assemble, inputsOf } from '@lea/core/setting'
-import { api, ApiFault, inWords, isOffline } from '../../shared/api'
+import { api, ApiFault, inWords } from '../../shared/api'
 import { compileInWorker } from '../../workers/planner'
 import { getCached, cacheAnswer } from '../../offline-cache/answers'
 import { startedOffline } from '../../offline-cache/offline-starts'
@@ -25,6 +25,7 @@ import { namesOf } from './naming'
 import { offlineSession } from './offline'
 import { questions } from './questions'
 import { isOther, savingOf } from './saving'
+import { startCooking } from './start-cooking'
 import { tableActions } from './at-table'
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
@@ -228,32 +229,17 @@ export const useSession = defineStore('session', () => {
   const off = offlineSession({ stored, plan, stops, effort, show, request, after: saving.after })
   const asks = questions({ stored, plan, request, recompute, after: saving.after })
 
-  /** Starts cooking: the server compiles once more and freezes. @returns what stands against it, or null */
-  async function cook(): Promise<string | null> {
-    const session = stored.value
-    if (!session) return 'There is no session.'
-    try {
-      // What was changed a moment ago is there before the server plans by it.
-      const answer = await saving.after(async () => {
-        // And the plan that knows it is on the screen: it is the one to be named.
-        await latest
-        return api<{ session: StoredSession; plan: Plan }>('POST', `/sessions/${session.id}/cook`, {
-          digest: plan.value?.digest,
-          effort: effort.value,
-        })
-      })
-      stored.value = answer.session
-      show(answer.plan)
-      void cacheAnswer(`/sessions/${session.id}`, answer)
-      return null
-    } catch (fault) {
-      if (fault instanceof ApiFault && fault.field === 'digest') show(fault.more['plan'] as Plan)
-      if (!isOffline(fault)) return inWords(fault)
-      // Whatever was changed a moment ago is in the plan that is begun with.
-      await recompute()
-      return off.cookOffline(stored.value ?? session)
-    }
-  }
+  const cook = startCooking({
+    stored,
+    plan,
+    effort,
+    request,
+    show,
+    recompute,
+    after: saving.after,
+    settled: () => latest,
+    cookOffline: off.cookOffline,
+  })
 
   return {
     stored,
