@@ -1,6 +1,5 @@
 /** What a new setting starts with: house rules by its kind (product.md, 'Where practitioners differ') and a common box. */
-import type { Measure } from '@lea/core/amount'
-import { nationOf, type Nation } from '@lea/core/food'
+import { type Measure, type Nation, nationOf } from '@lea/core/amount'
 import type { HouseRules, Kit } from '@lea/core/plan'
 
 export function startingRules(kind: HouseRules['kind'], nation: Nation): HouseRules {

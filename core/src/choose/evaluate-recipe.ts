@@ -4,8 +4,8 @@
  */
 import { countText } from '../amount/show'
 import { daysBetween } from '../amount/days'
-import { moneyText } from '../amount/money'
-import { nationOf } from '../food/nations'
+import { moneyText } from '../amount/nation/money'
+import { nationOf } from '../amount/nation/nations'
 import { ratio } from '../amount/ratio'
 import { targetOf } from '../learn/targets'
 import { PlanError } from '../plan/begin'

@@ -6,7 +6,7 @@
  * Ontario's CCEYA, one of the stricter of the provinces; Australia: National Regulations 2011, r. 123, and 1:10 from 36 months as in New South
  * Wales; New Zealand: Education (Early Childhood Services) Regulations 2008.
  */
-import { nationOf, type Country, type Nation } from '../food/nations'
+import { nationOf, type Country, type Nation } from '../amount/nation/nations'
 
 type Table = readonly (readonly [below: number, children: number])[]
 const TABLES: Record<Nation, Table> = {

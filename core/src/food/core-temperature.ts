@@ -6,8 +6,8 @@
  * Information Council; New Zealand: MPI. From memory; of the last four the stricter figure where pages differ.
  */
 
-/** Whose published points a reading is held against. */
-export type CoreRegion = 'uk' | 'scotland' | 'ie' | 'us' | 'ca' | 'au' | 'nz'
+import type { CoreRegion } from '../amount/nation/nations'
+
 export const CORE_KINDS = ['poultry', 'mince', 'meat', 'fish', 'egg', 'reheat'] as const
 export type CoreKind = (typeof CORE_KINDS)[number]
 

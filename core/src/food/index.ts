@@ -34,4 +34,3 @@ export {
   packetReading,
 } from './packet-answers'
 export { SHAPE_ANSWERS, type ShapeAnswer, foodFault, settledFood } from './settle-food'
-export { type Nation, NATIONS, nationOf } from './nations'

@@ -1,6 +1,6 @@
 /** The rules of a setting. */
 import * as yup from 'yup'
-import { NATION_IDS } from '../food/nations'
+import { NATION_IDS } from '../amount/nation/nations'
 import { TECHNIQUES } from '../craft/techniques'
 import { TALK_RULES } from '../learn/levels'
 import { TARGETS } from '../learn/targets'

@@ -1,6 +1,6 @@
 /** Coming in: the first visit, and every one after. */
 import * as yup from 'yup'
-import { NATION_IDS } from '../food/nations'
+import { NATION_IDS } from '../amount/nation/nations'
 import { passwordFault } from './password'
 import { oneOf, required } from './text'
 

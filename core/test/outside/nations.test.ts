@@ -6,7 +6,7 @@
 import { describe, expect, it } from 'vitest'
 import { adultsNeeded, ratioRows, ratioSource } from '../../src/craft/ratios'
 import { CORE_KINDS, corePoints, coreSource, coreWords, judgeCore } from '../../src/food/core-temperature'
-import { guidanceOf, NATIONS, nationOf, type Nation } from '../../src/food/nations'
+import { guidanceOf, NATIONS, nationOf, type Nation } from '../../src/amount/nation/nations'
 import { compile } from '../../src/plan/compile'
 import { child, recipeOf, request } from '../group'
 

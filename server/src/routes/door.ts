@@ -1,6 +1,6 @@
 import express, { Router } from 'express'
 import rateLimit from 'express-rate-limit'
-import { nationOf } from '@lea/core/food'
+import { nationOf } from '@lea/core/amount'
 import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** What is on the shelf and what it costs: one row for each food that the setting keeps. */
 import { computed, ref } from 'vue'
-import { amountText, moneyText } from '@lea/core/amount'
-import { nationOf } from '@lea/core/food'
+import { amountText, moneyText, nationOf } from '@lea/core/amount'
 import type { CupboardItem, CupboardPack } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** The rules of the house: where practitioners differ, and this setting has chosen. */
 import { computed, ref, watch } from 'vue'
-import { EGG_SIZES, type Nation, NATIONS, nationOf } from '@lea/core/food'
+import { type Nation, NATIONS, nationOf } from '@lea/core/amount'
+import { EGG_SIZES } from '@lea/core/food'
 import { type HouseRules, MEASURING, MEASURING_WORDS } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()

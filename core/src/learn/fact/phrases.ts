@@ -1,5 +1,5 @@
 /** Words that sayings share: parts, money, one or more of a thing, and an amount as it is spoken. */
-import { moneyText } from '../../amount/money'
+import { moneyText } from '../../amount/nation/money'
 import pluralize from 'pluralize'
 import { ratio } from '../../amount/ratio'
 import type { Derived } from './fields'

@@ -1,7 +1,7 @@
 /** What an amount of a food costs by the packs of the Cupboard: minor units, exact; null without a price or a weight to cross by. */
 import type Fraction from 'fraction.js'
-import { moneyText, type Currency } from '../../amount/money'
-import { nationOf } from '../../food/nations'
+import { moneyText, type Currency } from '../../amount/nation/money'
+import { nationOf } from '../../amount/nation/nations'
 import { ratio, type Ratio } from '../../amount/ratio'
 import { crossTo } from '../../food/weights'
 import { ownWeights } from './cupboard'

@@ -2,7 +2,7 @@
 import type { Measure } from '../../amount/scoops'
 import type { HouseTechnique } from '../../craft/setting-techniques'
 import type { RatioRow } from '../../craft/ratios'
-import type { Country, Nation } from '../../food/nations'
+import type { Country, Nation } from '../../amount/nation/nations'
 import type { Skills } from '../../craft/skills'
 import type { KnifeRule } from '../../craft/techniques'
 import type { AnyDiet, OwnDiet } from '../../food/diets'

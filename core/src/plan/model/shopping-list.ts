@@ -1,5 +1,5 @@
 /** What is to be bought, and what it costs: the shapes. */
-import type { Currency } from '../../amount/money'
+import type { Currency } from '../../amount/nation/money'
 import type { Ratio } from '../../amount/ratio'
 
 export interface ShoppingRow {

@@ -22,7 +22,7 @@ import {
   isTooEarly,
   type EarlyRow,
 } from '../../food/by-age/too-early'
-import { guidanceOf } from '../../food/nations'
+import { guidanceOf } from '../../amount/nation/nations'
 import { isUnknown } from '../../food/foods'
 import { statesOf, stateLines } from '../../recipe/states/hazards'
 import type { Adapted, AdaptedLine, DraftChild } from '../model/draft'

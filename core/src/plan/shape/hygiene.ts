@@ -6,7 +6,7 @@
  */
 import { isHot } from '../../recipe/recipe'
 import { coreSource, coreWords } from '../../food/core-temperature'
-import { nationOf } from '../../food/nations'
+import { nationOf } from '../../amount/nation/nations'
 import { allergenName } from '../../food/allergens'
 import { foodName, rawKindOf } from '../../food/foods'
 import { APART } from '../adapt/bowls'

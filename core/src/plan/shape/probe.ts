@@ -1,6 +1,6 @@
 /** What has to be cooked through, by probe, before anybody eats: meat, poultry and fish that come to the table raw. */
 import type { Probe } from '../../food/core-temperature'
-import { nationOf } from '../../food/nations'
+import { nationOf } from '../../amount/nation/nations'
 import { foodName, rawKindOf } from '../../food/foods'
 import { isHot } from '../../recipe/recipe'
 import type { Adapted } from '../model/draft'

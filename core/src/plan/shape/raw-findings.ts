@@ -1,6 +1,6 @@
 /** What would be eaten raw, what nobody tastes yet, and oil for deep frying. */
 import { ageText } from '../../craft/ages'
-import { nationOf } from '../../food/nations'
+import { nationOf } from '../../amount/nation/nations'
 import type { RawKind } from '../../food/foods'
 import { eatenRaw, stateLines, statesOf, type RecipeStates } from '../../recipe/states/hazards'
 import { isDeepOil } from '../../recipe/states/heat'

@@ -11,28 +11,32 @@ const SEVEN = 84
 const HOW_MANY = Number((import.meta as { env?: Record<string, string> }).env?.['LEA_DRAWN'] ?? 300)
 
 describe('drawn recipes with hot and raw words', () => {
-  it(`${HOW_MANY}: nobody touches what is raw, none under seven stands at what is hot, the rest is the children’s`, { timeout: 60_000 + HOW_MANY * 100 }, () => {
-    const wrong: string[] = []
-    for (let seed = 1; seed <= HOW_MANY; seed++) {
-      const { recipe, nobody, hot, harmless } = drawnRecipe(seed)
-      const of = request(
-        AGES.map((months, i) => child(`c${i}`, months)),
-        { recipe },
-      )
-      const plan = compile(of)
-      wrong.push(...breaches(plan, of).map((b) => `${seed}: ${b}`))
-      const says = (id: string) => `${seed} ${recipe.steps.map((s) => s.says).join(' ')} @ ${id}`
-      for (const turn of plan.turns) {
-        const task = plan.tasks.find((t) => t.id === turn.task)
-        const age = AGES[Number(turn.child.slice(1))] ?? 0
-        if (!task || task.technique === 'wash-hands') continue
-        if (nobody.has(task.step)) wrong.push(`raw: ${says(task.step)}`)
-        if (hot.has(task.step) && age < SEVEN) wrong.push(`hot: ${says(task.step)}`)
+  it(
+    `${HOW_MANY}: nobody touches what is raw, none under seven stands at what is hot, the rest is the children’s`,
+    { timeout: 60_000 + HOW_MANY * 100 },
+    () => {
+      const wrong: string[] = []
+      for (let seed = 1; seed <= HOW_MANY; seed++) {
+        const { recipe, nobody, hot, harmless } = drawnRecipe(seed)
+        const of = request(
+          AGES.map((months, i) => child(`c${i}`, months)),
+          { recipe },
+        )
+        const plan = compile(of)
+        wrong.push(...breaches(plan, of).map((b) => `${seed}: ${b}`))
+        const says = (id: string) => `${seed} ${recipe.steps.map((s) => s.says).join(' ')} @ ${id}`
+        for (const turn of plan.turns) {
+          const task = plan.tasks.find((t) => t.id === turn.task)
+          const age = AGES[Number(turn.child.slice(1))] ?? 0
+          if (!task || task.technique === 'wash-hands') continue
+          if (nobody.has(task.step)) wrong.push(`raw: ${says(task.step)}`)
+          if (hot.has(task.step) && age < SEVEN) wrong.push(`hot: ${says(task.step)}`)
+        }
+        for (const task of plan.tasks)
+          if (harmless.has(task.step) && task.barred.some((b) => b.cause === 'raw' || b.cause === 'heat'))
+            wrong.push(`taken: ${says(task.step)} ${task.barred[0]?.why ?? ''}`)
       }
-      for (const task of plan.tasks)
-        if (harmless.has(task.step) && task.barred.some((b) => b.cause === 'raw' || b.cause === 'heat'))
-          wrong.push(`taken: ${says(task.step)} ${task.barred[0]?.why ?? ''}`)
-    }
-    expect([...new Set(wrong)]).toEqual([])
-  })
+      expect([...new Set(wrong)]).toEqual([])
+    },
+  )
 })

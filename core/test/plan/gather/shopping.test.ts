@@ -1,6 +1,6 @@
 /** Shopping: packs of the least cost for what is needed beside the stock; what is used, paid and left. */
 import { describe, expect, it } from 'vitest'
-import { moneyText, readMoney } from '../../../src/amount/money'
+import { moneyText, readMoney } from '../../../src/amount/nation/money'
 import { ratio } from '../../../src/amount/ratio'
 import { compile } from '../../../src/plan/compile'
 import type { CupboardItem } from '../../../src/plan/model/cupboard'

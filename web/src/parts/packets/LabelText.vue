@@ -2,7 +2,8 @@
 /** A packet's words with what was found marked in place; the reasons stand below, one for each mark. */
 import { computedAsync } from '@vueuse/core'
 import { computed } from 'vue'
-import { allergenName, nationOf } from '@lea/core/food'
+import { nationOf } from '@lea/core/amount'
+import { allergenName } from '@lea/core/food'
 import { useSettingStore } from '../../stores/setting'
 import { reader } from '../../workers/reader'
 

@@ -1,6 +1,6 @@
 /** Money for a person: minor units, rounded once, half up, where it is shown. */
 import type Fraction from 'fraction.js'
-import { AmountError, parseRatio, ratio, type Ratio } from './ratio'
+import { AmountError, parseRatio, ratio, type Ratio } from '../ratio'
 
 export type Currency = 'GBP' | 'USD' | 'EUR' | 'CAD' | 'AUD' | 'NZD'
 /** The sign before, and the minor unit behind. */

@@ -3,9 +3,10 @@
  * probes are held against, what money, which number to call. Where a nation publishes nothing that Lea knows, the stricter holds.
  * Sources: national regulators as named in craft/ratios.ts, core-temperature.ts and label/regions.ts, from memory.
  */
-import type { Currency } from '../amount/money'
-import type { CoreRegion } from './core-temperature'
-import type { Region } from './label/regions'
+import type { Currency } from './money'
+
+/** Whose published core temperatures a reading is held against. */
+export type CoreRegion = 'uk' | 'scotland' | 'ie' | 'us' | 'ca' | 'au' | 'nz'
 
 /** Words and units, and rules of which only a British and an American form is known. */
 export type Country = 'uk' | 'us'
@@ -14,7 +15,8 @@ export interface NationFacts {
   id: string
   name: string
   country: Country
-  labels: Region
+  /** Whose law of labels: one of `REGIONS` of the label reader. */
+  labels: 'uk' | 'ie' | 'us' | 'ca' | 'au' | 'nz'
   currency: Currency
   /** Whose published core temperatures. */
   core: CoreRegion
