@@ -75,6 +75,9 @@ const ANOTHER =
   /\b(?:another|separate|second|different|clean|own) (?:bowl|board|plate|pot|jar|cup|beaker)\b|\bsalad\b|\bdressing\b/i
 const MEANWHILE_ONLY =
   /\b(?:pre ?heat|heat (?:up )?(?:the |an? )?(?:oven|grill|oil|butter|pan|griddle)|(?:turn|switch|put) (?:on )?the (?:oven|grill)(?: on)?|warm (?:the |an? )?(?:oven|pan|plates?)|melt|boil (?:the |a )?kettle|toast the)\b/i
+/** Brown outside, raw inside. */
+const OUTSIDE_ONLY =
+  /\b(?:brown(?:s|ed)?|sear(?:s|ed)?|seal(?:s|ed)?)\b(?! sugar| rice| bread| sauce| flour)/i
 const THEM =
   /\b(?:them|it|they|everything|all|mix|mixture|batter|dough|burgers?|patt(?:y|ies)|meatballs?|koftas?|goujons?|nuggets?|kebabs?|skewers?|parcels?|fillets?|cakes?|balls?|pieces|tray|tin|dish|pie|loaf|loaves|fritters?|pancakes?|buns?|bread)\b/i
 /** What a heat may take up beside the raw food and still be its heat: oil for the pan, stock, salt. */
@@ -107,6 +110,7 @@ function cooks(step: RecipeStep, line: StateLine, lines: readonly StateLine[]): 
   const words = new Set(wordsOf(text))
   const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const uses = used.some((l) => l.line === line.line)
+  if (isMeat(line.raw) && OUTSIDE_ONLY.test(text) && !/\bcooked through\b/i.test(text)) return false
   if (MEANWHILE_ONLY.test(text) && !uses && !names(line, words)) return false
   if (uses || names(line, words)) return true
   if (used.some((l) => !BESIDE.has(l.role))) return false

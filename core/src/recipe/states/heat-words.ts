@@ -5,9 +5,9 @@
 
 /** Boiling water, oil, caramel: an adult's at every age here. */
 const SCALDING =
-  /\b(?:boil(?:s|ed|ing)?|just boiled|kettle|simmer(?:s|ed|ing)?|bubbling|scald(?:s|ed|ing)?|sizzl(?:e|es|ing)|hot oil|oil is hot|deep fr(?:y|ies|ied|ying)|smoking hot|caramel|hot sugar|melt(?:ed|ing)? sugar|molten|sugar syrup|piping hot|red hot)\b/
+  /\b(?:boil(?:s|ed|ing)?|just boiled|kettle|simmer(?:s|ed|ing)?|bubbl(?:e|es|ed|ing)|scald(?:s|ed|ing)?|sizzl(?:e|es|ing)|hot oil|oil is hot|deep fr(?:y|ies|ied|ying)|smoking hot|caramel|hot sugar|melt(?:ed|ing)? sugar|molten|sugar syrup|piping hot|red hot)\b/
 const HOT =
-  /\b(?:hot|steaming|steam|melt(?:s|ing)?|melted over|over (?:the |a )?(?:hot|simmering|low|medium|gentle|high)(?: \w+)? ?(?:heat|water|flame)?|on the (?:heat|hob|stove|grill|griddle|barbecue|fire|embers)|under the grill|fr(?:y|ies|ied|ying)(?! up)|saut[eé](?:s|ed|ing)?|grill(?:s|ed|ing)?|embers|flames?|(?:out of|from) the (?:oven|grill|pan|toaster|microwave|air fryer)|straight from|heat (?:the|it|gently|through|up)|warm through|bring to (?:a|the)|sear(?:s|ed|ing)?|toast(?:s|ing)? (?:the|in)|blowtorch)\b/
+  /\b(?:hot|steaming|steam|melt(?:s|ing)?|melted over|over (?:the |a )?(?:hot|simmering|low|medium|gentle|high)(?: \w+)? ?(?:heat|water|flame)?|on the (?:heat|hob|stove|grill|griddle|barbecue|fire|embers)|under the grill|fr(?:y|ies|ied|ying)(?! up)|saut[eé](?:s|ed|ing)?|grill(?:s|ed|ing)?|embers|flames?|over (?:the|a|an)(?: open)? (?:fire|camp ?fire|coals|barbecue)|(?:out of|from) the (?:oven|grill|pan|toaster|microwave|air fryer)|straight from|heat (?:the|it|gently|through|up)|warm through|bring to (?:a|the)|sear(?:s|ed|ing)?|toast(?:s|ing)? (?:the|in)|blowtorch)\b/
 /** "A hot dog" is cold, "hard-boiled eggs" were hot yesterday, "a hot oven" waits. */
 const NOT_MEANT =
   /\b(?:hot dogs?|hot cross buns?|hot (?:pepper )?sauce|hot chilli(?:es)?|hot smoked|hot water bottle|hard boiled eggs?|(?:soft |hard )?boiled eggs?|boiled sweets?|boiled (?:potato(?:es)?|rice|pasta|carrots?|beetroot|ham)|fried onions|(?:hot|preheated|heated|warm) oven|caramels|grilled (?:peppers?|aubergines?)|steam(?:ed)? puddings?|do not heat|no heat|without heat|hot (?:and|&) cold tap|not hot|no longer hot|hot cold taps?|grill pan|never hot)\b/g

@@ -68,6 +68,12 @@ describe('raw meat, poultry, fish and shellfish are the adult’s at every age',
       ['shape'],
     ],
     [
+      'browned outside only',
+      ['400 g sausages', '200 g tomatoes'],
+      ['Brown the sausages in a pan.', 'Stir in the tomatoes.', 'Simmer for 20 minutes.'],
+      ['stir'],
+    ],
+    [
       'a fish that no step names',
       ['300 g cod', '400 g potatoes, mashed'],
       ['Stir everything together.', 'Shape into balls.', 'Bake for 20 minutes.'],
