@@ -46,6 +46,7 @@ vi.mock('../src/offline-cache/offline-starts', () => ({ startedOffline: async ()
 vi.mock('../src/stores/setting', () => ({
   useSettingStore: () => ({
     load: async () => undefined,
+    loadChildren: async () => undefined,
     recipe: () => ({ id: 'soda-bread' }),
     setting: {},
     children: [],
@@ -72,17 +73,27 @@ const session = {
 /** What came to the server; its session after each change has somebody whom another device has added. */
 let came: { path: string; body: Record<string, unknown> }[]
 let others: string[]
+/** An answer to "how is it now?" that waits. */
+let asked: (() => void) | null
 beforeEach(() => {
   waiting = []
   made = []
   came = []
   others = []
+  asked = null
   setActivePinia(createPinia())
   vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
     came.push({ path, body: JSON.parse(String(init.body ?? '{}')) as Record<string, unknown> })
     if (path.endsWith('/cook'))
       return new Response(JSON.stringify({ session: { ...session, state: 'cooking' }, plan: planFor(['x']) }))
-    return new Response(JSON.stringify({ session: { ...session, children: ['a', 'b', ...others] } }))
+    if (init.method === 'GET') {
+      // Answered by what was there when it was asked, and on its way for long.
+      await new Promise<void>((go) => (asked = go))
+      return new Response(JSON.stringify({ session, plan: null }))
+    }
+    return new Response(
+      JSON.stringify({ session: { ...session, version: 2, children: ['a', 'b', ...others] } }),
+    )
   })
 })
 const until = (check: () => void) => vi.waitFor(check, { timeout: 15_000, interval: 2 })
@@ -141,5 +152,21 @@ describe('cooking that begins at the moment of a change', () => {
     for (const one of [...plansOf('a+b'), ...plansOf('a+b+c')]) one.go()
     expect(await cook).toBeNull()
     expect(came.find((c) => c.path.endsWith('/cook'))?.body['digest']).toBe('for a+b+c')
+  })
+})
+
+describe('an answer that was on its way while a change was saved', () => {
+  it('is from before it, and takes nothing back', async () => {
+    const store = await opened()
+    const refresh = store.refresh()
+    await until(() => expect(asked).not.toBeNull())
+    const change = store.change({ children: ['a', 'b'] })
+    await until(() => expect(plansOf('a+b').length).toBeGreaterThan(0))
+    for (const one of plansOf('a+b')) one.go()
+    await change
+    asked?.()
+    await refresh
+    expect(store.stored?.children).toEqual(['a', 'b'])
+    expect(store.plan?.digest).toBe('for a+b')
   })
 })

@@ -26,6 +26,10 @@ const PATIENCE_MS = 15_000
 export const isOther = (a: StoredSession, b: StoredSession | null): boolean =>
   JSON.stringify({ ...a, version: 0 }) !== JSON.stringify({ ...b, version: 0 })
 
+/** What was asked for before a change was saved, and came after it: the same session as it was. It says nothing new. */
+export const isOlder = (a: StoredSession, than: StoredSession | null): boolean =>
+  a.id === than?.id && (a.version ?? 0) < (than.version ?? 0)
+
 export interface Saving {
   /** In words, why something is not saved; empty while all is. */
   fault: Ref<string>

@@ -24,7 +24,7 @@ import { improvingOf } from './improving'
 import { namesOf } from './naming'
 import { offlineSession } from './offline'
 import { questions } from './questions'
-import { isOther, savingOf } from './saving'
+import { isOlder, isOther, savingOf } from './saving'
 import { startCooking } from './start-cooking'
 import { tableActions } from './at-table'
 
@@ -142,7 +142,7 @@ export const useSession = defineStore('session', () => {
       // Begun here, and not told yet: the table goes on from this device's plan.
       const begun = await startedOffline(id)
       // Somebody went on to another session meanwhile.
-      if (opening !== id) return
+      if (opening !== id || isOlder(answer.session, stored.value)) return
       off.startedOffline.value = begun?.at ?? ''
       const known = saving.over(answer.session)
       stored.value = begun ? { ...known, state: 'cooking' } : known
@@ -156,6 +156,7 @@ export const useSession = defineStore('session', () => {
 
   /** A session as the server has it now, with what is on its way to it. @returns whether it is another one than on the screen */
   async function adopt(session: StoredSession): Promise<boolean> {
+    if (isOlder(session, stored.value)) return false
     const known = saving.over(session)
     const other = isOther(known, stored.value)
     stored.value = known
@@ -169,7 +170,7 @@ export const useSession = defineStore('session', () => {
     if (!id) return
     try {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
-      if (stored.value?.id !== id) return
+      if (stored.value?.id !== id || isOlder(answer.session, stored.value)) return
       void cacheAnswer(`/sessions/${id}`, answer)
       const known = saving.over(answer.session)
       const other = isOther(known, stored.value)
