@@ -8,7 +8,8 @@ import { drawnRecipe } from './drawn-recipes'
 const AGES = [30, 44, 62, 83, 90, 140]
 const SEVEN = 84
 /** `./lea bench drawn` asks for more. */
-const HOW_MANY = Number((import.meta as { env?: Record<string, string> }).env?.['LEA_DRAWN'] ?? 300)
+const { process } = globalThis as { process?: { env: Record<string, string | undefined> } }
+const HOW_MANY = Number(process?.env['LEA_DRAWN'] ?? 300)
 
 describe('drawn recipes with hot and raw words', () => {
   it(
