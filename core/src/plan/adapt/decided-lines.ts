@@ -33,21 +33,31 @@ function lineWith(
   decisions: readonly Decision[],
 ): AdaptedLine[] {
   const decided = decisionOn(decisions, 'shape', line.id)?.shape
-  const shape = decided ?? line.shape
   const swap = swapId === undefined ? undefined : swapOf(swapId)
   const base = {
     line: line.id,
     role: line.role,
     ...(line.prep && { prep: line.prep }),
-    ...(shape && { shape }),
   }
+  const inForm = (shape: string | undefined): { shape?: string } => (shape ? { shape } : {})
   const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)
   if (!swap || !fits) {
     const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
-    return [{ ...base, id: line.id, food: line.food, name, amount: line.amount, unit: line.unit }]
+    return [
+      {
+        ...base,
+        ...inForm(decided ?? line.shape),
+        id: line.id,
+        food: line.food,
+        name,
+        amount: line.amount,
+        unit: line.unit,
+      },
+    ]
   }
   return applySwap(swap, line.amount, line.unit).map((part) => ({
-    ...withShape(base, decided ?? shapeAfterSwap(line, part.food, foods)),
+    ...base,
+    ...inForm(decided ?? shapeAfterSwap(line, part.food, foods)),
     ...part,
     id: `${line.id}>${part.food}`,
     name: foodName(foods.of(part.food), part.unit === 'item'),
@@ -63,12 +73,4 @@ function shapeAfterSwap(line: RecipeLine, food: string, foods: PlanStart['foods'
     return isUnknown(known) ? undefined : known.shape
   }
   return rowOf(food) === rowOf(line.food) ? line.shape : undefined
-}
-
-function withShape<T extends { shape?: string }>(
-  base: T,
-  shape: string | undefined,
-): Omit<T, 'shape'> & { shape?: string } {
-  const { shape: _, ...rest } = base
-  return shape === undefined ? rest : { ...rest, shape }
 }

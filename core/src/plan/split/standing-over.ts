@@ -1,5 +1,6 @@
 /** What stands over a job whatever its verb is, as techniques of the catalogue whose ages hold as well: heat, raw meat, what nobody tastes. */
-import { techniqueFor } from '../../craft/setting-techniques'
+import { ageText } from '../../craft/ages'
+import { agesOf, techniqueFor } from '../../craft/setting-techniques'
 import type { Technique } from '../../craft/techniques'
 import type { Hazards } from '../../recipe/states/hazards'
 import type { PlanLine } from '../model/line'
@@ -30,8 +31,15 @@ export function standingOver(
   if (rawTaste.length > 0)
     add('handle-raw-meat', 'raw', `${rawTaste.map(plainName).join(', ')} not cooked yet: nobody tastes it`)
   if (heat === 'scalding') add('carry-hot', 'heat', 'boiling hot: an adult only')
-  else if (heat === 'hot') add('use-hob', 'heat', 'hot: an adult, or from 7 years with one beside')
+  else if (heat === 'hot') add('use-hob', 'heat', `hot: an adult${fromText(rules)}`)
   return out
+}
+
+/** From which age a child may stand at a hob here: the catalogue's, or later by the setting. */
+function fromText({ techniques }: PlanRequest['rules']): string {
+  const hob = techniqueFor('use-hob', techniques)
+  const from = hob && agesOf(hob).from
+  return from ? `, or from ${ageText(from)} with one beside` : ' only'
 }
 
 const plainName = (name: string): string => name.replace(/^raw /, '')

@@ -27,8 +27,9 @@ const VESSEL = /\b(?:bowls?|boards?|jars?|trays?|plates?|beakers?|cups?|sieve|mu
 /** Something is put to what is there: "stir in the cheese"; "whisk the eggs" is a work of its own. */
 const JOINS = /\b(?:in|into|add|pour|over|onto|to|with|on top|through|tip)\b/i
 const BACK_TO_HOT = /\b(?:pans?|pots?|soup|broth|stew|sauce|kettle|oven|hob|hot|griddle|grill)\b/i
-/** Eaten, not worked with: what reaches a child is tested by an adult (hygiene notes), and is not taken away. */
+/** Jobs at which something hot runs and splashes. */
 const LIQUID = new Set(['pour-liquid', 'rinse-drain-cold', 'fill-cases', 'serve-self'])
+/** Eaten, not worked with: what reaches a child is tested by an adult (hygiene notes), and is not taken away. */
 const EATING = new Set(['taste', 'serve-self', 'lay-table'])
 
 interface Said {
