@@ -12,9 +12,13 @@ export interface HouseTechnique {
   from?: number | null | undefined
   /** From this age an adult oversees; before, one stands beside. */
   oversee?: number | null | undefined
-  /** Tools of the ladder with an age of their own. */
+  /** Rungs of the ladder with an age of their own, by id (by what they were called, in settings kept up to 0.11). */
   tools?: { tool: string; from: number }[] | undefined
 }
+
+/** A rung in words, by its id or by what it was called up to 0.11; what nobody knows as it stands. */
+export const rungText = (technique: string, rung: string): string =>
+  techniqueOf(technique)?.ladder.find((r) => r.id === rung || r.was === rung)?.says ?? rung
 
 /** The ages at which a technique begins and is overseen in the catalogue; null where an adult always does it. */
 export function agesOf(technique: Technique): { from: number | null; oversee: number | null } {
@@ -81,7 +85,7 @@ function overseenFrom(
 
 /** A tool handed out sooner than in the catalogue keeps its own supervision; what held a child back is its age alone. */
 function movedRung(rung: Rung, technique: Technique, moved: HouseTechnique): Rung {
-  const own = moved.tools?.find((t) => t.tool === rung.tool)
+  const own = moved.tools?.find((t) => t.tool === rung.id || t.tool === rung.was)
   const first = agesOf(technique).from
   const begin = moved.from == null || first === null ? null : earlier(technique, moved.from, first)
   // The gentlest tool comes with the technique itself.

@@ -3,7 +3,6 @@
  * Source: core/data/techniques.json (USDA Team Nutrition, CDC, British Nutrition Foundation, common practice; from memory).
  */
 import data from '../../data/techniques.json'
-import type { How } from './skills'
 
 /** N not yet · A an adult does it · B beside, at most `children` per adult · O oversee. */
 export interface Supervision {
@@ -11,11 +10,24 @@ export interface Supervision {
   children?: number
   below: number | null
 }
+/** One way of doing a technique: how, with what, on which foods, from which age. */
 export interface Rung {
-  tool: string
+  id: string
+  /** For the card, after the name of the job: "with a nylon knife, on a board". */
+  says: string
+  /** What the hand holds, and what lies beside it (tools.json). */
+  tool?: string
+  with?: string[]
+  /** Tools that do as well in the same hand. */
+  or?: string[]
+  /** It is for these foods alone, or for all but these; ids of foods. */
+  foods?: string[]
+  not?: string[]
   fromMonths: number
   supervision?: Supervision[]
   note?: string
+  /** What it was called up to 0.11: kept settings and frozen plans are read by it. */
+  was?: string
 }
 export interface Technique {
   id: string
@@ -26,6 +38,10 @@ export interface Technique {
   neighbour?: { job: string; fromMonths: number }
   hazard?: 'heat' | 'blade'
   secondsPerTurn: number
+  /** What the adult holds who does it. */
+  adultTools?: string[]
+  /** Seconds for which an adult shows it where nobody at the table has done it before. Source: common practice. */
+  showSeconds?: number
   /** 0 none to 3 much. */
   mess?: number
   /** Techniques that come before it. */
@@ -44,54 +60,6 @@ const BY_ID = new Map(TECHNIQUES.map((t) => [t.id, t]))
 /** The technique of an id; undefined where there is none. */
 export const techniqueOf = (id: string): Technique | undefined => BY_ID.get(id)
 
-const at = (rows: readonly Supervision[], months: number): Supervision | undefined =>
+/** What stands for an age, in months, of rows by rising age. */
+export const supervisionAt = (rows: readonly Supervision[], months: number): Supervision | undefined =>
   rows.find((r) => r.below === null || months < r.below)
-
-/** The form in which one child does a technique. */
-export type Form =
-  | { kind: 'not-yet'; why: string }
-  | { kind: 'adult'; why: string }
-  | { kind: 'do'; tool: string; code: 'B' | 'O'; perAdult: number }
-
-const STRICTNESS = { N: 3, A: 2, B: 1, O: 0 } as const
-
-/** Knife rule of a house: the gentlest tool first, or the real small knife early with an adult beside. */
-export type KnifeRule = 'soft-first' | 'real-early'
-
-/**
- * What this child may do at this age: the technique's row, or the tool's own where that is stricter.
- * Within what the age allows, what was seen moves the tool: alone moves up to the next, with help moves back to the one before.
- * Tools that hold a point are never offered by default (common practice).
- */
-export function formFor(
-  technique: Technique,
-  months: number,
-  knives: KnifeRule = 'soft-first',
-  seen?: How,
-): Form {
-  const row = at(technique.supervision, months)
-  if (!row || row.code === 'N') {
-    const from = technique.supervision.find((r) => r.code === 'N')?.below
-    return { kind: 'not-yet', why: from ? `from ${ageFrom(from)}` : 'not in this group' }
-  }
-  if (row.code === 'A') return { kind: 'adult', why: 'an adult does this at this age' }
-  const rungs = technique.ladder.filter(
-    (r) => r.fromMonths <= months && !/pointed|cook's knife|paring/.test(r.tool),
-  )
-  const rung = rungs[rungAt(rungs.length, technique.hazard === 'blade' && knives === 'soft-first', seen)]
-  const own = rung?.supervision ? at(rung.supervision, months) : undefined
-  const strict = own && STRICTNESS[own.code] > STRICTNESS[row.code] ? own : row
-  if (strict.code === 'A' || strict.code === 'N')
-    return { kind: 'adult', why: 'an adult does this at this age' }
-  return { kind: 'do', tool: rung?.tool ?? '', code: strict.code, perAdult: strict.children ?? 1 }
-}
-
-/** Which tool of those that the age allows: soft tools first begins at the gentlest, else at the last. */
-function rungAt(rungs: number, softFirst: boolean, seen: How | undefined): number {
-  const start = softFirst ? 0 : rungs - 1
-  const moved = seen === 'alone' ? start + 1 : seen === 'help' || seen === 'not-today' ? start - 1 : start
-  return Math.max(0, Math.min(rungs - 1, moved))
-}
-
-const ageFrom = (months: number): string =>
-  months === 12 ? '1 year' : months % 12 === 0 ? `${months / 12} years` : `${months} months`

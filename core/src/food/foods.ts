@@ -3,12 +3,9 @@
  * Source: core/data/foods.json (EU 1169/2011, NHS, common practice; from memory). A setting's own foods stand over it.
  */
 import data from '../../data/foods.json'
+import { rawKindByName, type RawKind } from './raw-words'
 
 export type Verdict = 'yes' | 'no' | 'check'
-
-/** Raw foods that nobody tastes and that decide the order of work. */
-export const RAW_KINDS = ['egg', 'poultry', 'mince', 'meat', 'fish', 'flour'] as const
-export type RawKind = (typeof RAW_KINDS)[number]
 
 export interface FoodFact {
   id: string
@@ -92,10 +89,12 @@ const NEVER_RAW = new Set<string>(['seasoning', 'sweet', 'fat'])
 
 /**
  * What a food is when it comes raw; null where it is eaten as it is. Of a setting's own food that says nothing of it, whatever is not
- * vegetarian is taken for raw meat: rather measured once too often.
+ * vegetarian is taken for raw meat: rather measured once too often. Of a food that nobody described its words decide.
  */
 export function rawKindOf(food: Food): RawKind | null {
-  if (isUnknown(food)) return null
+  if (isUnknown(food)) return rawKindByName(food.name)
   if (food.raw) return food.raw === 'ready' ? null : food.raw
-  return food.diets['vegetarian'] === 'no' && !NEVER_RAW.has(food.group ?? '') ? 'meat' : null
+  const vegetarian = food.diets['vegetarian']
+  const byName = food.id.startsWith('own:') && vegetarian !== 'yes' ? rawKindByName(food.name) : null
+  return byName ?? (vegetarian === 'no' && !NEVER_RAW.has(food.group ?? '') ? 'meat' : null)
 }

@@ -4,7 +4,7 @@ import { foodBook } from '../food/own-foods'
 import { packetsOf } from './model/decision'
 import type { DraftChild, PlanStart } from './model/draft'
 import { MAX_CHILDREN, type PlanRequest } from './model/request'
-import { withSittings } from './model/sittings'
+import { recipeOfSession } from './model/sittings'
 
 /** A request that no plan can be made from, with the field at fault. */
 export class PlanError extends Error {
@@ -17,7 +17,7 @@ export class PlanError extends Error {
 
 export function begin(request: PlanRequest): PlanStart {
   const { children, session } = request
-  const recipe = withSittings(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request.recipe, request.decisions)
   if (children.length === 0)
     throw new PlanError('children', 'nobody is in this session yet: choose who comes')
   if (children.length > MAX_CHILDREN) {

@@ -23,7 +23,8 @@ import type { PlanRequest } from './model/request'
 import { scoop } from './scoop/scoop'
 import { shape } from './shape/shape'
 import { split } from './split/split'
-import { localeOf, talk } from './talk/talk'
+import { talk } from './talk/talk'
+import { localeOf } from './model/request'
 import { turns } from './turns/turns'
 import type { Level } from '../food/concern'
 
@@ -171,6 +172,10 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
       return draft.making.refused !== null
     case 'got':
       return !draft.shopping.some((s) => s.food === d.food && s.buy?.text === d.buy)
+    case 'place':
+      return !draft.recipe.steps.some((s) => s.tasks.some((t) => t.place === d.to))
+    case 'laid':
+      return !draft.kit.tools.some((t) => t.tool === d.tool && t.n === d.n)
     case 'pin':
       return !draft.tasks.some((t) => t.id === d.task && t.forms.some((f) => f.children.includes(d.child)))
     case 'stands':

@@ -2,9 +2,11 @@
  * Which jobs and tools the words of a question name, and what a child of an age may do of them. Heat and raw meat are asked about whatever
  * the verb is: to stir hot caramel is to stir, and an adult's.
  */
-import { formFor, techniqueOf, TECHNIQUES, type Technique } from '../craft/techniques'
+import { formFor } from '../craft/form'
+import { techniqueOf, TECHNIQUES, type Rung, type Technique } from '../craft/techniques'
 import { foodsStanding } from '../food/food-names'
 import { rawKindOf } from '../food/foods'
+import { formsInName, SOFTENED } from '../food/by-age/forms'
 import { hasWord } from '../food/by-age/named'
 import { normaliseLabel } from '../food/label/text'
 import { ADULT_TOOLS, HANDLES, JOB_WORDS, KNIFE_WORDS } from './advice-words'
@@ -99,13 +101,21 @@ const adviseAdultTool = (tool: (typeof ADULT_TOOLS)[number]): Advice => ({
   matched: tool.id,
 })
 
+/** What the hands work on, as it is: cooked soft or grated it is no hard food. */
+const foodsIn = (text: string): string[] =>
+  formsInName(text)
+    .flat()
+    .some((f) => SOFTENED.has(f))
+    ? []
+    : foodsStanding(text).map(({ food }) => food.id)
+
 const age = (months: number): string => (months % 12 === 0 ? `${months / 12} years` : `${months} months`)
 
 function adviseJob(job: Technique, months: number, text: string, tools: readonly Knife[]): Advice {
   const base = { source: `${job.source} (from memory)`, matched: job.id }
   if (job.id === 'deep-fry')
     return { ...base, result: 'stop', until: null, do: 'Not with children in the room.', because: job.cue }
-  const form = formFor(job, months)
+  const form = formFor(job, months, { foods: foodsIn(text) })
   if (form.kind === 'adult') {
     const from = job.supervision.find((s) => s.code === 'A')?.below ?? null
     return {
@@ -123,15 +133,19 @@ function adviseJob(job: Technique, months: number, text: string, tools: readonly
   }
   const knife = tools.map((t) => adviseTool(t, months)).find((a) => a.result !== 'ok')
   if (knife && job.hazard === 'blade')
-    return { ...knife, do: `${form.tool}, an adult beside`, matched: `${job.id}/${knife.matched ?? ''}` }
+    return {
+      ...knife,
+      do: `${form.says || 'a gentler tool'}, an adult beside`,
+      matched: `${job.id}/${knife.matched ?? ''}`,
+    }
   const rung = job.hazard === 'blade' && tools.length > 0 ? undefined : tooEarlyRung(job, months, text)
   if (rung) {
     return {
       ...base,
       result: 'change',
       until: rung.fromMonths,
-      do: `${form.tool || 'a softer food or tool'}, an adult beside`,
-      because: `${rung.tool}: from ${age(rung.fromMonths)}`,
+      do: `${form.says || 'a softer food or tool'}, an adult beside`,
+      because: `${job.name} ${rung.says}: from ${age(rung.fromMonths)}`,
     }
   }
   const beside =
@@ -142,7 +156,7 @@ function adviseJob(job: Technique, months: number, text: string, tools: readonly
     ...base,
     result: 'ok',
     until: null,
-    do: `${form.tool ? `${form.tool}; ` : ''}${beside}. ${job.cue}`,
+    do: `${form.says ? `${form.says}; ` : ''}${beside}. ${job.cue}`,
     because: `${job.name}: the usual form at this age`,
   }
 }
@@ -150,22 +164,22 @@ function adviseJob(job: Technique, months: number, text: string, tools: readonly
 const stem = (word: string): string => word.replace(/(es|s)$/, '')
 
 /** A rung of the ladder whose tool or food the words name, and that comes later. */
-function tooEarlyRung(job: Technique, months: number, text: string): Technique['ladder'][number] | undefined {
+function tooEarlyRung(job: Technique, months: number, text: string): Rung | undefined {
   const words = new Set(
     normaliseLabel(text)
       .split(' ')
       .map(stem)
       .filter((w) => w.length > 3),
   )
-  const weight = (tool: string): number =>
-    normaliseLabel(tool)
+  const weight = ({ says, was = '' }: Rung): number =>
+    normaliseLabel(`${says} ${was}`)
       .split(' ')
       .map(stem)
       .filter((w) => words.has(w)).length
   return [...job.ladder]
-    .filter((r) => r.fromMonths > months && weight(r.tool) > 0)
-    .sort((a, b) => weight(b.tool) - weight(a.tool) || b.fromMonths - a.fromMonths)
-    .find((r) => !job.ladder.some((o) => o.fromMonths <= months && weight(o.tool) > weight(r.tool)))
+    .filter((r) => r.fromMonths > months && weight(r) > 0)
+    .sort((a, b) => weight(b) - weight(a) || b.fromMonths - a.fromMonths)
+    .find((r) => !job.ladder.some((o) => o.fromMonths <= months && weight(o) > weight(r)))
 }
 
 /** A knife on its own. */

@@ -1,4 +1,5 @@
 /** Words that people write for jobs and tools, for `advise`. Common practice, from memory. */
+import { KNIVES } from '../craft/jobs-by-age'
 
 /**
  * A job is named where a word of each list stands in the text; `only`: in what is asked about, not in how it is done, or as its first word.
@@ -144,67 +145,43 @@ export const JOB_WORDS: readonly {
   { id: 'fold', all: [['fold', 'folds in', 'folding']] },
 ]
 
-/** The knife ladder: guided from, overseen from, in months. Source: age-skill-safety.md A3, common practice, from memory. */
+/** What people write for the knives of the ladder (core/data/knives.json), and for blades that are on no ladder. */
+const KNIFE_NAMES: Readonly<Record<string, readonly string[]>> = {
+  'blunt-spreader': ['blunt spreader', 'spreader', 'butter knife'],
+  'table-knife': ['table knife', 'round ended table knife', 'round ended knife'],
+  'wavy-cutter': ['wavy cutter', 'crinkle cutter', 'rocking cutter'],
+  'nylon-knife': ['nylon knife', 'nylon serrated', 'plastic knife', 'soft knife'],
+  'round-tip-knife': [
+    'vegetable knife',
+    'round tipped serrated knife',
+    'round tipped knife',
+    'serrated vegetable knife',
+  ],
+  'paring-knife': [
+    ...['paring knife', 'pointed knife', 'small pointed knife', 'small sharp knife', 'sharp knife'],
+    ...['sharp knives', 'steak knife'],
+  ],
+  'cooks-knife': ['cooks knife', 'chefs knife', 'large knife', 'cook s knife', 'chef s knife'],
+  bread: ['bread knife'],
+  'two-handled': ['herb blade', 'mezzaluna'],
+}
+const ADULT_BLADES = [
+  ...['mandoline', 'mandolin', 'cleaver', 'boning knife', 'food processor blade', 'scalpel'],
+  'craft knife',
+]
+
+/** The knife ladder in words: guided from, overseen from, in months; `from` null: an adult's at every age. */
 export const KNIFE_WORDS: readonly {
   id: string
   words: readonly string[]
   from: number | null
   overseen: number
 }[] = [
-  { id: 'blunt-spreader', words: ['blunt spreader', 'spreader', 'butter knife'], from: 24, overseen: 48 },
-  {
-    id: 'table-knife-round',
-    words: ['table knife', 'round ended table knife', 'round ended knife'],
-    from: 36,
-    overseen: 48,
-  },
-  { id: 'wavy-cutter-top-handle', words: ['wavy cutter', 'crinkle cutter'], from: 36, overseen: 60 },
-  {
-    id: 'nylon-serrated',
-    words: ['nylon knife', 'nylon serrated', 'plastic knife', 'soft knife'],
-    from: 36,
-    overseen: 60,
-  },
-  {
-    id: 'vegetable-knife-serrated-round-tip',
-    words: ['vegetable knife', 'round tipped serrated knife', 'serrated vegetable knife'],
-    from: 60,
-    overseen: 84,
-  },
-  {
-    id: 'paring-knife-pointed',
-    words: [
-      'paring knife',
-      'pointed knife',
-      'small sharp knife',
-      'sharp knife',
-      'sharp knives',
-      'steak knife',
-    ],
-    from: 72,
-    overseen: 108,
-  },
-  {
-    id: 'cooks-knife',
-    words: ['cooks knife', 'chefs knife', 'large knife', 'cook s knife', 'chef s knife'],
-    from: 120,
-    overseen: 144,
-  },
-  { id: 'bread-knife-long', words: ['bread knife', 'herb blade', 'mezzaluna'], from: 120, overseen: 144 },
-  {
-    id: 'mandoline',
-    words: [
-      'mandoline',
-      'mandolin',
-      'cleaver',
-      'boning knife',
-      'food processor blade',
-      'scalpel',
-      'craft knife',
-    ],
-    from: null,
-    overseen: 0,
-  },
+  ...KNIVES.flatMap(({ id, from, overseenFrom }) => {
+    const words = KNIFE_NAMES[id]
+    return words ? [{ id, words, from, overseen: overseenFrom }] : []
+  }),
+  { id: 'mandoline', words: ADULT_BLADES, from: null, overseen: 0 },
 ]
 
 /** Work of hands whatever it is called: heat and raw meat are asked about. As the first word, or after who does it. */

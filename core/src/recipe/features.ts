@@ -2,12 +2,16 @@
 import { countText } from '../amount/show'
 import { ratio } from '../amount/ratio'
 import { amountText } from '../amount/show'
-import { formFor, techniqueOf } from '../craft/techniques'
+import { formFor } from '../craft/form'
+import { techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
 import { isByChildren, type Place, type Recipe, type RecipeStep } from './recipe'
 
 /** How a recipe is heated. */
-export const HEATS = ['none', 'hob', 'oven', 'fire'] as const
+export const HEATS = [
+  ...(['none', 'hob', 'oven', 'fire', 'grill', 'microwave'] as const),
+  ...(['toaster-oven', 'griddle', 'kettle', 'air-fryer'] as const),
+] as const
 export type Heat = (typeof HEATS)[number]
 
 /** Where it gets hot; `none` where nothing does. */
@@ -79,6 +83,12 @@ const HEAT_WORDS: Record<Heat, string> = {
   hob: 'hob',
   oven: 'oven',
   fire: 'open fire',
+  grill: 'grill',
+  microwave: 'microwave',
+  'toaster-oven': 'toaster oven',
+  griddle: 'griddle',
+  kettle: 'kettle',
+  'air-fryer': 'air fryer',
 }
 /** "hob and oven", "nothing gets hot, a night in the fridge". */
 export function heatWords(recipe: Recipe): string {

@@ -13,6 +13,7 @@ export {
   techniquesOf,
   themeWords,
 } from './features'
+export { ROOM_THINGS, placeName } from './heat-places'
 export { lineFromText } from './line-from-text'
 export { COMMON_CASES, COMMON_TINS, type Make } from './make'
 export { readLine } from './read-line'

@@ -74,12 +74,18 @@ export const isOnce = (mode: Mode): boolean => mode === 'EACH' || mode === 'STAT
 /** A job of children, not of an adult and not a wait. */
 export const isByChildren = (mode: Mode): boolean => isOnce(mode) || mode === 'TURNS'
 
+/** Where food gets hot. */
+const HOT_PLACES = [
+  ...(['oven', 'hob', 'fire', 'grill', 'microwave'] as const),
+  ...(['toaster-oven', 'griddle', 'kettle', 'air-fryer'] as const),
+] as const
+export type HeatPlace = (typeof HOT_PLACES)[number]
 /** Where a task is done. */
-export const PLACES = ['table', 'sink', 'hob', 'oven', 'fire', 'fridge', 'freezer'] as const
+export const PLACES = ['table', 'sink', ...HOT_PLACES, 'fridge', 'freezer'] as const
 export type Place = (typeof PLACES)[number]
 /** Food gets hot there. */
-export const isHot = (place: Place | undefined): boolean =>
-  place === 'oven' || place === 'hob' || place === 'fire'
+export const isHot = (place: Place | undefined): place is HeatPlace =>
+  (HOT_PLACES as readonly (Place | undefined)[]).includes(place)
 
 export interface RecipeTask {
   technique: string

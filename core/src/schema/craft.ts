@@ -26,7 +26,7 @@ export const houseTechniqueSchema = yup
     if (moved.from != null && moved.oversee != null && moved.oversee < moved.from)
       return context.createError({ message: 'Overseeing begins before children do it at all' })
     const ladder = techniqueOf(moved.technique)?.ladder ?? []
-    const unknown = moved.tools?.find((t) => !ladder.some((r) => r.tool === t.tool))
+    const unknown = moved.tools?.find((t) => !ladder.some((r) => r.id === t.tool || r.was === t.tool))
     return unknown
       ? context.createError({ message: `Tool is not on the ladder of ${moved.technique}: ${unknown.tool}` })
       : true

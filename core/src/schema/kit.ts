@@ -21,7 +21,7 @@ export const kitSchema = yup
     trays: maybeWhole('Trays at once', 1, 12),
     sinkPlaces: maybeWhole('Places at the sink', 1, 12),
     tools: listOf(
-      yup.object({ tool: required('Tool', 120), count: whole('How many', 1, 50) }).noUnknown(),
+      yup.object({ tool: required('Tool', 120), count: whole('How many', 0, 50) }).noUnknown(),
       'Tools',
       60,
     )

@@ -1,6 +1,6 @@
 /** A food of the setting’s own, as it crosses a boundary. */
 import * as yup from 'yup'
-import { RAW_KINDS } from '../food/foods'
+import { RAW_KINDS } from '../food/raw-words'
 import { allergenWords } from './allergen'
 import { line, listOf, oneOf, required } from './text'
 

@@ -23,6 +23,7 @@ export const rulesSchema = yup
     ownUnder: maybeWhole('Own bowl under so many months', 12, 120),
     groupSize: whole('Group size', 1, 12),
     knives: oneOf(['soft-first', 'real-early'] as const, 'Knives'),
+    points: yup.boolean().optional(),
     techniques: listOf(houseTechniqueSchema, 'Techniques', TECHNIQUES.length).optional().default(undefined),
     ratios: ratiosSchema.optional().default(undefined),
     talk: oneOf(TALK_RULES, 'Talk').optional().default(undefined),

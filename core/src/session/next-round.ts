@@ -1,6 +1,6 @@
 /** What has not come round and could: techniques and targets for the ages on the list, with the setting's recipes that bring them. */
 import { techniqueFor } from '../craft/setting-techniques'
-import { formFor } from '../craft/techniques'
+import { formFor } from '../craft/form'
 import { suits, targetOf } from '../learn/targets'
 import type { HouseRules } from '../plan/model/request'
 import { isByChildren, type Recipe } from '../recipe/recipe'
@@ -33,7 +33,10 @@ export function nextRound(
   }
   const someoneMay = (id: string): boolean => {
     const technique = techniqueFor(id, rules.techniques)
-    return technique !== undefined && ages.some((m) => formFor(technique, m, rules.knives).kind === 'do')
+    return (
+      technique !== undefined &&
+      ages.some((m) => formFor(technique, m, { knives: rules.knives }).kind === 'do')
+    )
   }
   const open = view.techniquesMissing.filter((t) => someoneMay(t.id))
   const first = (a: { ofWeek: boolean }, b: { ofWeek: boolean }): number =>

@@ -4,6 +4,7 @@
  */
 import { must } from '../amount/must'
 import type { How } from '../craft/skills'
+import type { Plan } from '../plan/model/plan'
 import type { TalkMark } from '../learn/marks'
 import { replay, type TableState } from './replay'
 import type { ChildProgress } from '../setting/assemble'
@@ -13,6 +14,8 @@ import { sessionRecord, type PastSession } from './record'
 export interface SessionProgress {
   /** Technique -> how it was last seen. */
   seen?: Record<string, How>
+  /** Technique -> the rung on which it was seen. */
+  on?: Record<string, string>
   /** Techniques of turns that were tapped. */
   did?: string[]
   /** What was noted of its talk; the day is the session's. */
@@ -43,7 +46,11 @@ export function progressIn(
     rows.set(child, row)
     return row
   }
-  for (const [child, seen] of Object.entries(state.seen)) of(child).seen = seen
+  for (const [child, seen] of Object.entries(state.seen)) {
+    of(child).seen = seen
+    const on = rungsIn(past.plan, child, Object.keys(seen))
+    if (Object.keys(on).length > 0) of(child).on = on
+  }
   if (part === 'seen') return rows
   const techniqueOfTask = new Map(past.plan.tasks.map((t) => [t.id, t.technique]))
   for (const turn of past.plan.turns) {
@@ -72,6 +79,14 @@ export function progressIn(
   return rows
 }
 
+/** The rung that the plan gave a child for each of these techniques; of several the last. */
+function rungsIn(plan: Plan, child: string, techniques: readonly string[]): Record<string, string> {
+  const forms = plan.tasks
+    .filter((t) => techniques.includes(t.technique))
+    .flatMap((t) => t.forms.filter((f) => f.children.includes(child)))
+  return Object.fromEntries(forms.flatMap((f) => (f.rung === undefined ? [] : [[f.technique, f.rung]])))
+}
+
 /** Sessions over which voices are evened out. Source: learning.md F7 (common practice). */
 const LAST_SESSIONS = 3
 /** Marks kept beside a child for the next plan: the last so many of each target. */
@@ -82,12 +97,14 @@ const EVEN_SESSIONS = 6
 /** @param rows of one child, in the order of its sessions, the oldest first */
 export function addUp(rows: readonly DatedProgress[]): ChildProgress {
   const skills: Record<string, How> = {}
+  const rungs: Record<string, string> = {}
   const lastDone: Record<string, string> = {}
   const marks: TalkMark[] = []
   const heard: number[] = []
   const over: number[] = []
   for (const { date, progress } of rows) {
     Object.assign(skills, progress.seen)
+    Object.assign(rungs, progress.on)
     for (const technique of progress.did ?? []) lastDone[technique] = date
     for (const mark of progress.marks ?? []) marks.push({ ...mark, on: date })
     if (progress.heard !== undefined) heard.push(progress.heard)
@@ -95,6 +112,7 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
   }
   return {
     skills,
+    ...(Object.keys(rungs).length > 0 && { rungs }),
     lastDone,
     talk: {
       marks: [...new Set(marks.map((m) => m.target))].flatMap((target) =>

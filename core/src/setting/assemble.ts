@@ -29,6 +29,8 @@ export interface StoredProfile {
 export interface ChildProgress {
   /** How each technique was last seen. */
   skills: Record<string, How>
+  /** The rung on which it was last seen; not there where nothing was. */
+  rungs?: Record<string, string>
   /** The day on which each technique was last done. */
   lastDone: Record<string, string>
   talk: { marks: TalkMark[]; heard: number[] }
@@ -118,11 +120,12 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
 })
 
 /** Only what there is: a plan of a child without sessions is the same as before there was a record. */
-const carried = ({ skills, lastDone, talk, turnsOverShare }: ChildProgress): Partial<PlanChild> => ({
+const carried = ({ skills, rungs, lastDone, talk, turnsOverShare }: ChildProgress): Partial<PlanChild> => ({
   ...(Object.keys(lastDone).length > 0 && { lastDone }),
   ...(turnsOverShare !== 0 && { turnsOverShare }),
   ...(talk.marks.length + talk.heard.length > 0 && { talk }),
   ...(Object.keys(skills).length > 0 && { skills }),
+  ...(rungs && { rungs }),
 })
 
 /** The request of a plan from what is stored: the same inputs give the same request on either side. */

@@ -49,10 +49,10 @@ describe('the knife ladder', () => {
     let met = 0
     for (const technique of TECHNIQUES)
       for (const rung of technique.ladder) {
-        const knife = KNIVES.find((k) => k.name === rung.tool)
+        const knife = KNIVES.find((k) => k.id === rung.tool)
         if (!knife) continue
         met += 1
-        expect(rung.fromMonths, rung.tool).toBeGreaterThanOrEqual(knife.from)
+        expect(rung.fromMonths, rung.id).toBeGreaterThanOrEqual(knife.from)
         for (const row of rung.supervision ?? [])
           if (row.code === 'B') expect(row.children).toBeLessThanOrEqual(knife.beside)
       }

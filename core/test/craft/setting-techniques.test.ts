@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { type HouseTechnique, techniqueFor } from '../../src/craft/setting-techniques'
 import { adultsNeeded, ratioRows } from '../../src/craft/ratios'
-import { TECHNIQUES, type Technique, formFor } from '../../src/craft/techniques'
+import { formFor } from '../../src/craft/form'
+import { TECHNIQUES, type Technique } from '../../src/craft/techniques'
 import { compile } from '../../src/plan/compile'
 import { agesOf } from '../../src/craft/setting-techniques'
 import { daysBetween } from '../../src/amount/days'
@@ -103,18 +104,18 @@ describe('the tool', () => {
   it('moves up by what was seen, within what the age allows, and back with help', () => {
     if (!knife) throw new Error('no technique')
     const tool = (months: number, seen?: 'alone' | 'help') => {
-      const form = formFor(knife, months, 'soft-first', seen)
+      const form = formFor(knife, months, { knives: 'soft-first', seen })
       return form.kind === 'do' ? form.tool : ''
     }
-    expect(tool(62)).toBe('nylon serrated')
-    expect(tool(62, 'alone')).toContain('round-tipped')
-    expect(tool(44, 'alone')).toBe('nylon serrated')
+    expect(tool(62)).toBe('nylon-knife')
+    expect(tool(62, 'alone')).toBe('round-tip-knife')
+    expect(tool(44, 'alone')).toBe('nylon-knife')
     const early = (seen?: 'help') => {
-      const form = formFor(knife, 62, 'real-early', seen)
+      const form = formFor(knife, 62, { knives: 'real-early', seen })
       return form.kind === 'do' ? form.tool : ''
     }
-    expect(early()).toContain('round-tipped')
-    expect(early('help')).toBe('nylon serrated')
+    expect(early()).toBe('round-tip-knife')
+    expect(early('help')).toBe('nylon-knife')
   })
 })
 

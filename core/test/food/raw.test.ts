@@ -1,6 +1,7 @@
 /** Which foods are raw, and which sting: fields of the food, never a pattern over its id. */
 import { describe, expect, it } from 'vitest'
-import { type FoodFact, isUnknown, listedFoods, RAW_KINDS, rawKindOf } from '../../src/food/foods'
+import { type FoodFact, isUnknown, listedFoods, rawKindOf } from '../../src/food/foods'
+import { RAW_KINDS } from '../../src/food/raw-words'
 import { foodBook } from '../../src/food/own-foods'
 import { concernName, dietKey, dietOfKey, DIETS } from '../../src/food/diets'
 import { ALLERGENS, allergenName } from '../../src/food/allergens'

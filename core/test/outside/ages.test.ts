@@ -5,7 +5,8 @@
 import { describe, expect, it } from 'vitest'
 import { adultsNeeded } from '../../src/craft/ratios'
 import { ageText, monthsOn } from '../../src/craft/ages'
-import { type Technique, formFor, techniqueOf } from '../../src/craft/techniques'
+import { formFor } from '../../src/craft/form'
+import { type Technique, techniqueOf } from '../../src/craft/techniques'
 import { shapeBreach, shapeRow } from '../../src/food/by-age/choking'
 import { earlyRowsOf, isTooEarly } from '../../src/food/by-age/too-early'
 import { formsOfCodes } from '../../src/food/by-age/forms'
@@ -71,11 +72,11 @@ describe('techniques by age (BNF, CDC, common practice)', () => {
   })
   it('offers no pointed knife by default, and a soft tool first', () => {
     const form = formFor(technique('bridge-cut'), 80)
-    expect(form).toMatchObject({ kind: 'do', tool: 'nylon serrated' })
-    const early = formFor(technique('bridge-cut'), 80, 'real-early')
+    expect(form).toMatchObject({ kind: 'do', tool: 'nylon-knife' })
+    const early = formFor(technique('bridge-cut'), 80, { knives: 'real-early' })
     expect(early).toMatchObject({
       kind: 'do',
-      tool: expect.stringContaining('round-tipped'),
+      tool: 'round-tip-knife',
       code: 'B',
       perAdult: 2,
     })

@@ -88,6 +88,7 @@ const rules: Whole<HouseRules> = {
   ownUnder: 24,
   groupSize: 4,
   knives: 'soft-first',
+  points: true,
   techniques: [{ technique: 'stir', from: 30 }],
   ratios: [{ below: null, children: 4 }],
   talk: 'ask',

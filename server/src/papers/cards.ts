@@ -30,7 +30,7 @@ export function jobCardsPaper(paper: Paper): Page {
           {
             width: '*',
             stack: [
-              words([r.job, r.tool].filter(Boolean).join(', '), { bold: true }),
+              words([r.job, r.how].filter(Boolean).join(', '), { bold: true }),
               ...r.helps.map((h) => words(h, { size: 9, bold: true })),
               small(r.cue),
             ],

@@ -1,4 +1,4 @@
-import { weave } from '@lea/core/plan'
+import { weave, whoUsesWhat } from '@lea/core/plan'
 import { sheetRows } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
@@ -59,6 +59,25 @@ export function runSheet(paper: Paper): Page {
         62,
         ...bowls.map(() => '*'),
       ]),
+      ...whoTable(paper),
     ],
   }
+}
+
+/** Which child has which blade or hot thing, and who stands next to it. */
+function whoTable(paper: Paper): Content[] {
+  const { columns, rows, adults } = whoUsesWhat(paper.plan)
+  const cells = rows.map((r): Content[] => [
+    words(nameOf(paper, r.child), { bold: true, size: 8 }),
+    ...r.cells.map((c) => words(say(paper, c.says), { size: 8, bold: c.has })),
+  ])
+  return [
+    ...(columns.length > 0
+      ? [
+          heading('Who uses what', 11),
+          table(['Who', ...columns.map((c) => c.name)], cells, [62, ...columns.map(() => '*')]),
+        ]
+      : []),
+    ...adults.map((a) => small(`${nameOf(paper, a.adult)} does alone: ${a.jobs.join(', ')}`)),
+  ]
 }

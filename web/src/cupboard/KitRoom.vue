@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** What the room has: places to cook, a scale, and the trays of the oven. */
 import type { Kit } from '@lea/core/plan'
+import { ROOM_THINGS } from '@lea/core/recipe'
 import { kitSchema } from '@lea/core/schema'
 import { useAuthStore } from '../stores/auth'
 
 const props = defineProps<{ kit: Kit }>()
 const emit = defineEmits<{ keep: [kit: Kit]; fault: [says: string] }>()
 const auth = useAuthStore()
-const THINGS = ['oven', 'hob', 'fire', 'fridge', 'freezer', 'sink', 'scale']
 const toggle = (thing: string): void => {
   const has = props.kit.equipment.includes(thing)
   const equipment = has ? props.kit.equipment.filter((e) => e !== thing) : [...props.kit.equipment, thing]
@@ -29,10 +29,13 @@ function setPlaces(what: 'trays' | 'sinkPlaces', text: string): void {
   <fieldset :disabled="!auth.isLeader()">
     <legend class="mb-1 text-xl font-bold">In the room</legend>
     <div class="flex flex-wrap gap-x-5 gap-y-2">
-      <label v-for="t in THINGS" :key="t" class="flex items-center gap-2"
-        ><input type="checkbox" class="size-6" :checked="kit.equipment.includes(t)" @change="toggle(t)" />{{
-          t
-        }}</label
+      <label v-for="t in ROOM_THINGS" :key="t.id" class="flex items-center gap-2"
+        ><input
+          type="checkbox"
+          class="size-6"
+          :checked="kit.equipment.includes(t.id)"
+          @change="toggle(t.id)"
+        />{{ t.name }}</label
       >
     </div>
     <label v-if="kit.equipment.includes('sink')" class="mt-2 flex items-center gap-2"

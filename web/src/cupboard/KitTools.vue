@@ -1,66 +1,72 @@
 <script setup lang="ts">
-/** Tools of which there are only so many: they set how many children work at once. */
-import { ref } from 'vue'
-import { TECHNIQUES } from '@lea/core/craft'
+/** Tools by their pictures: enough for everyone, none, or so many. How many there are sets how many children work at once. */
+import { computed } from 'vue'
+import {
+  TOOLS,
+  TOOL_GROUPS,
+  TOOL_GROUP_WORDS,
+  countOf,
+  fewToolsText,
+  toolName,
+  withCount,
+} from '@lea/core/craft'
 import type { Kit } from '@lea/core/plan'
 import { kitSchema } from '@lea/core/schema'
+import ToolPicture from '../parts/pictures/ToolPicture.vue'
 import { useAuthStore } from '../stores/auth'
+import { useSettingStore } from '../stores/setting'
 
 const props = defineProps<{ kit: Kit }>()
 const emit = defineEmits<{ keep: [kit: Kit]; fault: [says: string] }>()
 const auth = useAuthStore()
-const tool = ref('')
-const count = ref(2)
-/** The tools on the ladders of the catalogue, once each. */
-const KNOWN = [...new Set(TECHNIQUES.flatMap((t) => t.ladder.map((r) => r.tool)))].sort()
+const setting = useSettingStore()
+const locale = computed(() => (setting.setting?.rules.country === 'us' ? 'en-US' : 'en-GB'))
+const COUNTS = Array.from({ length: 16 }, (_, n) => n)
+const few = computed(() => fewToolsText(props.kit.tools ?? [], locale.value))
+const groups = computed(() =>
+  TOOL_GROUPS.map((group) => ({
+    group,
+    says: TOOL_GROUP_WORDS[group],
+    rows: TOOLS.filter((t) => t.group === group).map((t) => ({
+      id: t.id,
+      name: toolName(t.id, 2, locale.value),
+      count: countOf(t.id, props.kit.tools),
+    })),
+  })),
+)
 
-function keep(tools: NonNullable<Kit['tools']>): void {
+function set(tool: string, value: string): void {
+  const tools = withCount(props.kit.tools ?? [], tool, value === '' ? null : Number(value))
   try {
     emit('keep', kitSchema.validateSync({ ...props.kit, tools }))
   } catch (e) {
     emit('fault', e instanceof Error ? e.message : String(e))
   }
 }
-function add(): void {
-  if (tool.value === '') return
-  const rest = (props.kit.tools ?? []).filter((t) => t.tool !== tool.value)
-  keep([...rest, { tool: tool.value, count: count.value }])
-  tool.value = ''
-}
 </script>
 
 <template>
   <fieldset class="mt-4" :disabled="!auth.isLeader()">
-    <legend class="mb-1 text-xl font-bold">Tools that are few</legend>
-    <p class="text-sm text-soft">What is not listed is there for everyone.</p>
-    <ul>
-      <li
-        v-for="t in kit.tools ?? []"
-        :key="t.tool"
-        class="flex flex-wrap items-center gap-2 border-t border-line py-1"
-      >
-        <span class="numeral w-8 text-lg">{{ t.count }}</span><span class="flex-1">{{ t.tool }}</span>
-        <button
-          type="button"
-          class="btn"
-          :aria-label="`${t.tool}: enough for everyone`"
-          @click="keep((kit.tools ?? []).filter((x) => x !== t))"
-        >
-          enough for all
-        </button>
-      </li>
-    </ul>
-    <div class="mt-1 flex flex-wrap items-end gap-2">
-      <label class="min-w-40 flex-1 text-sm"
-        >Tool<select v-model="tool" class="field mt-1">
-          <option value="">choose</option>
-          <option v-for="k in KNOWN" :key="k" :value="k">{{ k }}</option>
-        </select></label
-      >
-      <label class="text-sm"
-        >How many<input v-model.number="count" type="number" min="1" max="50" class="field mt-1 !w-20"
-      /></label>
-      <button type="button" class="btn" :disabled="tool === ''" @click="add">Add</button>
-    </div>
+    <legend class="mb-1 text-xl font-bold">Tools</legend>
+    <p class="text-sm">{{ few }}</p>
+    <details v-for="g in groups" :key="g.group" class="mt-1 border-t border-line pt-1">
+      <summary class="cursor-pointer py-1 font-semibold">{{ g.says }}</summary>
+      <ul>
+        <li v-for="t in g.rows" :key="t.id" class="flex items-center gap-2 py-0.5">
+          <ToolPicture :tool="t.id" class="size-8 shrink-0" />
+          <label class="flex min-w-0 flex-1 items-center gap-2"
+            ><span class="min-w-0 flex-1">{{ t.name }}</span
+            ><select
+              class="field !w-28"
+              :value="Number.isFinite(t.count) ? String(t.count) : ''"
+              @change="set(t.id, ($event.target as HTMLSelectElement).value)"
+            >
+              <option value="">enough</option>
+              <option v-for="n in COUNTS" :key="n" :value="String(n)">{{ n === 0 ? 'none' : n }}</option>
+            </select></label
+          >
+        </li>
+      </ul>
+    </details>
   </fieldset>
 </template>

@@ -41,7 +41,7 @@ const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
           <li v-for="r in c.rows" :key="r.task" class="flex items-center gap-2 border-t border-line py-1">
             <Picture :name="r.picture" class="size-7 shrink-0" />
             <span class="min-w-0 flex-1 leading-tight">
-              <strong>{{ r.job }}</strong><span v-if="r.tool" class="block text-sm">{{ r.tool }}</span
+              <strong>{{ r.job }}</strong><span v-if="r.how" class="block text-sm">{{ r.how }}</span
               ><span v-for="h in r.helps" :key="h" class="block text-sm font-semibold">{{ h }}</span
               ><span class="block text-sm text-soft"><Amount :text="r.cue" /></span>
             </span>

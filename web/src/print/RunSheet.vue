@@ -7,6 +7,7 @@ import { clearingUp, sheetRows } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import { useSettingStore } from '../stores/setting'
 import { dayText } from '../shared/dates'
+import WhoUsesWhat from '../parts/jobs/WhoUsesWhat.vue'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
 
@@ -85,6 +86,7 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
           </template>
         </tbody>
       </table>
+      <WhoUsesWhat :plan="plan" class="mt-3 break-inside-avoid" />
       <p v-if="clearing.length > 0" class="mt-2 text-xs">
         <strong>{{
           plan.totals.clearUp ? 'Clearing up, at the end:' : 'Clearing up, while all wait:'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
-import { MODES, PLACES, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
+import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
 import StepTiming from './StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
@@ -154,7 +154,9 @@ const remove = (step: RecipeStep): void => {
             <label class="text-sm"
               >Place<select v-model="task.place" class="field mt-1">
                 <option :value="undefined">table</option>
-                <option v-for="p in PLACES.filter((x) => x !== 'table')" :key="p" :value="p">{{ p }}</option>
+                <option v-for="p in PLACES.filter((x) => x !== 'table')" :key="p" :value="p">
+                  {{ placeName(p) }}
+                </option>
               </select></label
             >
             <label class="flex items-center gap-1 text-sm"

@@ -64,6 +64,17 @@ function setOwnRules(text: string): void {
             <option value="real-early">the real small knife early, adult beside</option>
           </select></label
         >
+        <label class="flex items-start gap-2"
+          ><input
+            type="checkbox"
+            class="mt-1 size-5"
+            :checked="draft.points === true"
+            @change="draft.points = ($event.target as HTMLInputElement).checked || undefined"
+          /><span
+            >small pointed knives and skewers, an adult beside, for a child that was seen to go alone with the
+            tool before</span
+          ></label
+        >
         <label class="font-semibold"
           >An allergy at the table<select v-model="draft.allergy" class="field mt-1 font-normal">
             <option :value="undefined">one pot for all first: a swap that suits everyone</option>

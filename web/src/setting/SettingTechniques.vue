@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Ages and tools of techniques that the setting moves, and those that everybody should come to this week. */
 import { computed, ref, watch } from 'vue'
-import { type HouseTechnique, TECHNIQUES, ageText, agesOf, techniqueOf } from '@lea/core/craft'
+import { type HouseTechnique, TECHNIQUES, ageText, agesOf, rungText, techniqueOf } from '@lea/core/craft'
 import type { HouseRules } from '@lea/core/plan'
 
 const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
@@ -26,8 +26,8 @@ watch(
     oversee.value = own?.oversee ?? usual.value.oversee ?? ''
     tools.value = Object.fromEntries(
       (technique.value?.ladder ?? []).map((r) => [
-        r.tool,
-        own?.tools?.find((t) => t.tool === r.tool)?.from ?? r.fromMonths,
+        r.id,
+        own?.tools?.find((t) => t.tool === r.id || t.tool === r.was)?.from ?? r.fromMonths,
       ]),
     )
   },
@@ -37,8 +37,8 @@ watch(
 function save(): void {
   const ladder = technique.value?.ladder ?? []
   const other = ladder
-    .filter((r) => tools.value[r.tool] !== r.fromMonths)
-    .map((r) => ({ tool: r.tool, from: tools.value[r.tool] ?? r.fromMonths }))
+    .filter((r) => tools.value[r.id] !== r.fromMonths)
+    .map((r) => ({ tool: r.id, from: tools.value[r.id] ?? r.fromMonths }))
   const next: HouseTechnique = {
     technique: chosen.value,
     ...(from.value !== '' && from.value !== usual.value.from && { from: from.value }),
@@ -55,7 +55,7 @@ const saysOf = (m: HouseTechnique): string =>
   [
     ...(m.from ? [`from ${ageText(m.from)}`] : []),
     ...(m.oversee ? [`overseen from ${ageText(m.oversee)}`] : []),
-    ...(m.tools ?? []).map((t) => `${t.tool} from ${ageText(t.from)}`),
+    ...(m.tools ?? []).map((t) => `${rungText(m.technique, t.tool)} from ${ageText(t.from)}`),
   ].join('; ')
 function toggleWeek(id: string): void {
   const next = week.value.includes(id) ? week.value.filter((w) => w !== id) : [...week.value, id]
@@ -123,15 +123,10 @@ const usualText = computed(() => {
             :disabled="usual.oversee === null"
         /></label>
         <p class="text-sm text-soft sm:col-span-3">{{ usualText }}</p>
-        <label v-for="r in technique?.ladder ?? []" :key="r.tool" class="text-sm sm:col-span-3"
+        <label v-for="r in technique?.ladder ?? []" :key="r.id" class="text-sm sm:col-span-3"
           ><span class="flex items-center gap-2"
-            ><span class="flex-1">{{ r.tool }}, from months</span
-            ><input
-              v-model.number="tools[r.tool]"
-              type="number"
-              min="12"
-              max="216"
-              class="field !w-24" /></span
+            ><span class="flex-1">{{ r.says }}, from months</span
+            ><input v-model.number="tools[r.id]" type="number" min="12" max="216" class="field !w-24" /></span
         ></label>
         <button type="submit" class="btn justify-self-start">Keep these ages</button>
       </fieldset>

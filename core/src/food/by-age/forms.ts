@@ -136,3 +136,6 @@ export function withoutAgainst(forms: Forms, prep: string | undefined): Forms {
     out.delete(free)
   return forms.map((codes) => codes.filter((c) => !out.has(c)))
 }
+
+/** Prepared so, a hard food is soft under the knife. */
+export const SOFTENED: ReadonlySet<string> = new Set(['COOKSOFT', 'MASH', 'GRATE'])

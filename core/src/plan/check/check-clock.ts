@@ -3,6 +3,7 @@
  * child waits, stations with nobody at two. Asked of the finished plan's own times, not of the search.
  */
 import { techniqueFor } from '../../craft/setting-techniques'
+import { countOf, ownTools, toolIdOf } from '../../craft/tools'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { staysAt } from '../model/task-kinds'
@@ -76,17 +77,18 @@ function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): s
 function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): string[] {
   const taskOf = new Map(tasks.map((t) => [t.id, t]))
   const turns = plan.turns.filter((t) => taskOf.has(t.task))
+  const kept = [...new Set((kit.tools ?? []).flatMap((t) => toolIdOf(t.tool) ?? []))]
   const limits = [
     {
       name: 'the sink',
       most: kit.sinkPlaces ?? 2,
       own: turns.filter((t) => taskOf.get(t.task)?.place === 'sink'),
     },
-    ...(kit.tools ?? []).map(({ tool, count }) => ({
+    ...kept.map((tool) => ({
       name: tool,
-      most: count,
+      most: countOf(tool, kit.tools),
       own: turns.filter((t) =>
-        taskOf.get(t.task)?.forms.some((f) => f.tool === tool && f.children.includes(t.child)),
+        taskOf.get(t.task)?.forms.some((f) => f.children.includes(t.child) && ownTools(f).includes(tool)),
       ),
     })),
   ]

@@ -5,7 +5,7 @@
 import { foodBook } from '../../food/own-foods'
 import { barsHandling, meet } from '../../food/concerns'
 import { techniqueFor } from '../../craft/setting-techniques'
-import { formFor } from '../../craft/techniques'
+import { formFor } from '../../craft/form'
 import { monthsOn } from '../../craft/ages'
 import { ratio } from '../../amount/ratio'
 import { crossTo, formWords } from '../../food/weights'
@@ -14,8 +14,9 @@ import { stateLines, statesOf, type Hazards } from '../../recipe/states/hazards'
 import { clockBreaches } from './check-clock'
 import { ownWeights } from '../model/cupboard'
 import { packetsOf } from '../model/decision'
+import { circumstancesOf, foodsInHand } from '../model/circumstances'
 import type { Plan } from '../model/plan'
-import { withSittings } from '../model/sittings'
+import { recipeOfSession } from '../model/sittings'
 import type { PlanRequest } from '../model/request'
 import { madeBy } from '../model/scoop-sequence'
 import type { Task } from '../model/task'
@@ -39,7 +40,7 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
-  const recipe = withSittings(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request.recipe, request.decisions)
   const states = new Map(plan.bowls.map((b) => [b.id, statesOf(recipe, stateLines(b.lines, foods))]))
   return plan.turns.flatMap((turn) => {
     const task = tasks.get(turn.task)
@@ -48,7 +49,11 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
     if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
     const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
     const out: string[] = []
-    if (formFor(technique, age, request.rules.knives).kind !== 'do')
+    const lines =
+      plan.bowls.find((b) => b.id === task.bowl)?.lines.filter((l) => task.uses.includes(l.id)) ?? []
+    if (
+      formFor(technique, age, circumstancesOf(technique.id, child, request, foodsInHand(lines))).kind !== 'do'
+    )
       out.push(`${turn.id}: ${turn.child} is too young`)
     if (child.limits?.includes(technique.id))
       out.push(`${turn.id}: the plan of ${turn.child} leaves ${technique.id} out`)

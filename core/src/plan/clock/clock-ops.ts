@@ -6,6 +6,7 @@ import type { RecipeStep } from '../../recipe/recipe'
 import type { Op } from './schedule/instance'
 import type { PlanRequest } from '../model/request'
 import { ADULT_SHARES, toolsHeld, wavesOf } from '../split/waves'
+import { holdsOneBatch } from '../../recipe/heat-places'
 import { isTogether, staysAt } from '../model/task-kinds'
 import type { Task } from '../model/task'
 
@@ -131,7 +132,7 @@ function op(
   const watch = watched(task, children, request.adults.length)
   if (watch.whole && task.adult) demand[adultLimit(task.adult)] = 1
   if (watch.share > 0) demand['watching'] = watch.share
-  if (task.place === 'oven') demand['oven'] = 1
+  if (holdsOneBatch(task.place)) demand[task.place] = 1
   if (task.place === 'sink') demand['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
   const tools = toolsHeld(task, children, request)
   for (const [tool, n] of tools) demand[toolLimit(tool)] = n

@@ -4,6 +4,7 @@
  */
 import type { RecipeStep } from '../../recipe/recipe'
 import { adultLimit, opsOf, toolLimit, UNIT_SECONDS, type ClockOp } from './clock-ops'
+import { HEAT_PLACES, holdsOneBatch } from '../../recipe/heat-places'
 import { lowerBound, type Bound, type BoundCause } from './schedule/bound'
 import { networkOf, type Instance } from './schedule/instance'
 import { seeded } from './schedule/random'
@@ -90,7 +91,11 @@ function limitsOf(ops: readonly ClockOp[], request: PlanRequest): Limit[] {
     })),
     { name: 'watching', cap: request.adults.length * ADULT_SHARES, is: { kind: 'watching' } },
     { name: 'sink', cap: request.kit.sinkPlaces ?? SINK_PLACES, is: { kind: 'sink' } },
-    { name: 'oven', cap: 1, is: { kind: 'oven' } },
+    ...HEAT_PLACES.filter((p) => holdsOneBatch(p.id)).map((p): Limit => ({
+      name: p.id,
+      cap: 1,
+      is: { kind: 'oven' },
+    })),
     ...[...tools].map((tool): Limit => ({
       name: toolLimit(tool),
       cap: Math.max(1, toolCount(tool, request)),

@@ -8,10 +8,12 @@ import { attention, longestWait } from '../../craft/ages'
 import { FILLER_JOBS, type SideJob } from '../../craft/side-jobs'
 import { choicesAt } from '../../craft/choices'
 import { techniqueFor } from '../../craft/setting-techniques'
-import { formFor } from '../../craft/techniques'
+import { formFor } from '../../craft/form'
 import type { Clocked, DraftChild } from '../model/draft'
 import { forbiddenTouch } from '../split/eligibility'
+import { circumstancesOf } from '../model/circumstances'
 import type { PlanRequest } from '../model/request'
+import { showingSpans } from './waiting-times'
 import { SINK_PLACES } from '../split/waves'
 import { staysAt } from '../model/task-kinds'
 import type { WaitingJob, StepTime } from '../model/task'
@@ -72,9 +74,10 @@ function gapsOf(
   end: number,
 ): Gap[] {
   const stepOf = new Map(draft.tasks.map((t) => [t.id, t.step]))
-  const own = draft.turns
-    .filter((t) => t.child === child.id && ids.has(stepOf.get(t.task) ?? ''))
-    .sort((a, b) => a.start - b.start)
+  const own = [
+    ...draft.turns.filter((t) => t.child === child.id && ids.has(stepOf.get(t.task) ?? '')),
+    ...showingSpans(draft.tasks.filter((t) => ids.has(t.step))),
+  ].sort((a, b) => a.start - b.start)
   const gaps: Span[] = []
   let from = 0
   for (const turn of own) {
@@ -263,7 +266,7 @@ function newForm(job: SideJob, child: DraftChild, request: PlanRequest): 'no' | 
   if (job.technique === undefined) return child.age >= (job.fromMonths ?? 0) ? 'overseen' : 'no'
   const technique = techniqueFor(job.technique, request.rules.techniques)
   if (!technique || child.limits?.includes(technique.id)) return 'no'
-  const form = formFor(technique, child.age, request.rules.knives)
+  const form = formFor(technique, child.age, circumstancesOf(technique.id, child, request))
   return form.kind !== 'do' ? 'no' : form.code === 'B' ? 'beside' : 'overseen'
 }
 

@@ -2,12 +2,18 @@
 import { isOvernight } from '../model/sittings'
 import type { Clocked } from '../model/draft'
 import type { Plan } from '../model/plan'
-import type { WaitingJob, Turn } from '../model/task'
+import type { Task, WaitingJob, Turn } from '../model/task'
 
 interface Span {
   start: number
   end: number
 }
+
+/** When the whole table looks on while an adult shows. */
+export const showingSpans = (tasks: readonly Task[]): Span[] =>
+  tasks.flatMap(({ shows, start, end }) =>
+    shows !== undefined && start !== undefined && end !== undefined ? [{ start, end }] : [],
+  )
 
 /** The longest stretch of the first sitting without any of these. */
 function longestGap(spans: readonly Span[], end: number): number {
@@ -29,7 +35,10 @@ export function idleTimes(
   const end = Math.max(0, ...first.map((s) => s.start + s.seconds))
   const stepOf = new Map(tasks.map((t) => [t.id, t.step]))
   return perChild.map((p) => {
-    const own = turns.filter((t) => t.child === p.child && ids.has(stepOf.get(t.task) ?? ''))
+    const own = [
+      ...turns.filter((t) => t.child === p.child && ids.has(stepOf.get(t.task) ?? '')),
+      ...showingSpans(tasks.filter((t) => ids.has(t.step))),
+    ]
     const more = fill.filter((f) => f.child === p.child && f.sitting === 1)
     return { ...p, idle: longestGap(own, end), idleFilled: longestGap([...own, ...more], end) }
   })

@@ -8,7 +8,7 @@ import { waitingJobs } from '../clock/waiting-jobs'
 import { nameToken } from '../model/finding'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
-import { withSittings } from '../model/sittings'
+import { recipeOfSession } from '../model/sittings'
 import type { LiveChange } from './live-changes'
 
 /**
@@ -42,7 +42,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
   const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) } : t))
   const set = setClock(
     {
-      steps: withSittings(request.recipe, request.decisions).steps,
+      steps: recipeOfSession(request.recipe, request.decisions).steps,
       people: plan.children.map((c) => ({ id: c.id, age: c.months })),
       bowls: plan.bowls,
       tasks,
@@ -86,7 +86,7 @@ function waitingAnew(
   })
   const packets = packetsOf(request.decisions)
   const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
-  const recipe = withSittings(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request.recipe, request.decisions)
   return {
     waitingJobs: waitingJobs(draft, request).fill,
     background: background(recipe, set.schedule, set.tasks, request.adults, request.session.start),

@@ -1,4 +1,5 @@
 import type { Make } from '../../recipe/make'
+import type { HeatPlace } from '../../recipe/recipe'
 import type { Packet } from '../../food/concern'
 
 /** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
@@ -20,6 +21,10 @@ export type Decision =
   | { kind: 'make'; make: Make }
   /** Bought, or taken from the shelf: in these packs. */
   | { kind: 'got'; food: string; buy: string }
+  /** The hot work of one place is done at another. */
+  | { kind: 'place'; from: HeatPlace; to: HeatPlace }
+  /** So many of a tool stand on the table. */
+  | { kind: 'laid'; tool: string; n: number }
   | {
       kind: 'packet'
       food: string
@@ -90,6 +95,10 @@ export function decisionKey(d: Decision): string {
       return d.kind
     case 'got':
       return `got:${d.food}`
+    case 'laid':
+      return `laid:${d.tool}`
+    case 'place':
+      return `place:${d.from}`
     case 'packet':
       return `packet:${d.food}`
     case 'pin':

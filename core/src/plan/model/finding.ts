@@ -67,6 +67,7 @@ export type RuleName =
   | 'waits'
   | 'stands'
   | 'equipment'
+  | 'few-tools'
 
 export interface Finding {
   id: string

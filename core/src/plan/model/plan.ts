@@ -12,7 +12,7 @@ import type { StepTalk, Uncovered } from './step-talk'
 import type { ExposureKind } from '../../food/concern'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
-export const PLAN_VERSION = 3
+export const PLAN_VERSION = 4
 
 export interface WatchNote {
   step: string
@@ -56,6 +56,26 @@ export interface SwapSet {
   packets: string[]
 }
 
+/** A tool of the day. */
+export interface KitTool {
+  /** Id of the catalogue; '' in plans of an earlier version. */
+  tool: string
+  /** Its name for so many. */
+  name: string
+  /** In use at one moment, at most. */
+  n: number
+  /** At each child's place, on the tray in the middle, by the adult. */
+  where: 'place' | 'tray' | 'adult'
+  /** Names of the jobs it is for. */
+  jobs: string[]
+  /** For whose hands it is, where not for everybody's. */
+  children?: string[]
+  /** When it is to be washed between two jobs. */
+  washed?: string
+  /** It stands on the table. */
+  laid: boolean
+}
+
 /** One rule of the hygiene and cross-contact plan. */
 export interface HygieneNote {
   when: 'before' | 'order' | 'table' | 'after'
@@ -97,7 +117,7 @@ export interface Plan {
   /** The setting's own rules in its own words. */
   ownRules?: string[]
   watch: WatchNote[]
-  kit: { measures: string[]; tools: string[]; equipment: string[] }
+  kit: { measures: string[]; tools: KitTool[]; equipment: string[] }
   ahead: { when: string; says: string }[]
   shopping: ShoppingRow[]
   cost: Cost

@@ -4,12 +4,14 @@ import type { HouseTechnique } from '../../craft/setting-techniques'
 import type { RatioRow } from '../../craft/ratios'
 import type { Country, Nation } from '../../amount/nation/nations'
 import type { Skills } from '../../craft/skills'
-import type { KnifeRule } from '../../craft/techniques'
+import type { KnifeRule } from '../../craft/form'
+import type { ToolCount } from '../../craft/tools'
 import type { AnyDiet, OwnDiet } from '../../food/diets'
 import type { FoodFact } from '../../food/foods'
 import type { TalkRule } from '../../learn/levels'
 import type { LanguageRule, OwnWord } from '../../learn/glossary'
 import type { TalkMark } from '../../learn/marks'
+import type { Locale } from '../../learn/fact/saying'
 import type { Recipe } from '../../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
@@ -36,6 +38,8 @@ export interface PlanChild {
   needs: Need[]
   /** How each technique was last seen, from the record; nothing where it never was. */
   skills?: Skills
+  /** Technique id -> the rung on which it was last seen. */
+  rungs?: Readonly<Record<string, string>>
   /** The day on which each technique was last done, `YYYY-MM-DD`; nothing where it never was. */
   lastDone?: Record<string, string>
   /** Jobs that it had more than an even share in its last sessions, a whole number; below 0 where fewer. */
@@ -61,7 +65,7 @@ export interface Kit {
   /** Trays that the oven holds at once; one where it is not said. */
   trays?: number | undefined
   /** Tools of which there are only so many; others are there for everyone. */
-  tools?: { tool: string; count: number }[] | undefined
+  tools?: ToolCount[] | undefined
 }
 
 export interface HouseRules {
@@ -77,6 +81,8 @@ export interface HouseRules {
   /** Children to a bowl where the group is split. */
   groupSize: number
   knives: KnifeRule
+  /** Tools with a point are handed out, an adult beside, to a child who was seen to go alone with the tool before. */
+  points?: boolean | undefined
   /** Ages and tools of techniques that the setting moved. */
   techniques?: HouseTechnique[] | undefined
   /** Ask more, comment more, or by age; what the talk begins with. */
@@ -127,3 +133,7 @@ export interface PlanRequest {
 
 /** The most children a session holds. */
 export const MAX_CHILDREN = 30
+
+/** UK or US words of a plan. */
+export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale =>
+  request.rules.country === 'us' ? 'en-US' : 'en-GB'

@@ -1,4 +1,5 @@
 /** Which steps are done at which sitting: as the recipe says, as a person decided, and wherever a wait is too long for one. */
+import { withPlaces } from '../../recipe/heat-places'
 import type { Recipe, RecipeStep } from '../../recipe/recipe'
 import type { Decision } from './decision'
 
@@ -14,8 +15,18 @@ export const isOvernight = (seconds: number): boolean => seconds >= OVERNIGHT_SE
 const longest = (step: RecipeStep | undefined): number =>
   Math.max(0, ...(step?.tasks ?? []).map((t) => (t.mode === 'WAIT' ? t.seconds : 0)))
 
+/** The recipe as this session cooks it: with its hot work where the room can do it, and in its sittings. */
+export const recipeOfSession = (recipe: Recipe, decisions: readonly Decision[]): Recipe =>
+  withSittings(
+    withPlaces(
+      recipe,
+      decisions.flatMap((d) => (d.kind === 'place' ? [d] : [])),
+    ),
+    decisions,
+  )
+
 /** The recipe with its sittings as they are in this session; the rest in between is a step of its own. */
-export function withSittings(recipe: Recipe, decisions: readonly Decision[]): Recipe {
+function withSittings(recipe: Recipe, decisions: readonly Decision[]): Recipe {
   const chosen = decisions.find((d) => d.kind === 'two-sittings')?.after
   const steps = recipe.steps.flatMap((step, i): RecipeStep[] => {
     const before = recipe.steps[i - 1]

@@ -1,16 +1,24 @@
+import type { Place } from '../../recipe/recipe'
 import type { Task, Turn } from './task'
 
+/** Where all of it goes in at once. */
+const GOES_IN_TOGETHER: ReadonlySet<Place> = new Set([
+  ...(['oven', 'toaster-oven', 'air-fryer', 'microwave', 'grill', 'fire', 'fridge'] as const),
+])
+
 /** What goes in together, or waits for all: done once for the whole table. */
-export const isTogether = (task: Pick<Task, 'mode' | 'place'>): boolean =>
+export const isTogether = (task: Pick<Task, 'mode' | 'place' | 'shows'>): boolean =>
   task.mode === 'WAIT' ||
-  (task.mode === 'ADULT' && (task.place === 'oven' || task.place === 'fire' || task.place === 'fridge'))
+  task.shows !== undefined ||
+  (task.mode === 'ADULT' && GOES_IN_TOGETHER.has(task.place))
 
 /**
- * An adult stays at a wait over fire or on the hob, and wherever something has to be turned; an oven is left alone.
+ * An adult stays at a wait over fire, on the hob or griddle, under the grill and by the kettle, and wherever something has to be turned; an oven is left alone.
  * Source: common practice (e-heat-adult, e-fire: one adult never leaves the fire), from memory.
  */
 export const staysAt = (task: Pick<Task, 'mode' | 'place' | 'every'>): boolean =>
-  task.mode === 'WAIT' && (task.place === 'fire' || task.place === 'hob' || task.every !== undefined)
+  task.mode === 'WAIT' && (STAYS_AT.has(task.place) || task.every !== undefined)
+const STAYS_AT: ReadonlySet<Place> = new Set(['fire', 'hob', 'grill', 'griddle', 'kettle'] as const)
 
 /**
  * How often something is turned in a wait: after every so many seconds, and not once more at the end.

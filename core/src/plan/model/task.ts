@@ -5,7 +5,12 @@ import type { Measured } from './line'
 export interface TaskForm {
   technique: string
   name: string
+  /** The rung of the technique's ladder. Not there where it has none, and in plans of an earlier version. */
+  rung?: string
+  /** Id of the tool in the hand, '' where there is none; what lies beside it; how, in words for the card. */
   tool: string
+  with: string[]
+  says: string
   children: string[]
   supervision: 'B' | 'O'
   perAdult: number
@@ -44,6 +49,8 @@ export interface Task {
   adult?: string
   /** A wait in which something is done again and again: every so many seconds. */
   every?: number
+  /** ADULT: the technique that the adult shows to the whole table before its turns begin; its own technique is `show`. */
+  shows?: string
   measured?: Measured
   counts?: { what: string; n: number }
 }

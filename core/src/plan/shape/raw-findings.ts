@@ -1,7 +1,7 @@
 /** What would be eaten raw, what nobody tastes yet, and oil for deep frying. */
 import { ageText } from '../../craft/ages'
 import { nationOf } from '../../amount/nation/nations'
-import type { RawKind } from '../../food/foods'
+import type { RawKind } from '../../food/raw-words'
 import { eatenRaw, stateLines, statesOf, type RecipeStates } from '../../recipe/states/hazards'
 import { isDeepOil } from '../../recipe/states/heat'
 import type { StateLine } from '../../recipe/states/cooking'

@@ -2,10 +2,13 @@
 import { sideJob } from '../../craft/side-jobs'
 import { helpsFor } from '../../craft/helps'
 import { gentleJob } from '../../craft/jobs-by-age'
-import { formFor, type Form, type Technique } from '../../craft/techniques'
+import { formFor, type Form } from '../../craft/form'
+import type { Technique } from '../../craft/techniques'
 import { allergenName } from '../../food/allergens'
 import { barsHandling, meet } from '../../food/concerns'
 import type { DraftChild, Portioned } from '../model/draft'
+import { circumstancesOf, foodsInHand } from '../model/circumstances'
+import type { PlanLine } from '../model/line'
 import type { PlanRequest } from '../model/request'
 import type { Task, TaskForm } from '../model/task'
 import type { StandingOver } from './standing-over'
@@ -24,19 +27,20 @@ export function partake(
   crew: readonly DraftChild[],
   technique: Technique,
   handles: readonly string[],
-  /** The foods that come in at this step: what a neighbour job is about. */
-  fresh: readonly string[],
+  /** The lines that come in at this step: what the hands work on, and what a neighbour job is about. */
+  lines: readonly PlanLine[],
   /** What stands over it whatever its verb is: heat, raw meat. */
   around: readonly StandingOver[],
   draft: Foods,
   request: PlanRequest,
 ): Partake {
   const forms = new Map<string, TaskForm>()
+  const foods = foodsInHand(lines)
   const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
   for (const child of crew) {
     const touch = forbiddenTouch(child, handles, draft)
     const form = strictest(
-      formFor(technique, child.age, request.rules.knives, child.skills?.[technique.id]),
+      formFor(technique, child.age, circumstancesOf(technique.id, child, request, foods)),
       around.map((a) => formFor(a.technique, child.age)),
     )
     const over = around.find((a) => formFor(a.technique, child.age).kind !== 'do')
@@ -44,20 +48,29 @@ export function partake(
     if (bar !== null || form.kind !== 'do') {
       if (bar) out.barred.push({ child: child.id, ...bar })
       // By its own plan a child leaves out the technique, not the food; by age it has a gentle job with that food.
-      const gentle = touch === null && form.kind === 'not-yet' ? gentleJob(fresh, child.age) : null
+      const gentle =
+        touch === null && form.kind === 'not-yet'
+          ? gentleJob(
+              lines.map((l) => l.food),
+              child.age,
+            )
+          : null
       const job = gentle ?? sideJob(technique, child.age, touch === null)?.job
       if (job !== undefined) out.instead.push({ child: child.id, job })
       continue
     }
     for (const says of helpsFor(technique, child)) out.helps.push({ child: child.id, says })
-    const key = `${form.tool}/${form.code}/${form.perAdult}`
+    const key = `${form.rung ?? ''}/${form.tool}/${form.code}/${form.perAdult}`
     const same = forms.get(key)
     if (same) same.children.push(child.id)
     else
       forms.set(key, {
         technique: technique.id,
         name: technique.name,
+        ...(form.rung !== undefined && { rung: form.rung }),
         tool: form.tool,
+        with: form.with,
+        says: form.says,
         children: [child.id],
         supervision: form.code,
         perAdult: form.perAdult,

@@ -13,6 +13,7 @@ import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
+import { withShowings } from './showings'
 import { standingOver } from './standing-over'
 import { HAZARD_WORD, watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
@@ -34,7 +35,12 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
       ),
     )
   })
-  const tasks = set.flatMap((s) => s.tasks)
+  const tasks = withShowings(
+    set.flatMap((s) => s.tasks),
+    draft.recipe.steps,
+    draft.bowls,
+    request,
+  )
   const watch = [...draft.watch, ...watchNotes(tasks)]
   const apart = new Map(set.flatMap((s) => s.findings).map((f) => [f.id, f]))
   return {
@@ -120,7 +126,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     crew,
     technique,
     handles,
-    line ? [line.food] : used.map((l) => l.food),
+    line ? [line] : used,
     around,
     draft,
     request,

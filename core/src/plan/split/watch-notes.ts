@@ -4,6 +4,7 @@ import { countText } from '../../amount/show'
 import { techniqueOf } from '../../craft/techniques'
 import { nameToken } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
+import { HEAT_PLACES_SOURCE, heatPlaceOf } from '../../recipe/heat-places'
 import type { Task } from '../model/task'
 import { timesTurned } from '../model/task-kinds'
 
@@ -13,6 +14,7 @@ export const watchNotes = (tasks: readonly Task[]): WatchNote[] => [
   ...turnNotes(tasks),
   ...barredNotes(tasks),
   ...aroundNotes(tasks),
+  ...placeNotes(tasks),
 ]
 
 export const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
@@ -91,5 +93,24 @@ function aroundNotes(tasks: readonly Task[]): WatchNote[] {
         says: `${why[0]?.toUpperCase() ?? ''}${why.slice(1)}${adult ? `: ${nameToken(adult)}` : ''}.`,
         source: 'FSA; CDC; CAPT; common practice, from memory',
       })
+  return [...notes.values()]
+}
+
+/** What can hurt at a hot place, and how one sees that it is done: once a step and place. */
+function placeNotes(tasks: readonly Task[]): WatchNote[] {
+  const notes = new Map<string, WatchNote>()
+  for (const { step, place, mode } of tasks) {
+    const hot = heatPlaceOf(place)
+    if (!hot) continue
+    const note = (grade: 'adult' | 'know', says: string): WatchNote => ({
+      step,
+      grade,
+      about: WORK,
+      says,
+      source: HEAT_PLACES_SOURCE,
+    })
+    notes.set(`${step}/${place}/hazard`, note('adult', hot.hazard))
+    if (mode === 'WAIT') notes.set(`${step}/${place}/done`, note('know', hot.done))
+  }
   return [...notes.values()]
 }

@@ -1,3 +1,4 @@
+import { countOf, ownTools, sharedTools } from '../../craft/tools'
 import type { PlanRequest } from '../model/request'
 import type { Task, TaskForm } from '../model/task'
 
@@ -11,7 +12,7 @@ type Kitchen = Pick<PlanRequest, 'kit' | 'adults'>
 
 /** How many there are of a tool; no limit where the setting did not say. */
 export const toolCount = (tool: string, { kit }: Pick<Kitchen, 'kit'>): number =>
-  kit.tools?.find((t) => t.tool === tool)?.count ?? Infinity
+  tool === '' ? Infinity : countOf(tool, kit.tools)
 
 /** Children at it at once by the strictest form, the sink and the scarcest tool: what a station holds. */
 export const reach = (task: Task, kitchen: Kitchen): number =>
@@ -20,7 +21,7 @@ export const reach = (task: Task, kitchen: Kitchen): number =>
     Math.min(
       task.n,
       task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity,
-      ...task.forms.map((f) => Math.min(f.perAdult, toolCount(f.tool, kitchen))),
+      ...task.forms.map((f) => Math.min(f.perAdult, ...ownTools(f).map((t) => toolCount(t, kitchen)))),
     ),
   )
 
@@ -40,12 +41,12 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
   // At heat and blades the adult of the task stands beside all of them.
   const isBeside = (form: TaskForm): boolean => task.hazard !== undefined || form.supervision === 'B'
   for (const form of task.forms) {
-    const limit = Math.max(1, toolCount(form.tool, kitchen))
+    const own = ownTools(form).map((tool) => ({ tool, limit: Math.max(1, toolCount(tool, kitchen)) }))
     const share = Math.ceil(ADULT_SHARES / form.perAdult)
     const beside = isBeside(form)
     const takes = (w: Wave): boolean =>
       w.children.length < size &&
-      (w.tools.get(form.tool) ?? 0) < limit &&
+      own.every(({ tool, limit }) => (w.tools.get(tool) ?? 0) < limit) &&
       (beside
         ? w.beside < form.perAdult && w.share <= (adults - 1) * ADULT_SHARES
         : w.share + share <= (adults - (w.beside > 0 ? 1 : 0)) * ADULT_SHARES)
@@ -56,7 +57,7 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
         waves.push(wave)
       }
       wave.children.push(child)
-      wave.tools.set(form.tool, (wave.tools.get(form.tool) ?? 0) + 1)
+      for (const { tool } of own) wave.tools.set(tool, (wave.tools.get(tool) ?? 0) + 1)
       if (beside) wave.beside += 1
       else wave.share += share
     }
@@ -67,11 +68,18 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
 /** Tools that are counted, and how many of each the children of a wave hold; in shared turns one at a time. */
 export function toolsHeld(task: Task, children: readonly string[], kitchen: Kitchen): Map<string, number> {
   const held = new Map<string, number>()
+  const own = new Map<string, number[]>()
   for (const form of task.forms) {
-    if (toolCount(form.tool, kitchen) === Infinity) continue
     const n = form.children.filter((c) => children.includes(c)).length
     const together = task.mode === 'TURNS' ? Math.min(1, n) : n
-    if (together > 0) held.set(form.tool, Math.max(held.get(form.tool) ?? 0, together))
+    for (const tool of ownTools(form)) own.set(tool, [...(own.get(tool) ?? []), together])
+    for (const tool of sharedTools(form)) own.set(tool, [Math.min(1, n)])
+  }
+  for (const [tool, counts] of own) {
+    if (toolCount(tool, kitchen) === Infinity) continue
+    // Forms of one job are held at the same time; in turns one child has it.
+    const n = task.mode === 'TURNS' ? Math.max(...counts) : counts.reduce((a, b) => a + b, 0)
+    if (n > 0) held.set(tool, n)
   }
   return held
 }

@@ -4,7 +4,6 @@
  * At the table it goes on from there, turn by turn (session/say.ts): whoever is not asked here hears a comment.
  */
 import { countLimit } from '../../craft/ages'
-import type { Locale } from '../../learn/fact/saying'
 import { factLabel } from '../../learn/fact-words'
 import type { Fact } from '../../learn/facts'
 import { startLevel, type SupportLevel, type TalkRule } from '../../learn/levels'
@@ -18,11 +17,9 @@ import { chooseTalk } from './choose'
 import { candidates, FIRST_MONTHS, TalkHistory, Sayings, type Candidate } from './options'
 import type { StepChoice, TalkProblem, TalkStep } from './problem'
 import { factsOf, type StepFact, type TalkedStep } from './step-facts'
+import { localeOf } from '../model/request'
 import { uncoveredOf } from './uncovered'
 import type { Ask, StepTalk } from '../model/step-talk'
-
-export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale =>
-  request.rules.country === 'us' ? 'en-US' : 'en-GB'
 
 /** The last pass: one idea a step, two words, and who is asked what. */
 export const talk: Pass<Gathered, Talked> = (draft, request) => {

@@ -6,7 +6,7 @@ import type { PlanRequest } from '../model/request'
 import { TEMPLATES } from '../../learn/fact/saying'
 import { Sayings } from './options'
 import { factsOf } from './step-facts'
-import { localeOf } from './talk'
+import { localeOf } from '../model/request'
 
 /** Only facts of these kinds have a saying that touches the target. */
 const KINDS = new Map<string, Set<string>>()

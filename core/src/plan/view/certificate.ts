@@ -1,3 +1,4 @@
+import { toolName } from '../../craft/tools'
 import { must } from '../../amount/must'
 import type { HeldUpBy, Plan } from '../model/plan'
 import { nameToken } from '../model/finding'
@@ -69,7 +70,7 @@ function causeText(cause: HeldUpBy, plan: Plan): string {
     case 'watching':
       return 'What holds it up are the adults’ eyes.'
     case 'tool':
-      return `What holds it up is a tool that is short: ${cause.tool}.`
+      return `What holds it up is a tool of which there are few: ${toolName(cause.tool, 2)}.`
     case 'adult':
       return `What holds it up is that ${nameToken(cause.adult)} is one person.`
     case 'chain':

@@ -1,8 +1,10 @@
 /** A decision in a few words, for the list of what was chosen. `{{id}}` stands for a name. */
 import { numberText } from '../../amount/show'
 import { ratio } from '../../amount/ratio'
+import { toolName } from '../../craft/tools'
 import type { Make } from '../../recipe/make'
 import type { Decision, Measuring } from '../model/decision'
+import { heatPlaceOf } from '../../recipe/heat-places'
 import { nameToken } from '../model/finding'
 import type { Plan, SwapSet } from '../model/plan'
 
@@ -42,6 +44,10 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return makeText(d.make)
     case 'got':
       return `got: ${d.food}`
+    case 'place':
+      return `${heatPlaceOf(d.to)?.name ?? d.to} instead of ${heatPlaceOf(d.from)?.name ?? d.from}`
+    case 'laid':
+      return `laid out: ${d.n} ${toolName(d.tool, d.n)}`
     case 'pin':
       return `pinned: ${nameToken(d.child)}`
     case 'stands':

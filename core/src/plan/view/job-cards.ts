@@ -1,13 +1,16 @@
 /** A card for each child: its jobs in order, with picture, tool and cue; for print, and for those who do not read yet. */
 import { techniqueOf } from '../../craft/techniques'
 import type { Plan } from '../model/plan'
+import type { Task, TaskForm } from '../model/task'
 import { taskText } from './task-text'
 
 export interface CardRow {
   task: string
   picture: string
   job: string
+  /** Id of the tool in the hand, and how in words. */
   tool: string
+  how: string
   /** What this child wants for it: a left-handed pair, a cutter with a knob. */
   helps: string[]
   /** The cue of the technique, in a short sentence. */
@@ -24,6 +27,8 @@ export interface JobCard {
   waiting: string[]
 }
 
+const formOf = (task: Task, child: string): TaskForm | undefined =>
+  task.forms.find((f) => f.children.includes(child))
 const unique = (list: readonly string[]): string[] => [...new Set(list)]
 
 /** A card for each child: its jobs in their order, without anybody’s allergy. */
@@ -41,7 +46,8 @@ export function jobCards(plan: Plan): JobCard[] {
           task: t.id,
           picture: plan.schedule.find((s) => s.step === t.step)?.picture ?? '',
           job: taskText(t, plan),
-          tool: t.forms.find((f) => f.children.includes(child))?.tool ?? '',
+          tool: formOf(t, child)?.tool ?? '',
+          how: formOf(t, child)?.says ?? '',
           helps: unique((t.helps ?? []).filter((h) => h.child === child).map((h) => h.says)),
           cue: techniqueOf(t.technique)?.cue ?? '',
           times: plan.turns.filter((x) => x.task === t.id && x.child === child).length,

@@ -119,12 +119,12 @@ function together(hands: readonly HandsCell[]): HandsCell[] {
 
 function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCell {
   const children = [...new Set(plan.turns.filter((t) => t.task === task.id).map((t) => t.child))]
-  const tools = [...new Set(task.forms.map((f) => f.tool))]
+  const ways = [...new Set(task.forms.map((f) => f.says))].filter(Boolean)
   const line = task.measured && lines.find((l) => l.id === task.uses[0])
   return {
     task: task.id,
     job: task.name,
-    detail: line ? line.name : tools.join('; '),
+    detail: line ? line.name : ways.join('; '),
     children,
     adult:
       task.mode === 'ADULT' || task.hazard || task.forms.some((f) => f.supervision === 'B')

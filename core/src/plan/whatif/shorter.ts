@@ -3,6 +3,7 @@
  * effort first; where no single one brings it in before the families, pairs of the best. Minimal only over this catalogue
  * (scheduling.md section 5; efforts are common practice).
  */
+import { toolIdOf, toolName } from '../../craft/tools'
 import { compile } from '../compile'
 import { decide, type Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
@@ -106,7 +107,7 @@ function ofKit({ kit }: PlanRequest): Try[] {
   const places = kit.sinkPlaces ?? 2
   return [
     ...(kit.tools ?? []).map(({ tool }): Try => ({
-      says: `One more: ${tool}`,
+      says: `One more ${toolName(toolIdOf(tool) ?? tool)}`,
       effort: 1,
       apply: (r) => ({
         ...r,

@@ -3,7 +3,8 @@
  * cooks them; an oven that warms up, a pan in which butter melts and onions that fry cook no chicken beside them.
  * Sources: FSA, USDA FSIS, CDC on raw meat, eggs and flour; common practice for the words; from memory.
  */
-import type { RawKind } from '../../food/foods'
+import type { RawKind } from '../../food/raw-words'
+import { HEAT_PLACES } from '../heat-places'
 import { isHot, type RecipeStep, type RecipeTask, type Role } from '../recipe'
 
 /** A line as the hands meet it. */
@@ -18,18 +19,14 @@ export interface StateLine {
   raw: RawKind | null
 }
 
-const HEATS = new Set([
-  'use-hob',
-  'use-oven',
-  'use-griddle',
-  'use-campfire',
-  'use-microwave',
-  'use-toaster-oven',
-  'deep-fry',
-])
+const HEATS = new Set([...HEAT_PLACES.map((p) => p.technique), 'deep-fry'])
 /** A job at a heat: by its place, or by the machine. */
 export const isHeat = (task: Pick<RecipeTask, 'technique' | 'place'>): boolean =>
   isHot(task.place) || HEATS.has(task.technique)
+
+/** A heat that cooks what is in it: a kettle only boils water. */
+const isCookingHeat = (task: Pick<RecipeTask, 'technique' | 'place'>): boolean =>
+  isHeat(task) && task.place !== 'kettle' && task.technique !== 'use-kettle'
 
 export const isMeat = (raw: RawKind | null): boolean => raw !== null && raw !== 'egg' && raw !== 'flour'
 
@@ -189,7 +186,7 @@ export function cookingOf(steps: readonly RecipeStep[], lines: readonly StateLin
   const enters = entersAt(steps, lines)
   for (const [index, step] of steps.entries()) {
     for (const [line, at] of enters) if (at === index) inPlay.add(line)
-    const lastHeat = step.tasks.map(isHeat).lastIndexOf(true)
+    const lastHeat = step.tasks.map(isCookingHeat).lastIndexOf(true)
     const list: RawAt[] = []
     const rawNow = (): StateLine[] =>
       lines.filter((l) => l.raw !== null && inPlay.has(l.line) && !cooked.has(l.line))

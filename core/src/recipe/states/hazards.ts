@@ -2,7 +2,8 @@
  * What stands against children at each job of a recipe, whatever its verb is: heat, raw meat, and tasting what is still raw. One answer for
  * the plan, for the independent checker and for the table.
  */
-import { rawKindOf, type FoodBook, type RawKind } from '../../food/foods'
+import { rawKindOf, type FoodBook } from '../../food/foods'
+import { type RawKind } from '../../food/raw-words'
 import type { Recipe, RecipeStep } from '../recipe'
 import { cookingOf, isMeat, type Cooking, type StateLine } from './cooking'
 import { heatOf, isDeepOil, type HeatLevel } from './heat'
@@ -73,7 +74,10 @@ export function statesOf({ steps }: Pick<Recipe, 'steps'>, lines: readonly State
   return { cooking, at }
 }
 
-/** Raw here and cooked later, of the mix that is tasted: what stands apart in its own step is not. */
+/**
+ * Raw here and cooked later, of the mix that is tasted: what stands apart in its own step is not. Raw egg and flour that no heat cooks are
+ * a question of their own (eaten raw); meat, fish and shellfish are tasted raw by nobody, whatever is answered.
+ */
 const tastedRaw = (
   step: RecipeStep,
   there: readonly StateLine[],
@@ -81,7 +85,7 @@ const tastedRaw = (
 ): StateLine[] => {
   const own = there.filter((l) => step.uses.some((u) => u.line === l.line))
   const list = step.uses.length > 0 && own.length === 0 ? [] : there
-  return list.filter((l) => !never.has(l.line))
+  return list.filter((l) => isMeat(l.raw) || !never.has(l.line))
 }
 
 /** Kinds of raw food that would be eaten raw: no heat of the recipe cooks them. */

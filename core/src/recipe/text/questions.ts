@@ -1,7 +1,7 @@
 /** What is asked of the person who reads a recipe in: one short question for each thing that Lea is not sure of. */
 import { foodName, isUnknown, type FoodBook } from '../../food/foods'
 import { shapeBreach, shapeRow } from '../../food/by-age/choking'
-import type { Recipe, RecipeLine, Role } from '../recipe'
+import { isHot, type Recipe, type RecipeLine, type Role } from '../recipe'
 import { foodsNamed } from '../../food/food-names'
 import { headEnd, MENTIONED, OUT } from './read-lines'
 import type { RoleGuess } from './roles'
@@ -167,7 +167,7 @@ function shapeQuestion(line: RecipeLine, recipe: Recipe, foods: FoodBook, answer
   const food = foods.of(line.food)
   if (line.shape || isUnknown(food) || answers[key] !== undefined) return []
   const breach = shapeBreach(shapeRow(food.shape), [[]], SHAPES_UNDER)
-  const cooked = recipe.steps.some((s) => s.tasks.some((t) => t.place === 'hob' || t.place === 'oven'))
+  const cooked = recipe.steps.some((s) => s.tasks.some((t) => isHot(t.place)))
   if (!breach || !cooked || !breach.rule.unless.includes('COOKSOFT')) return []
   return [
     {

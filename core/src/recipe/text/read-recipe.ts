@@ -7,7 +7,7 @@ import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import { isPreparation } from '../../food/by-age/choking'
-import { RECIPE_SCHEMA, ROLES, type Recipe, type RecipeLine, type Role } from '../recipe'
+import { PLACES, RECIPE_SCHEMA, ROLES, type Recipe, type RecipeLine, type Role } from '../recipe'
 import { idFor } from './ids'
 import { questionsOf } from './questions'
 import { readLines, unlisted } from './read-lines'
@@ -87,7 +87,7 @@ export function recipeOf(
     ),
   )
   const hot = steps.flatMap((s) => s.tasks.flatMap((t) => t.place ?? []))
-  const places = ['oven', 'hob', 'fridge', 'freezer'].filter((e) => hot.some((p) => p === e))
+  const places = PLACES.filter((p) => p !== 'table' && p !== 'sink' && hot.includes(p))
   const recipe: Recipe = {
     schema: RECIPE_SCHEMA,
     id: idFor(title, 'recipe'),

@@ -6,6 +6,7 @@ import data from '../../../data/recipe-verbs.json'
 import { techniqueOf } from '../../craft/techniques'
 import { convertTemperature } from '../../amount/temperature'
 import { ratio } from '../../amount/ratio'
+import { placeNamed } from '../heat-places'
 import { coolsIn, heatIn } from '../states/heat-words'
 import type { Mode, Place, RecipeTask } from '../recipe'
 
@@ -151,12 +152,20 @@ function tasksIn(sentence: string): RecipeTask[] {
     // One heat and one wait a sentence: "bake until cooked" is one.
     if ((verb.mode === 'HEAT' && seen.has('HEAT')) || (verb.mode === 'WAIT' && seen.has('WAIT'))) continue
     seen.add(verb.technique).add(verb.mode)
-    tasks.push(...taskOf(verb, { seconds, celsius, byAdult, forEach }))
+    tasks.push(...taskOf(atPlace(verb, plain), { seconds, celsius, byAdult, forEach }))
   }
   const counted = tasks.find((t) => t.mode === 'EACH' || t.mode === 'TURNS')
   if (count && counted)
     counted.counts = { what: (count[2] ?? '').toLowerCase(), n: Math.round(valueOf(count[1] ?? '1')) }
   return tasks
+}
+
+/** Where the sentence says where: "cook on the griddle", "fry in the air fryer". An oven that only heats up is no place. */
+function atPlace(verb: Verb, sentence: string): Verb {
+  const named = verb.mode === 'HEAT' ? placeNamed(sentence.replace(PREHEAT, '')) : null
+  const general = verb.place === 'hob' || verb.place === 'oven'
+  if (!named || !general || named.id === 'oven' || named.id === 'kettle') return verb
+  return { ...verb, place: named.id, technique: named.technique }
 }
 
 const SUBJECT =

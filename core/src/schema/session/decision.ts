@@ -2,9 +2,12 @@
 import * as yup from 'yup'
 import type { Decision } from '../../plan/model/decision'
 import { MAX_CHILDREN } from '../../plan/model/request'
+import { HEAT_PLACES } from '../../recipe/heat-places'
 import { makeSchema, measuringSchema, waysSchema } from '../amounts'
 import { allergenWords } from '../allergen'
-import { type Parts, byKind, id, ids, line, listOf, oneOf, required, maybeWhole } from '../text'
+import { type Parts, byKind, id, ids, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
+
+const HEAT_IDS = HEAT_PLACES.map((p) => p.id)
 
 const decisionParts: Parts<Decision, 'kind'> = {
   swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
@@ -37,6 +40,8 @@ const decisionParts: Parts<Decision, 'kind'> = {
     number: maybeWhole('Turn', 1, 500),
   }),
   stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
+  place: yup.object({ from: oneOf(HEAT_IDS, 'Place'), to: oneOf(HEAT_IDS, 'Place') }),
+  laid: yup.object({ tool: id('Tool'), n: whole('How many', 1, 60) }),
   'adult-does': yup.object({ task: required('Task', 200) }),
   'two-sittings': yup.object({ after: id('Step') }),
   idea: yup.object({ step: id('Step'), idea: required('Idea', 120) }),

@@ -109,6 +109,16 @@ const skillsSchema = yup
         Object.values(value).every((how) => (HOWS as readonly unknown[]).includes(how)),
   )
 
+/** Technique id -> the rung on which it was last seen. */
+const rungsSchema = yup
+  .mixed<Record<string, string>>()
+  .test('rungs', 'The rungs of techniques must be names', (value) =>
+    value == null
+      ? true
+      : typeof value === 'object' &&
+        Object.values(value).every((rung) => typeof rung === 'string' && rung.length <= 40),
+  )
+
 /** Technique id -> the day on which it was last done. */
 const lastDoneSchema = yup
   .mixed<Record<string, string>>()
@@ -158,6 +168,7 @@ const planChild = yup
     carePlanWords: line('Digest of the care plan', 40).optional(),
     needs: listOf(oneOf(NEEDS, 'Need'), 'Needs', 8),
     skills: skillsSchema.optional(),
+    rungs: rungsSchema.optional(),
     lastDone: lastDoneSchema.optional(),
     turnsOverShare: whole('Jobs more than its share', -1000, 1000).optional(),
     talk: childTalkSchema.optional().default(undefined),

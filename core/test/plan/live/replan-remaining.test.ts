@@ -1,5 +1,6 @@
 /** The middle of a session: turns dealt anew, a measure that breaks, the rest planned anew; two sittings and rotation before it. */
 import fc from 'fast-check'
+import { toolName } from '../../../src/craft/tools'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
 import { type Changed } from '../../../src/plan/live/live-changes'
@@ -13,7 +14,7 @@ import { rotation } from '../../../src/plan/whatif/rotation'
 import { shorter } from '../../../src/plan/whatif/shorter'
 import { breaches } from '../../../src/plan/check/check'
 import { evenness, redeal } from '../../../src/plan/live/redeal'
-import { restsOf, withSittings } from '../../../src/plan/model/sittings'
+import { recipeOfSession, restsOf } from '../../../src/plan/model/sittings'
 import { madeBy } from '../../../src/plan/model/scoop-sequence'
 import { child, four, recipeOf, request } from '../../group'
 import { childLeaves } from '../../../src/plan/live/child-leaves'
@@ -184,7 +185,7 @@ describe('two sittings', () => {
     expect(plan.schedule.find((s) => s.step === 'sprinkle')).toMatchObject({ sitting: 2, start: 0 })
     expect(plan.totals.seconds).toBeLessThan(compile({ ...r, decisions: [] }).totals.seconds)
     expect(plan.background?.find((b) => b.says === 'Oven on')?.sitting).toBe(2)
-    expect(withSittings(recipe, [{ kind: 'two-sittings', after: 'bake' }]).steps).toEqual(recipe.steps)
+    expect(recipeOfSession(recipe, [{ kind: 'two-sittings', after: 'bake' }]).steps).toEqual(recipe.steps)
   })
 })
 
@@ -215,7 +216,7 @@ describe('when it does not fit', () => {
     const r = groups(8)
     const tool = compile(r).tasks.find((t) => t.technique === 'snip-scissors')?.forms[0]?.tool ?? ''
     const few = { ...r, kit: { ...r.kit, tools: [{ tool, count: 1 }] } }
-    expect(shorter(few, compile(few)).some((s) => s.says === `One more: ${tool}`)).toBe(true)
+    expect(shorter(few, compile(few)).some((s) => s.says === `One more ${toolName(tool)}`)).toBe(true)
   })
 })
 

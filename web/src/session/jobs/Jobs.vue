@@ -22,6 +22,7 @@ import FitTable from './FitTable.vue'
 import LaneRow from './LaneRow.vue'
 import RotationPanel from './RotationPanel.vue'
 import ShorterList from './ShorterList.vue'
+import WhoUsesWhat from '../../parts/jobs/WhoUsesWhat.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 
@@ -260,6 +261,7 @@ const turnsOfHeld = computed(
           <li v-for="b in barred" :key="b">{{ b }}</li>
         </ul>
       </div>
+      <WhoUsesWhat :plan="session.plan" />
       <FitTable :fits="fits" />
     </div>
   </section>

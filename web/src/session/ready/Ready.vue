@@ -2,8 +2,8 @@
 /** Shopping in packs with its cost, kit, and what to do ahead. */
 import { computed } from 'vue'
 import PaperLinks from '../../parts/PaperLinks.vue'
-import Amount from '../../parts/Amount.vue'
 import CostPanel from './CostPanel.vue'
+import KitList from './KitList.vue'
 import ShoppingList from './ShoppingList.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSettingStore } from '../../stores/setting'
@@ -37,41 +37,29 @@ const print = (): void => window.print()
       </div>
     </div>
     <div class="grid items-start gap-4 md:grid-cols-3">
-      <CostPanel
-        :plan="session.plan"
-        :recipe="settingStore.recipe(recipeId)"
-        :recipe-id="recipeId"
-        :disabled="fixed"
-      />
-      <div class="patch p-4">
-        <h2 class="mb-1 text-xl">Kit</h2>
-        <h3 class="text-sm text-soft">Measures</h3>
-        <p>
-          <template v-for="(m, i) in session.plan.kit.measures" :key="m"
-            ><template v-if="i > 0">, </template><Amount :text="m"
-          /></template>
-        </p>
-        <h3 class="mt-2 text-sm text-soft">Each job in the form these children can do</h3>
-        <ul>
-          <li v-for="t in session.plan.kit.tools" :key="t">{{ t }}</li>
-        </ul>
-        <h3 class="mt-2 text-sm text-soft">From the recipe</h3>
-        <p>{{ session.plan.kit.equipment.join(', ') }}</p>
+      <div class="grid min-w-0 gap-4">
+        <CostPanel
+          :plan="session.plan"
+          :recipe="settingStore.recipe(recipeId)"
+          :recipe-id="recipeId"
+          :disabled="fixed"
+        />
+        <div class="patch p-4">
+          <h2 class="mb-1 text-xl">Ahead</h2>
+          <ul>
+            <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
+              <strong>{{ a.when }}</strong> {{ session.say(a.says) }}
+            </li>
+          </ul>
+          <p class="no-print mt-3 text-sm">
+            <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
+              >Save the request of this plan</a
+            >
+            (JSON, without names, for <code>./lea calc plan</code>)
+          </p>
+        </div>
       </div>
-      <div class="patch p-4">
-        <h2 class="mb-1 text-xl">Ahead</h2>
-        <ul>
-          <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
-            <strong>{{ a.when }}</strong> {{ a.says }}
-          </li>
-        </ul>
-        <p class="no-print mt-3 text-sm">
-          <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
-            >Save the request of this plan</a
-          >
-          (JSON, without names, for <code>./lea calc plan</code>)
-        </p>
-      </div>
+      <KitList class="min-w-0 md:col-span-2" :plan="session.plan" :disabled="fixed" />
     </div>
     <PaperLinks :id="session.plan.session" class="no-print mt-4" />
   </section>
