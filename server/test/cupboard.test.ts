@@ -1,4 +1,5 @@
 /** The cupboard behind the door, the shopping list as a table, and plans that an earlier version froze. */
+import { PLAN_VERSION } from '@lea/core/plan'
 import { randomUUID } from 'node:crypto'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -140,6 +141,7 @@ describe('a plan that version 1 froze', () => {
       making: undefined,
       cost: undefined,
       measuring: undefined,
+      kit: { ...now.kit, tools: now.kit.tools.map((t) => `${t.jobs[0] ?? ''}: ${t.name}`) },
       bowls: now.bowls.map((b) => ({ ...b, factor: undefined })),
       shopping: now.shopping.map(({ food, name, amount, unit, text }) => ({
         food,
@@ -175,7 +177,7 @@ describe('a plan that version 1 froze', () => {
       ),
     )
     const { plan } = (await owner.get(`/api/sessions/${id}`)).body
-    expect(plan.version).toBe(3)
+    expect(plan.version).toBe(PLAN_VERSION)
     const flourTask = plan.tasks.find((t: { id: string }) => t.id.endsWith('/flour'))
     expect(flourTask.measured).toEqual({
       by: 'scoop',

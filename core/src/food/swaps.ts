@@ -5,7 +5,8 @@
 import type Fraction from 'fraction.js'
 import data from '../../data/swaps.json'
 import { ratio, toText, type Ratio } from '../amount/ratio'
-import { convert, unitOf } from '../amount/units'
+import { unitOf } from '../amount/units'
+import { crossTo } from './weights'
 
 export interface SwapPart {
   food: string
@@ -25,6 +26,12 @@ export interface Swap {
   /** Every id that the parts typically hold, and the ids that some makes hold. */
   brings: string[]
   mayBring: string[]
+  /** What an adult does before: cooks it, soaks it. Minutes until it is ready, seconds of work. */
+  ahead?: { says: string; minutes: number; seconds: number; heat?: true }
+  /** So long the mix rests at the end of the step in which it goes in, minutes. */
+  restMinutes?: number
+  /** So long it cooks at least, minutes. */
+  cookMinutes?: number
   effect: string
   method: string
   /** What an age must not have of it, and what it does not work for. */
@@ -34,7 +41,7 @@ export interface Swap {
   source: string
 }
 
-const SWAPS: readonly Swap[] = data.swaps
+const SWAPS = data.swaps as readonly Swap[]
 const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 
 export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
@@ -55,7 +62,10 @@ export function swapsFor(food: string, role: string, unit: string): Swap[] {
 }
 
 function fittingSwaps(food: string, role: string, unit: string): Swap[] {
-  const fits = (BY_FOOD.get(food) ?? []).filter((s) => s.roles.includes(role) && inTable(s, 1, unit) !== null)
+  const fits = (BY_FOOD.get(food) ?? [])
+    .filter((s) => s.roles.includes(role) && inTable(s, 1, unit) !== null)
+    // A row that measures as the line does comes before one that is reached by the food's weight.
+    .sort((a, b) => Number(!isPlain(a, unit)) - Number(!isPlain(b, unit)))
   // The same foods may stand in by a cup and by weight: the first row that fits speaks.
   const seen = new Set<string>()
   return fits.filter((s) => {
@@ -64,12 +74,28 @@ function fittingSwaps(food: string, role: string, unit: string): Swap[] {
   })
 }
 
-/** An amount as so many times the table's own amount, or null where the two measure different things. */
+const isPlain = (swap: Swap, unit: string): boolean => unitOf(swap.unit).dimension === unitOf(unit).dimension
+
+/**
+ * An amount as so many times the table's own amount: by the units, or by what the food weighs ("2 tbsp butter" against a row by the gram).
+ * Null where the two measure different things and nobody knows the weight.
+ */
 function inTable(swap: Swap, amount: Ratio | number, unit: string): Fraction | null {
-  const plain = convert(amount, unit, swap.unit)
-  if (plain !== null) return plain.div(swap.amount)
-  const grams = swap.grams === undefined ? null : convert(amount, unit, 'g')
-  return grams === null || swap.grams === undefined ? null : grams.div(swap.grams)
+  const exact = ratio(amount)
+  if (isPlain(swap, unit)) return crossTo(exact, unit, swap.unit, swap.food)?.amount.div(swap.amount) ?? null
+  if (swap.grams !== undefined) {
+    const grams = crossTo(exact, unit, 'g', swap.food)
+    return grams === null ? null : grams.amount.div(swap.grams)
+  }
+  return crossTo(exact, unit, swap.unit, swap.food)?.amount.div(swap.amount) ?? null
+}
+
+/** To half a gram or millilitre under ten of them, else to whole ones; spoons and cups to eighths, pieces to quarters; never to nothing. */
+function toNearest(amount: Fraction, unit: string): Fraction {
+  const step =
+    unit === 'g' || unit === 'mL' ? (amount.compare(10) < 0 ? '1/2' : '1') : unit === 'item' ? '1/4' : '1/8'
+  const rounded = amount.div(step).round().mul(step)
+  return rounded.compare(0) > 0 ? rounded : ratio(step)
 }
 
 /**
@@ -80,12 +106,15 @@ function inTable(swap: Swap, amount: Ratio | number, unit: string): Fraction | n
 export function applySwap(swap: Swap, amount: Ratio, unit: string): SwapPart[] {
   const factor = inTable(swap, amount, unit)
   if (factor === null) throw new Error(`swap ${swap.id} cannot be applied to an amount in ${unit}`)
+  const exact = isPlain(swap, unit)
   return swap.parts.map((part, index) => {
-    const scaled = ratio(part.amount).mul(factor)
+    const full = ratio(part.amount).mul(factor)
+    // What was reached by a weight is no more exact than that weight.
+    const scaled = exact ? full : toNearest(full, part.unit)
     const sameKind = unitOf(part.unit).dimension === unitOf(unit).dimension
-    const kept = index === 0 && sameKind ? convert(scaled, part.unit, unit) : null
+    const kept = index === 0 && sameKind ? crossTo(scaled, part.unit, unit, part.food) : null
     return kept === null
       ? { food: part.food, amount: toText(scaled), unit: part.unit }
-      : { food: part.food, amount: toText(kept), unit }
+      : { food: part.food, amount: toText(kept.amount), unit }
   })
 }

@@ -4,7 +4,7 @@ import { foodBook } from '../food/own-foods'
 import { packetsOf } from './model/decision'
 import type { DraftChild, PlanStart } from './model/draft'
 import { MAX_CHILDREN, type PlanRequest } from './model/request'
-import { recipeOfSession } from './model/sittings'
+import { recipeOfSession } from './model/session-recipe/sittings'
 
 /** A request that no plan can be made from, with the field at fault. */
 export class PlanError extends Error {

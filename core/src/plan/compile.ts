@@ -19,12 +19,12 @@ import { measuringOf } from './scoop/measuring'
 import { PLAN_VERSION, type Plan } from './model/plan'
 import { probesOf } from './shape/probe'
 import { portion } from './portion/portion'
-import type { PlanRequest } from './model/request'
+import { localeOf, type PlanRequest } from './model/request'
+import { isMoved } from './model/session-recipe/sittings'
 import { scoop } from './scoop/scoop'
 import { shape } from './shape/shape'
 import { split } from './split/split'
 import { talk } from './talk/talk'
-import { localeOf } from './model/request'
 import { turns } from './turns/turns'
 import type { Level } from '../food/concern'
 
@@ -172,6 +172,8 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
       return draft.making.refused !== null
     case 'got':
       return !draft.shopping.some((s) => s.food === d.food && s.buy?.text === d.buy)
+    case 'move':
+      return !isMoved(draft.recipe, d)
     case 'place':
       return !draft.recipe.steps.some((s) => s.tasks.some((t) => t.place === d.to))
     case 'laid':

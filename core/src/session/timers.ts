@@ -2,7 +2,7 @@
  * Timers as they stand at an instant: how long until they ring, which ring now, and what has come round again ("turn every two
  * minutes"). They live in the log of events, so that every device shows the same and a reload loses none.
  */
-import { isOvernight } from '../plan/model/sittings'
+import { isOvernight } from '../plan/model/session-recipe/sittings'
 import type { Plan } from '../plan/model/plan'
 
 export interface TimerState {

@@ -117,6 +117,6 @@ describe('swaps', () => {
   it('are offered for the role that the food plays', () => {
     expect(swapsFor('egg-hen', 'glaze', 'item').map((s) => s.id)).toContain('egg>oat-glaze')
     expect(swapsFor('egg-hen', 'binder', 'item').map((s) => s.id)).not.toContain('egg>oat-glaze')
-    expect(swapsFor('milk-cow', 'liquid', 'g')).toEqual([])
+    expect(swapsFor('milk-cow', 'liquid', 'item')).toEqual([])
   })
 })

@@ -3,7 +3,7 @@
  * ones first, no longer than the age stays with one job, never the same again while there is another. Clearing up is done while
  * everyone waits for the oven; where there is no such wait it follows at the end.
  */
-import { isOvernight } from '../model/sittings'
+import { isOvernight } from '../model/session-recipe/sittings'
 import { attention, longestWait } from '../../craft/ages'
 import { FILLER_JOBS, type SideJob } from '../../craft/side-jobs'
 import { choicesAt } from '../../craft/choices'

@@ -1,5 +1,5 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
-import { isOvernight } from '../model/sittings'
+import { isOvernight } from '../model/session-recipe/sittings'
 import type { Clocked } from '../model/draft'
 import type { Plan } from '../model/plan'
 import type { Task, WaitingJob, Turn } from '../model/task'

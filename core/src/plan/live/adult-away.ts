@@ -8,7 +8,7 @@ import { waitingJobs } from '../clock/waiting-jobs'
 import { nameToken } from '../model/finding'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
-import { recipeOfSession } from '../model/sittings'
+import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { LiveChange } from './live-changes'
 
 /**

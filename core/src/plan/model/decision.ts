@@ -21,6 +21,8 @@ export type Decision =
   | { kind: 'make'; make: Make }
   /** Bought, or taken from the shelf: in these packs. */
   | { kind: 'got'; food: string; buy: string }
+  /** A step is done before another. */
+  | { kind: 'move'; step: string; before: string }
   /** The hot work of one place is done at another. */
   | { kind: 'place'; from: HeatPlace; to: HeatPlace }
   /** So many of a tool stand on the table. */
@@ -99,6 +101,8 @@ export function decisionKey(d: Decision): string {
       return `laid:${d.tool}`
     case 'place':
       return `place:${d.from}`
+    case 'move':
+      return `move:${d.step}`
     case 'packet':
       return `packet:${d.food}`
     case 'pin':

@@ -50,6 +50,7 @@ export type RuleName =
   | 'too-early'
   | 'eaten-raw'
   | 'deep-oil'
+  | 'raw-first'
   | 'object'
   | 'added-sugar'
   | 'ratio'

@@ -22,11 +22,17 @@ const KIND_WORD: Record<RawKind, string> = {
 }
 
 /** The steps at which something raw is on the table that nobody may taste: until a heat cooks it. */
-export function rawNotes(draft: Adapted): WatchNote[] {
-  const { at } = states(draft).cooking
+export function rawNotes(draft: Adapted, { rules }: Pick<PlanRequest, 'rules'>): WatchNote[] {
+  const { at, neverCooked } = states(draft).cooking
+  // Stamped eggs that are meant to be eaten raw are asked about once, not forbidden at the end.
+  const agreed = new Set(
+    nationOf(rules).stampedEggs ? neverCooked.filter((l) => HEN.has(l.food)).map((l) => l.line) : [],
+  )
   return draft.recipe.steps.flatMap((step): WatchNote[] => {
     const first = at.get(step.id)?.[0]
-    const kinds = new Set((first?.there ?? []).flatMap((l) => (l.raw ? [KIND_WORD[l.raw]] : [])))
+    const eats = step.tasks.some((t) => t.technique === 'taste' || t.technique === 'serve-self')
+    const there = (first?.there ?? []).filter((l) => !eats || !agreed.has(l.line))
+    const kinds = new Set(there.flatMap((l) => (l.raw ? [KIND_WORD[l.raw]] : [])))
     if (kinds.size === 0) return []
     return [
       {

@@ -12,6 +12,7 @@ import { isHot } from '../../recipe/recipe'
 import { ageFindings } from './age-findings'
 import { hygieneOf } from './hygiene'
 import { oilFindings, rawFindings, rawNotes } from './raw-findings'
+import { rawFirstFindings } from './raw-first'
 import { choiceNotes, variantNotes } from './free-choice'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
@@ -21,13 +22,14 @@ import type { PlanRequest } from '../model/request'
 export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
   draft: {
     ...draft,
-    watch: [...rawNotes(draft), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)],
+    watch: [...rawNotes(draft, request), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)],
     hygiene: hygieneOf(draft, request),
   },
   findings: [
     ...ageFindings(draft, request),
     ...rawFindings(draft, request),
     ...oilFindings(draft),
+    ...rawFirstFindings(draft),
     ...objectFindings(draft),
     ...sugarFindings(draft),
     ...ratioFindings(draft, request),

@@ -3,7 +3,7 @@
  * A fact whose numbers would not be true for this group (a tray that is not full, a price that is not known) is not made.
  * Source: learning.md B0, B3.
  */
-import { isOvernight } from '../model/sittings'
+import { isOvernight } from '../model/session-recipe/sittings'
 import { ratio, toMixed, toText } from '../../amount/ratio'
 import type { Measure } from '../../amount/scoops'
 import { unitOf } from '../../amount/units'

@@ -21,6 +21,7 @@ export function decisionText(d: Decision, plan: Plan | null): string {
   const job = (id: string): string => plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
   const idea = (step: string, id: string): string =>
     plan?.talk.find((t) => t.step === step)?.ideas?.find((i) => i.id === id)?.says ?? 'an idea that is gone'
+  const stepTitle = (id: string): string => plan?.schedule.find((s) => s.step === id)?.title ?? id
   switch (d.kind) {
     case 'swap':
       return `swap: ${d.swap.replace('>', ' → ')}`
@@ -44,6 +45,8 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return makeText(d.make)
     case 'got':
       return `got: ${d.food}`
+    case 'move':
+      return `moved: ${stepTitle(d.step)} before ${stepTitle(d.before)}`
     case 'place':
       return `${heatPlaceOf(d.to)?.name ?? d.to} instead of ${heatPlaceOf(d.from)?.name ?? d.from}`
     case 'laid':

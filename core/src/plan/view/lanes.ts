@@ -1,4 +1,4 @@
-import { isOvernight } from '../model/sittings'
+import { isOvernight } from '../model/session-recipe/sittings'
 import type { Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
 import { taskText } from './task-text'

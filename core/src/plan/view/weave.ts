@@ -1,6 +1,6 @@
 /** The weave: for each step the five threads, ready to be shown. Nothing is computed after this. */
 import { countText } from '../../amount/show'
-import { isOvernight } from '../model/sittings'
+import { isOvernight } from '../model/session-recipe/sittings'
 import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'
 import { measureErrorText } from '../model/measure-error'

@@ -8,7 +8,7 @@ import { compile } from '../compile'
 import { decide, type Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
-import { restsOf } from '../model/sittings'
+import { restsOf } from '../model/session-recipe/sittings'
 import type { Task } from '../model/task'
 
 /** What a plan comes to, for setting two beside each other. */

@@ -40,6 +40,7 @@ const decisionParts: Parts<Decision, 'kind'> = {
     number: maybeWhole('Turn', 1, 500),
   }),
   stands: yup.object({ task: required('Task', 200), adult: id('Adult') }),
+  move: yup.object({ step: id('Step'), before: id('Step') }),
   place: yup.object({ from: oneOf(HEAT_IDS, 'Place'), to: oneOf(HEAT_IDS, 'Place') }),
   laid: yup.object({ tool: id('Tool'), n: whole('How many', 1, 60) }),
   'adult-does': yup.object({ task: required('Task', 200) }),

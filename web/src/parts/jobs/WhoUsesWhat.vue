@@ -11,7 +11,7 @@ const table = computed(() => whoUsesWhat(props.plan))
 </script>
 
 <template>
-  <section class="min-w-0 md:col-span-3" aria-labelledby="who-uses">
+  <div class="min-w-0 md:col-span-3">
     <h2 id="who-uses" class="mb-1 text-lg">Who uses what</h2>
     <p v-if="table.columns.length === 0 && table.adults.length === 0" class="text-sm">
       No blade and nothing hot today.
@@ -52,5 +52,5 @@ const table = computed(() => whoUsesWhat(props.plan))
     <p v-for="a in table.adults" :key="a.adult" class="mt-1 text-sm">
       <strong>{{ session.nameOf(a.adult) }} does alone:</strong> {{ a.jobs.join(', ') }}
     </p>
-  </section>
+  </div>
 </template>

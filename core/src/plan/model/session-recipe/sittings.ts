@@ -1,7 +1,8 @@
 /** Which steps are done at which sitting: as the recipe says, as a person decided, and wherever a wait is too long for one. */
-import { withPlaces } from '../../recipe/heat-places'
-import type { Recipe, RecipeStep } from '../../recipe/recipe'
-import type { Decision } from './decision'
+import { withPlaces } from '../../../recipe/heat-places'
+import type { Recipe, RecipeStep } from '../../../recipe/recipe'
+import type { Decision } from '../decision'
+import { withSwapSteps } from './swap-steps'
 
 /**
  * From this many seconds on a wait is sat out by no session at a table: what comes after it belongs to a later sitting.
@@ -19,11 +20,28 @@ const longest = (step: RecipeStep | undefined): number =>
 export const recipeOfSession = (recipe: Recipe, decisions: readonly Decision[]): Recipe =>
   withSittings(
     withPlaces(
-      recipe,
+      withMoves(withSwapSteps(recipe, decisions), decisions),
       decisions.flatMap((d) => (d.kind === 'place' ? [d] : [])),
     ),
     decisions,
   )
+
+/** Steps set before others; a step that is gone, or stands there already, changes nothing. */
+function withMoves(recipe: Recipe, decisions: readonly Decision[]): Recipe {
+  return decisions.reduce((r, d) => {
+    if (d.kind !== 'move') return r
+    const [from, to] = [d.step, d.before].map((id) => r.steps.findIndex((s) => s.id === id))
+    const step = r.steps[from ?? -1]
+    if (step === undefined || to === undefined || to < 0 || (from ?? 0) < to) return r
+    const rest = r.steps.filter((s) => s !== step)
+    return { ...r, steps: [...rest.slice(0, to), step, ...rest.slice(to)] }
+  }, recipe)
+}
+/** Does the step stand before the other? */
+export const isMoved = ({ steps }: Recipe, d: { step: string; before: string }): boolean => {
+  const [step, before] = [d.step, d.before].map((id) => steps.findIndex((s) => s.id === id))
+  return step !== undefined && before !== undefined && step >= 0 && step < before
+}
 
 /** The recipe with its sittings as they are in this session; the rest in between is a step of its own. */
 function withSittings(recipe: Recipe, decisions: readonly Decision[]): Recipe {
