@@ -108,7 +108,8 @@ function rungsFor(technique: Technique, months: number, known: Circumstances): R
   return here
 }
 const NO_WAY = 'not with the tools that children have'
-const isFor = (rung: Rung, food: string): boolean =>
+/** Is a rung for this food? */
+export const isFor = (rung: Rung, food: string): boolean =>
   (!rung.foods || rung.foods.includes(food)) && !rung.not?.includes(food)
 
 const mayHavePoint = ({ points, seen }: Circumstances): boolean => points === true && seen === 'alone'

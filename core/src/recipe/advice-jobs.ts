@@ -2,7 +2,8 @@
  * Which jobs and tools the words of a question name, and what a child of an age may do of them. Heat and raw meat are asked about whatever
  * the verb is: to stir hot caramel is to stir, and an adult's.
  */
-import { formFor } from '../craft/form'
+import { formFor, isFor } from '../craft/form'
+import { toolName } from '../craft/tools'
 import { techniqueOf, TECHNIQUES, type Rung, type Technique } from '../craft/techniques'
 import { foodsStanding } from '../food/food-names'
 import { rawKindOf } from '../food/foods'
@@ -161,6 +162,8 @@ function adviseJob(job: Technique, months: number, text: string, tools: readonly
   }
 }
 
+/** Words of a rung that name neither its tool nor its food. */
+const PLAIN = new Set(['cooked', 'soft', 'small', 'with', 'hand', 'piece', 'adult', 'full', 'first', 'over'])
 const stem = (word: string): string => word.replace(/(es|s)$/, '')
 
 /** A rung of the ladder whose tool or food the words name, and that comes later. */
@@ -169,17 +172,19 @@ function tooEarlyRung(job: Technique, months: number, text: string): Rung | unde
     normaliseLabel(text)
       .split(' ')
       .map(stem)
-      .filter((w) => w.length > 3),
+      .filter((w) => w.length > 3 && !PLAIN.has(w)),
   )
-  const weight = ({ says, was = '' }: Rung): number =>
-    normaliseLabel(`${says} ${was}`)
+  const weight = ({ tool, was = '' }: Rung): number =>
+    normaliseLabel(`${tool ? toolName(tool) : ''} ${was}`)
       .split(' ')
       .map(stem)
       .filter((w) => words.has(w)).length
-  return [...job.ladder]
+  const foods = foodsIn(text)
+  const ladder = job.ladder.filter((r) => foods.every((f) => isFor(r, f)))
+  return [...ladder]
     .filter((r) => r.fromMonths > months && weight(r) > 0)
     .sort((a, b) => weight(b) - weight(a) || b.fromMonths - a.fromMonths)
-    .find((r) => !job.ladder.some((o) => o.fromMonths <= months && weight(o) > weight(r)))
+    .find((r) => !ladder.some((o) => o.fromMonths <= months && weight(o) >= weight(r)))
 }
 
 /** A knife on its own. */

@@ -1,4 +1,5 @@
 /** The table of jobs by age and the knife ladder: whole, in order, and nowhere looser than the ladder of a technique. */
+import { advise } from '../../src/recipe/advice'
 import { describe, expect, it } from 'vitest'
 import { AGE_BANDS, FOOD_JOBS, KNIVES, gentleJob } from '../../src/craft/jobs-by-age'
 import { TECHNIQUES } from '../../src/craft/techniques'
@@ -34,6 +35,25 @@ describe('jobs by age', () => {
     const cut = compile(base).tasks.find((t) => t.technique === 'bridge-cut')
     expect(cut?.instead?.[0]?.job).toBe('lays the cut pieces in rows')
   })
+})
+
+it('no band has a job before the age that Check asks of it', () => {
+  const techniques = new Set(TECHNIQUES.map((t) => t.id))
+  const early = FOOD_JOBS.flatMap((row) =>
+    row.byBand.flatMap((says, i) =>
+      says
+        .split(/[,;]/)
+        .map((part) => part.trim())
+        // "from four turns the drum grater" says its own age.
+        .filter((part) => !part.startsWith('from '))
+        .flatMap((part) => {
+          const { result, matched } = advise({ months: AGE_BANDS[i]?.from ?? 0, what: part })
+          const isJob = techniques.has((matched ?? '').split('/')[0] ?? '')
+          return isJob && result !== 'ok' ? [`${row.id}: ${part}: ${result}`] : []
+        }),
+    ),
+  )
+  expect(early).toEqual([])
 })
 
 describe('the knife ladder', () => {
