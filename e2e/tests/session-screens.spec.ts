@@ -41,7 +41,7 @@ test('the sheets for the wall and the table, and a packet', async () => {
     await looksRight(page)
   }
   await page.goto(`${session}/run`)
-  await expect(page.getByRole('table')).toBeVisible()
+  await expect(page.getByRole('table').first()).toBeVisible()
   await looksRight(page)
   await page.goto(`${session}/cards`)
   await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible()

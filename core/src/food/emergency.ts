@@ -3,25 +3,31 @@
  * adult and the emergency service lead; Lea only shows.
  * Source: clinical guidelines (EAACI, WAO), DfE, NHS; from memory.
  */
+import { nationOf } from '../amount/nation/nations'
+
 export interface EmergencyPart {
   title: string
   steps: string[]
   source: string
 }
 
-/** The number to call, by country. */
-export const EMERGENCY_NUMBERS =
+/** Where nobody has signed in: every number that Lea knows. */
+const ALL_NUMBERS =
   '999 or 112 in the UK, 112 in the EU, 911 in the US and Canada, 000 in Australia, 111 in New Zealand'
 
-/** What to do at once, step by step. Sources in each row, from memory. */
-export const EMERGENCY: readonly EmergencyPart[] = [
+/** The number to call where these rules hold; where no rules are known, by country. */
+export const emergencyNumber = (rules: Parameters<typeof nationOf>[0] | undefined): string =>
+  rules ? nationOf(rules).emergency : ALL_NUMBERS
+
+/** What to do at once, step by step; `{number}` stands for the number to call. Sources in each row, from memory. */
+const EMERGENCY: readonly EmergencyPart[] = [
   {
     title: 'Allergic reaction: trouble with airway, breathing, or pale, floppy, collapsed',
     steps: [
       'Stay with the child. Stop the activity. Send another adult for the care plan, the medicines and a phone.',
       'Severe, or in doubt: the adrenaline auto-injector first, at once, into the outer thigh. Note the time.',
       'Lie the child flat, legs raised. If breathing is hard, sit up. Do not let the child stand or walk, even if better.',
-      `Call the emergency number and say “anaphylaxis” (${EMERGENCY_NUMBERS}).`,
+      'Call {number} and say “anaphylaxis”.',
       'No better after 5 minutes: the second injector. Always to hospital; signs can return.',
       'Not breathing normally: CPR.',
     ],
@@ -39,7 +45,7 @@ export const EMERGENCY: readonly EmergencyPart[] = [
     title: 'Choking',
     steps: [
       'Coughing well: encourage to cough, stay beside.',
-      'Silent, cannot cough or breathe: the trained first aider now; call the emergency number.',
+      'Silent, cannot cough or breathe: the trained first aider now; call {number}.',
     ],
     source: 'current paediatric first-aid training comes first; NHS, from memory',
   },
@@ -57,3 +63,10 @@ export const EMERGENCY: readonly EmergencyPart[] = [
     source: 'NHS; from memory',
   },
 ]
+
+/** The first steps with the number to call where these rules hold. */
+export const emergencySteps = (rules: Parameters<typeof nationOf>[0] | undefined): EmergencyPart[] =>
+  EMERGENCY.map((part) => ({
+    ...part,
+    steps: part.steps.map((s) => s.replace('{number}', emergencyNumber(rules))),
+  }))

@@ -13,7 +13,7 @@ export {
   readTyped,
 } from './core-temperature'
 export { DIETS, type Diet, type OwnDiet, concernName, dietName, dietOfKey } from './diets'
-export { EMERGENCY, EMERGENCY_NUMBERS } from './emergency'
+export { emergencyNumber, emergencySteps } from './emergency'
 export { type FoodBook, type FoodFact, type Verdict, listedFoods, foodName } from './foods'
 export { foodsNamed, resolveFood } from './food-names'
 export { keepsHow } from './keeping'

@@ -84,12 +84,13 @@ export function adviseJobs(
   const heat = stillHot(text) ?? (panIn(text) && !coolsIn(text) ? 'hot' : null)
   if (touches && heat !== null) add(heat === 'scalding' && !hasWord(text, 'hob') ? 'carry-hot' : 'use-hob')
   if ((handles || jobs.length > 0) && rawMeatIn(text)) add('handle-raw-meat')
+  const foods = all.size > 0 ? foodsIn(text) : []
   const adultTool = ADULT_TOOLS.find((t) => t.words.some((w) => hasWord(text, w)))
   return [
     ...(adultTool ? [adviseAdultTool(adultTool)] : []),
     ...[...all]
       .sort((a, b) => Number(isHazard(b)) - Number(isHazard(a)))
-      .map((job) => adviseJob(job, months, text, tools)),
+      .map((job) => adviseJob(job, months, { text, tools, foods })),
   ]
 }
 
@@ -112,11 +113,17 @@ const foodsIn = (text: string): string[] =>
 
 const age = (months: number): string => (months % 12 === 0 ? `${months / 12} years` : `${months} months`)
 
-function adviseJob(job: Technique, months: number, text: string, tools: readonly Knife[]): Advice {
+interface Asked {
+  text: string
+  tools: readonly Knife[]
+  /** What the hands work on. */
+  foods: readonly string[]
+}
+function adviseJob(job: Technique, months: number, { text, tools, foods }: Asked): Advice {
   const base = { source: `${job.source} (from memory)`, matched: job.id }
   if (job.id === 'deep-fry')
     return { ...base, result: 'stop', until: null, do: 'Not with children in the room.', because: job.cue }
-  const form = formFor(job, months, { foods: foodsIn(text) })
+  const form = formFor(job, months, { foods })
   if (form.kind === 'adult') {
     const from = job.supervision.find((s) => s.code === 'A')?.below ?? null
     return {
@@ -139,7 +146,7 @@ function adviseJob(job: Technique, months: number, text: string, tools: readonly
       do: `${form.says || 'a gentler tool'}, an adult beside`,
       matched: `${job.id}/${knife.matched ?? ''}`,
     }
-  const rung = job.hazard === 'blade' && tools.length > 0 ? undefined : tooEarlyRung(job, months, text)
+  const rung = job.hazard === 'blade' && tools.length > 0 ? undefined : tooEarlyRung(job, months, text, foods)
   if (rung) {
     return {
       ...base,
@@ -167,7 +174,12 @@ const PLAIN = new Set(['cooked', 'soft', 'small', 'with', 'hand', 'piece', 'adul
 const stem = (word: string): string => word.replace(/(es|s)$/, '')
 
 /** A rung of the ladder whose tool or food the words name, and that comes later. */
-function tooEarlyRung(job: Technique, months: number, text: string): Rung | undefined {
+function tooEarlyRung(
+  job: Technique,
+  months: number,
+  text: string,
+  foods: readonly string[],
+): Rung | undefined {
   const words = new Set(
     normaliseLabel(text)
       .split(' ')
@@ -179,7 +191,6 @@ function tooEarlyRung(job: Technique, months: number, text: string): Rung | unde
       .split(' ')
       .map(stem)
       .filter((w) => words.has(w)).length
-  const foods = foodsIn(text)
   const ladder = job.ladder.filter((r) => foods.every((f) => isFor(r, f)))
   return [...ladder]
     .filter((r) => r.fromMonths > months && weight(r) > 0)

@@ -3,6 +3,7 @@
  * minimum standards, the Care Inspectorate, Ireland's 2016 regulations, CFOC, Ontario's CCEYA, Australia's r. 123, New Zealand's 2008
  * regulations; FSA, FSS, FSAI, USDA, Health Canada, FSANZ, MPI. All from memory.
  */
+import { emergencyNumber, emergencySteps } from '../../src/food/emergency'
 import { describe, expect, it } from 'vitest'
 import { adultsNeeded, ratioRows, ratioSource } from '../../src/craft/ratios'
 import { CORE_KINDS, corePoints, coreSource, coreWords, judgeCore } from '../../src/food/core-temperature'
@@ -137,5 +138,29 @@ describe('a plan by nation', () => {
       undefined,
       undefined,
     ])
+  })
+})
+
+describe('keeping and calling, nation by nation', () => {
+  // FSA: hot food at 63 °C or above, 8 °C the law and 5 °C the advice; Food Standards Scotland: reheated to 82 °C; USDA: 140 °F (60 °C) hot,
+  // 165 °F (74 °C) reheated, 40 °F (4 °C) cold; Health Canada: 60, 74, 4 °C; FSANZ 3.2.2 and MPI: 60 °C hot, 5 °C cold. From memory.
+  it.each([
+    ['england', 63, 75, 5, /999/],
+    ['scotland', 63, 82, 5, /999/],
+    ['ireland', 63, 75, 5, /112/],
+    ['united-states', 60, 74, 4, /911/],
+    ['canada', 60, 74, 4, /911/],
+    ['australia', 60, 75, 5, /000/],
+    ['new-zealand', 60, 75, 5, /111/],
+  ] as const)('%s: hot %i, reheated %i, cold %i °C', (nation, hot, reheat, fridge, number) => {
+    const facts = nationOf({ country: 'uk', nation })
+    expect(facts.keeping).toMatchObject({ hot, reheat, fridge })
+    expect(emergencyNumber({ country: 'uk', nation })).toMatch(number)
+    const steps = emergencySteps({ country: 'uk', nation }).flatMap((p) => p.steps)
+    expect(steps.filter((s) => number.test(s)).length).toBeGreaterThanOrEqual(2)
+    expect(steps.join(' ')).not.toContain('{number}')
+  })
+  it('where nobody has signed in every number is there', () => {
+    for (const n of ['999', '112', '911', '000', '111']) expect(emergencyNumber(undefined)).toContain(n)
   })
 })

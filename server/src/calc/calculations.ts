@@ -1,5 +1,8 @@
 /** The calculations of `./lea calc`, as the contract of the design (calc.md) says. Others come with the parts they belong to. */
 import {
+  type Nation,
+  NATION_IDS,
+  guidanceOf,
   AmountError,
   type Measure,
   SYSTEMS,
@@ -198,9 +201,14 @@ const checkSchema = yup.object({
   what: text('what', 300).required('what is missing'),
   as: text('as', 300).optional(),
   country: yup.string<'uk' | 'us'>().oneOf(['uk', 'us'], 'country must be uk or us').optional(),
+  nation: yup
+    .string<Nation>()
+    .oneOf(NATION_IDS, `nation must be one of ${NATION_IDS.join(', ')}`)
+    .optional(),
 })
 const check: Calculation = (value) => {
-  const { months, what, as, country } = checkSchema.validateSync(value, { strict: true })
+  const { months, what, as, nation, country: given } = checkSchema.validateSync(value, { strict: true })
+  const country = nation ? guidanceOf({ country: given ?? 'uk', nation }) : given
   return advise({ months, what, ...(as && { as }), ...(country && { country }) })
 }
 

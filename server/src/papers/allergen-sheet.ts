@@ -1,4 +1,4 @@
-import { EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { emergencyNumber, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
 import { checkRows } from '@lea/core/plan'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, matPicture, matsOf, say, type Paper } from './paper'
@@ -51,7 +51,7 @@ export function allergenSheet(paper: Paper): Page {
       ),
       styled(
         words(
-          `Severe, or in doubt: adrenaline first, at once; then call ${EMERGENCY_NUMBERS}, say “anaphylaxis”. The child’s own care plan comes first.`,
+          `Severe, or in doubt: adrenaline first, at once; then call ${emergencyNumber(paper.setting.rules)}, say “anaphylaxis”. The child’s own care plan comes first.`,
           { bold: true },
         ),
         { margin: [0, 8, 0, 4] },

@@ -2,7 +2,7 @@
 /** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { EMERGENCY_NUMBERS, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
+import { emergencyNumber, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
 import { checkRows } from '@lea/core/plan'
 import Mat from '../parts/mats/Mat.vue'
 import { useMats } from '../parts/mats/useMats'
@@ -87,8 +87,8 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
       </ul>
       <p class="mt-3 border-t-2 border-ink pt-2 text-sm">
         <strong
-          >Severe, or in doubt: adrenaline first, at once; then call {{ EMERGENCY_NUMBERS }}, say
-          “anaphylaxis”.</strong
+          >Severe, or in doubt: adrenaline first, at once; then call
+          {{ emergencyNumber(settingStore.setting?.rules) }}, say “anaphylaxis”.</strong
         >
         The child’s own care plan comes first. Packets change: two adults read each one today. This sheet
         replaces neither.

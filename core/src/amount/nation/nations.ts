@@ -22,14 +22,57 @@ export interface NationFacts {
   core: CoreRegion
   /** Hens' eggs that carry a national stamp may be eaten runny there. */
   stampedEggs: boolean
+  /** The number to call, as it is said there. */
+  emergency: string
+  /** How what is left is kept. */
+  keeping: KeepingRule
+}
+/** Cooling, cold and hot holding, reheating and keeping; degrees Celsius, whole days. */
+export interface KeepingRule {
+  /** In the fridge within this time, in words. */
+  coolWithin: string
+  fridge: number
+  hot: number
+  reheat: number
+  /** Days in the fridge that Lea says: two for children everywhere, as the strictest of these nations has it. */
+  days: number
+  source: string
 }
 
-const uk = { country: 'uk', labels: 'uk', currency: 'GBP', core: 'uk', stampedEggs: true } as const
+const FSA: KeepingRule = {
+  coolWithin: '1 to 2 hours',
+  fridge: 5,
+  hot: 63,
+  reheat: 75,
+  days: 2,
+  source: 'FSA (8 °C is the law, 5 °C the advice), from memory',
+}
+/** Two hours to 21 °C and four more to 5 °C is for kitchens that log it; at a table the two hours stand. */
+const TWO_HOURS = { coolWithin: '2 hours', fridge: 5, days: 2 } as const
+const uk = {
+  country: 'uk',
+  labels: 'uk',
+  currency: 'GBP',
+  core: 'uk',
+  stampedEggs: true,
+  emergency: '999 or 112',
+  keeping: FSA,
+} as const
 /** As they stand in a list for people to choose from. */
 export const NATIONS = [
   { id: 'england', name: 'England', ...uk },
   { id: 'wales', name: 'Wales', ...uk },
-  { id: 'scotland', name: 'Scotland', ...uk, core: 'scotland' },
+  {
+    id: 'scotland',
+    name: 'Scotland',
+    ...uk,
+    core: 'scotland',
+    keeping: {
+      ...FSA,
+      reheat: 82,
+      source: 'Food Standards Scotland; Food Hygiene (Scotland) Regulations 2006 on reheating, from memory',
+    },
+  },
   { id: 'northern-ireland', name: 'Northern Ireland', ...uk },
   {
     id: 'ireland',
@@ -39,6 +82,8 @@ export const NATIONS = [
     currency: 'EUR',
     core: 'ie',
     stampedEggs: false,
+    emergency: '112 or 999',
+    keeping: { ...TWO_HOURS, hot: 63, reheat: 75, source: 'FSAI, from memory; of 70 and 75 °C the stricter' },
   },
   {
     id: 'united-states',
@@ -48,6 +93,14 @@ export const NATIONS = [
     currency: 'USD',
     core: 'us',
     stampedEggs: false,
+    emergency: '911',
+    keeping: {
+      ...TWO_HOURS,
+      fridge: 4,
+      hot: 60,
+      reheat: 74,
+      source: 'USDA; Food Code (57 °C hot holding, of both the stricter), from memory',
+    },
   },
   {
     id: 'canada',
@@ -57,6 +110,8 @@ export const NATIONS = [
     currency: 'CAD',
     core: 'ca',
     stampedEggs: false,
+    emergency: '911',
+    keeping: { ...TWO_HOURS, fridge: 4, hot: 60, reheat: 74, source: 'Health Canada, from memory' },
   },
   {
     id: 'australia',
@@ -66,6 +121,14 @@ export const NATIONS = [
     currency: 'AUD',
     core: 'au',
     stampedEggs: false,
+    emergency: '000',
+    keeping: {
+      ...TWO_HOURS,
+      hot: 60,
+      reheat: 75,
+      source:
+        'FSANZ Standard 3.2.2 (2-hour/4-hour rule); Food Safety Information Council on reheating, from memory',
+    },
   },
   {
     id: 'new-zealand',
@@ -75,9 +138,12 @@ export const NATIONS = [
     currency: 'NZD',
     core: 'nz',
     stampedEggs: false,
+    emergency: '111',
+    keeping: { ...TWO_HOURS, hot: 60, reheat: 75, source: 'MPI, from memory' },
   },
 ] as const satisfies readonly NationFacts[]
 export type Nation = (typeof NATIONS)[number]['id']
+/** Their ids, in the same order. */
 export const NATION_IDS: readonly Nation[] = NATIONS.map((n) => n.id)
 
 /** The nation of a setting; one that has only said its country is taken for England, or the United States. */

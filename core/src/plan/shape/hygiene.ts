@@ -110,6 +110,7 @@ function afterNotes(
 ): HygieneNote[] {
   const notes: HygieneNote[] = []
   const us = nationOf(rules).core === 'us'
+  const { keeping: keep } = nationOf(rules)
   const raw = new Set(lines.map((l) => rawKind(l, foods)))
   if (raw.has('meat'))
     notes.push({
@@ -138,8 +139,8 @@ function afterNotes(
   if (people.length > 0)
     notes.push({
       when: 'after',
-      says: `Out of the fridge two hours at most. Leftovers: cooled, in the fridge within ${us ? '2 hours' : '1 to 2 hours'} at 5 °C or below, eaten within 2 days${lines.some((l) => l.food.startsWith('rice-')) ? ' (rice: cooled within 1 hour, eaten within 24 hours, reheated once)' : ''}; from a child's plate: none.`,
-      source: us ? 'USDA; Food Code, from memory' : 'FSA, from memory',
+      says: `Out of the fridge two hours at most. Leftovers: cooled, in the fridge within ${keep.coolWithin} at ${keep.fridge} °C or below, eaten within ${keep.days} days${lines.some((l) => l.food.startsWith('rice-')) ? ' (rice: cooled within 1 hour, eaten within 24 hours)' : ''}, reheated once, to ${keep.reheat} °C; kept hot at ${keep.hot} °C or above; from a child's plate: none.`,
+      source: keep.source,
     })
   return notes
 }
