@@ -102,9 +102,10 @@ function rungsFor(technique: Technique, months: number, known: Circumstances): R
     }
   }
   const byAge = [...rungs, ...points].filter((r) => r.fromMonths <= months)
-  const here = byAge.filter((r) => r.tool === undefined || toolFor(r, known) !== undefined)
-  if (byAge.length > 0 && here.every((r) => isPointed(r.tool)))
-    return { kind: 'not-yet', why: `there is no ${toolOf(byAge[0]?.tool ?? '')?.one ?? 'tool'} here` }
+  const here = byAge.filter((r) => lacking(r, known) === undefined)
+  const first = byAge[0]
+  if (first && here.every((r) => isPointed(r.tool)))
+    return { kind: 'not-yet', why: `there is no ${toolOf(lacking(first, known) ?? '')?.one ?? 'tool'} here` }
   return here
 }
 const NO_WAY = 'not with the tools that children have'
@@ -113,6 +114,12 @@ export const isFor = (rung: Rung, food: string): boolean =>
   (!rung.foods || rung.foods.includes(food)) && !rung.not?.includes(food)
 
 const mayHavePoint = ({ points, seen }: Circumstances): boolean => points === true && seen === 'alone'
+
+/** A tool of a rung that the room has not; undefined where all is there. */
+const lacking = (rung: Rung, known: Circumstances): string | undefined =>
+  rung.tool !== undefined && toolFor(rung, known) === undefined
+    ? rung.tool
+    : rung.with?.find((t) => countOf(t, known.tools) < 1)
 
 /** The tool of a rung that this hand holds best and that the room has; undefined where the room has none. */
 function toolFor(rung: Rung, { hands, tools }: Circumstances): string | undefined {

@@ -68,5 +68,7 @@ const EMERGENCY: readonly EmergencyPart[] = [
 export const emergencySteps = (rules: Parameters<typeof nationOf>[0] | undefined): EmergencyPart[] =>
   EMERGENCY.map((part) => ({
     ...part,
-    steps: part.steps.map((s) => s.replace('{number}', emergencyNumber(rules))),
+    steps: part.steps.map((s) =>
+      s.replace('{number}', rules ? emergencyNumber(rules) : 'the emergency number'),
+    ),
   }))

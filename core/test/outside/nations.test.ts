@@ -161,6 +161,11 @@ describe('keeping and calling, nation by nation', () => {
     expect(steps.join(' ')).not.toContain('{number}')
   })
   it('where nobody has signed in every number is there', () => {
+    expect(
+      emergencySteps(undefined)
+        .flatMap((p) => p.steps)
+        .join(' '),
+    ).toContain('Call the emergency number')
     for (const n of ['999', '112', '911', '000', '111']) expect(emergencyNumber(undefined)).toContain(n)
   })
 })

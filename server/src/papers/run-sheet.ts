@@ -1,4 +1,4 @@
-import { weave, whoUsesWhat } from '@lea/core/plan'
+import { watchOnPaper, weave, whoUsesWhat } from '@lea/core/plan'
 import { sheetRows } from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
@@ -26,7 +26,7 @@ export function runSheet(paper: Paper): Page {
     return [
       words(row.step.at, { size: 8 }),
       words(`${row.step.title}, ${bowls[0]?.columns[row.index]?.minutes ?? 0} min`, { bold: true, size: 8 }),
-      ...bowls.map((b): Content => {
+      ...bowls.map((b, i): Content => {
         const column = b.columns[row.index]
         if (!column) return ''
         return {
@@ -39,7 +39,7 @@ export function runSheet(paper: Paper): Page {
                 { size: 8 },
               ),
             ),
-            ...column.watch.map((w) => words(`! ${say(paper, w.says)}`, { size: 8 })),
+            ...watchOnPaper(column, i).map((w) => words(`! ${say(paper, w.says)}`, { size: 8 })),
           ],
         }
       }),

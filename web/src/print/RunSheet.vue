@@ -2,7 +2,7 @@
 /** The whole session on one page: when, what, who, which measure, who stands where. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { weave } from '@lea/core/plan'
+import { type WeaveColumn, watchOnPaper, weave } from '@lea/core/plan'
 import { clearingUp, sheetRows } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import { useSettingStore } from '../stores/setting'
@@ -20,6 +20,8 @@ const bowls = computed(() =>
 )
 const rows = computed(() => (plan.value ? sheetRows(plan.value) : []))
 const clearing = computed(() => (plan.value ? clearingUp(plan.value) : []))
+const watchOf = (column: WeaveColumn | undefined, index: number) =>
+  column ? watchOnPaper(column, index) : []
 const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(c)).join(', ')
 </script>
 
@@ -68,7 +70,7 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
                   >{{ bowls[0]?.columns[r.index]?.minutes }} min</span
                 >
               </th>
-              <td v-for="b in bowls" :key="b.id" class="p-1">
+              <td v-for="(b, i) in bowls" :key="b.id" class="p-1">
                 <p v-for="m in b.columns[r.index]?.measure ?? []" :key="m.line">
                   <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
                 </p>
@@ -78,7 +80,7 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
                     · <em>{{ session.nameOf(h.adult) }}</em></template
                   >
                 </p>
-                <p v-for="w in b.columns[r.index]?.watch ?? []" :key="w.says" class="font-semibold">
+                <p v-for="w in watchOf(b.columns[r.index], i)" :key="w.says" class="font-semibold">
                   ! {{ session.say(w.says) }}
                 </p>
               </td>

@@ -67,7 +67,7 @@ function setOwnRules(text: string): void {
         <label class="flex items-start gap-2"
           ><input
             type="checkbox"
-            class="mt-1 size-5"
+            class="mt-1 size-5 shrink-0"
             :checked="draft.points === true"
             @change="draft.points = ($event.target as HTMLInputElement).checked || undefined"
           /><span

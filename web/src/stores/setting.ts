@@ -1,3 +1,4 @@
+import { rememberRules } from '../shared/last-rules'
 import { CancelledError, QueryClient } from '@tanstack/query-core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -39,7 +40,10 @@ export const useSettingStore = defineStore('setting', () => {
   /** One answer for each list: asked for once while it is under way, and anew when it was changed here. */
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, gcTime: Infinity } } })
   const lists = {
-    setting: async (...how) => (setting.value = await ask<SettingAnswer>('setting', ...how)),
+    setting: async (...how) => {
+      setting.value = await ask<SettingAnswer>('setting', ...how)
+      rememberRules(setting.value.rules)
+    },
     children: async (...how) => (children.value = await ask<StoredChild[]>('children', ...how)),
     recipes: async (...how) => (recipes.value = await ask<RecipeRow[]>('recipes', ...how)),
     sessions: async (...how) => (sessions.value = await ask<StoredSession[]>('sessions', ...how)),

@@ -45,7 +45,8 @@ export function kitOf(draft: Clocked, request: PlanRequest): Plan['kit'] {
 }
 
 function kitTool(id: string, uses: readonly Use[], draft: Clocked, request: PlanRequest): KitTool {
-  const n = neededOf(uses)
+  // What keeps food is emptied and used again where there are too few.
+  const n = Math.max(1, Math.min(neededOf(uses), toolCount(id, request)))
   const holds = toolOf(id)?.holds ?? 'shared'
   const washed = washedAfter(uses, draft)
   const own = isAdapted(id) ? [...new Set(uses.flatMap((u) => u.child ?? []))] : []

@@ -41,6 +41,8 @@ export interface MeasureCell {
 export interface WatchCell {
   grade: GradeName
   says: string
+  /** For every bowl alike: a paper with all bowls side by side says it once. */
+  everyBowl?: true
   because: string
 }
 export interface WeaveColumn {
@@ -178,7 +180,12 @@ function watchCells(
   const notes = plan.watch.filter((w) => w.step === step && (w.bowl === undefined || w.bowl === bowl))
   return [
     ...open.map((f): WatchCell => ({ grade: 'stop', says: f.says, because: f.because })),
-    ...notes.map((w): WatchCell => ({ grade: w.grade, says: w.says, because: w.source })),
+    ...notes.map((w): WatchCell => ({
+      grade: w.grade,
+      says: w.says,
+      because: w.source,
+      ...(w.bowl === undefined && { everyBowl: true }),
+    })),
   ]
 }
 
@@ -247,3 +254,7 @@ export function turnText(task: Task, number: number): string {
   if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
   return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
 }
+
+/** What a paper with all bowls side by side says in the column of one: what is for every bowl stands in the first. */
+export const watchOnPaper = (column: Pick<WeaveColumn, 'watch'>, index: number): WatchCell[] =>
+  column.watch.filter((w) => index === 0 || !w.everyBowl)
