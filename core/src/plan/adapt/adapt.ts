@@ -8,7 +8,7 @@ import { amountText, isRounded } from '../../amount/show'
 import { applySwap, type Swap } from '../../food/swaps'
 import { isUnknown } from '../../food/foods'
 import { concernName, dietOfKey } from '../../food/diets'
-import type { RecipeLine } from '../../recipe/recipe'
+import type { Recipe, RecipeLine } from '../../recipe/recipe'
 import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Adapted, AdaptedLine, Pass, PlanStart } from '../model/draft'
 import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
@@ -126,7 +126,8 @@ function sentence(name: string, touching: readonly Exposure[]): string {
 function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Around): Fix[] {
   const fixes: Fix[] = []
   const original = around.start.recipe.lines.find((l) => l.id === line.line)
-  const swaps = original ? swapFixes(original, line, around) : []
+  const isDish = original !== undefined && isTheDish(original, around.start.recipe)
+  const swaps = original && !isDish ? swapFixes(original, line, around) : []
   fixes.push(...swaps)
   if (original?.optional) {
     fixes.push({
@@ -135,14 +136,14 @@ function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Arou
       action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
     })
   }
-  if (line.only === undefined) {
+  if (line.only === undefined && !isDish) {
     const apart = apartFixes(touching, around)
     if (around.request.rules.allergy === 'own-bowl') fixes.unshift(...apart)
     else fixes.push(...apart)
   }
   if (touching.some(isHard) && swaps.length === 0 && !original?.optional) {
     fixes.push({
-      label: 'No good swap: make something else',
+      label: isDish ? 'Egg is the dish: make something else' : 'No good swap: make something else',
       cost: 'recipes of yours that fit these children',
       action: { do: 'choose-other' },
     })
@@ -164,6 +165,13 @@ function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Arou
   fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
   return fixes
 }
+
+/** An omelette without egg is another dish: where egg is what is eaten, nothing stands in for it. Source: common practice. */
+const EGG_DISH = /\b(?:omelett?e|frittata|tortilla española|scrambled|meringue|souffl[eé]|eggs?)\b/i
+const isTheDish = (line: RecipeLine, { title }: Pick<Recipe, 'title'>): boolean =>
+  /^egg-(?:hen|duck|quail|white|yolk|boiled)$/.test(line.food) &&
+  (line.role === 'main' || line.food === 'egg-white') &&
+  EGG_DISH.test(title)
 
 /** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
 function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix[] {

@@ -199,3 +199,20 @@ describe('properties', () => {
     )
   })
 })
+
+it('where egg is the dish nothing stands in for it: make something else', () => {
+  const recipe = {
+    ...recipeOf('herb-soda-bread'),
+    title: 'Herb omelette',
+    lines: [{ id: 'egg', food: 'egg-hen', amount: '8', unit: 'item', role: 'main' as const }],
+    steps: recipeOf('herb-soda-bread').steps.map((s) => ({ ...s, uses: [] })),
+  }
+  const allergic = child('a', 60, { concerns: [{ allergen: 'egg', level: 'allergy-strict' }] })
+  const of = (title: string) =>
+    compile(request([allergic, child('b', 60)], { recipe: { ...recipe, title } }))
+      .findings.find((f) => f.rule === 'concern' && f.subject.line === 'egg')
+      ?.fixes.map((f) => f.label) ?? []
+  expect(of('Herb omelette')).toContain('Egg is the dish: make something else')
+  expect(of('Herb omelette').some((l) => l.includes('for everyone'))).toBe(false)
+  expect(of('Herb pancakes').some((l) => l.includes('for everyone'))).toBe(true)
+})
