@@ -12,10 +12,13 @@ describe('whose rules this device last knew', () => {
     rememberRules({ country: 'uk', nation: 'new-zealand', kind: 'nursery' } as never)
     expect(lastRules()).toEqual({ country: 'uk', nation: 'new-zealand' })
   })
-  it.each(['{', '"x"', '{"country":"fr"}', 'null', '[]'])('what was spoiled counts as nothing: %s', (text) => {
-    localStorage.setItem('lea-nation', text)
-    expect(lastRules()).toBeUndefined()
-  })
+  it.each(['{', '"x"', '{"country":"fr"}', 'null', '[]'])(
+    'what was spoiled counts as nothing: %s',
+    (text) => {
+      localStorage.setItem('lea-nation', text)
+      expect(lastRules()).toBeUndefined()
+    },
+  )
   it('a device that may keep nothing is no fault', () => {
     const refuse = vi.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
       throw new Error('no')
