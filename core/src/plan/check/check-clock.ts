@@ -53,7 +53,7 @@ function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): s
   for (const { id, leads } of request.adults) {
     const own = tasks.filter((t) => t.adult === id)
     for (const task of own) {
-      const lead = leadFor(techniqueFor(task.technique) ?? {})
+      const lead = leadFor(techniqueFor(task.shows ?? task.technique) ?? {})
       const needed =
         lead !== null && (task.mode !== 'WAIT' || staysAt(task)) && (task.mode === 'ADULT' || task.n > 0)
       if (needed && !leads.includes(lead)) out.push(`${task.id}: ${id} does not lead ${lead}`)

@@ -1,5 +1,6 @@
 /** An adult is called away: another who may lead takes over, and the clock is set anew with those who are left. */
 import { rebuildPlan } from './live-changes'
+import { techniqueOf } from '../../craft/techniques'
 import { foodBook } from '../../food/own-foods'
 import { background } from '../clock/background'
 import { setClock } from '../clock/clock'
@@ -26,13 +27,15 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
   const heirOf = new Map<string, string>()
   const takes = new Map<string, Set<string>>()
   for (const task of plan.tasks.filter((t) => t.adult === adult && coming.has(t.step))) {
-    const lead = task.hazard && HAZARD_LEAD[task.hazard]
+    // Who shows a blade leads blades.
+    const hazard = task.hazard ?? techniqueOf(task.shows ?? '')?.hazard
+    const lead = hazard && HAZARD_LEAD[hazard]
     const heir = left
       .filter((a) => !lead || a.leads.includes(lead))
       .sort((a, b) => (load.get(a.id) ?? 0) - (load.get(b.id) ?? 0))[0]
     const title = plan.schedule.find((s) => s.step === task.step)?.title ?? ''
     if (!heir) {
-      const what = task.hazard === 'heat' ? 'heat' : 'blades'
+      const what = hazard === 'heat' ? 'heat' : 'blades'
       return { refused: `${title}: nobody who is left leads ${what}. Leave it out, or wait.` }
     }
     load.set(heir.id, (load.get(heir.id) ?? 0) + 1)

@@ -7,7 +7,7 @@ import type { RecipeStep } from '../../recipe/recipe'
 import type { Bowl } from '../model/line'
 import type { PlanRequest } from '../model/request'
 import type { Task } from '../model/task'
-import { adultFor } from './adult-for'
+import { adultFor, cannotSupervise } from './adult-for'
 
 /** @returns the tasks with a showing in every bowl at the beginning of the step in which a new technique comes first */
 export function withShowings(
@@ -24,7 +24,7 @@ export function withShowings(
       const own = tasks.filter((t) => t.step === step.id && t.forms.length > 0)
       const fresh = [...new Set(own.map((t) => t.technique))].filter((id) => !known.has(id))
       for (const id of fresh) known.add(id)
-      return [step.id, fresh.flatMap((id) => showing(id, step, request) ?? [])] as const
+      return [step.id, fresh.flatMap((id) => showing(id, step, bowls[0]?.id ?? '', request) ?? [])] as const
     }),
   )
   return bowls.flatMap((bowl) =>
@@ -36,9 +36,13 @@ export function withShowings(
 }
 
 /** None where the technique is soon understood, or where nobody here may lead it: then a finding stops the plan. */
-function showing(id: string, step: RecipeStep, request: PlanRequest): Task | null {
+function showing(id: string, step: RecipeStep, bowl: string, request: PlanRequest): Task | null {
   const technique = techniqueFor(id, request.rules.techniques)
-  const adult = technique && adultFor(technique, 0, request)
+  const own = `${bowl}/${step.id}/show-${id}`
+  const chosen = request.decisions.find((d) => d.kind === 'stands' && d.task === own)
+  const asked = request.adults.find((a) => chosen?.kind === 'stands' && a.id === chosen.adult)
+  const able = technique && asked && cannotSupervise(technique, asked) === null
+  const adult = able ? asked.id : technique && adultFor(technique, 0, request)
   if (!technique?.showSeconds || adult === undefined) return null
   return {
     id: `${step.id}/show-${id}`,

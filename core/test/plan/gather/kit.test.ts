@@ -2,6 +2,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { toolOf } from '../../../src/craft/tools'
+import { adultAway } from '../../../src/plan/live/adult-away'
 import { compile } from '../../../src/plan/compile'
 import { kitByPlace } from '../../../src/plan/gather/kit'
 import type { Plan } from '../../../src/plan/model/plan'
@@ -186,5 +187,25 @@ describe('what an adult shows', () => {
     const plan = compile(request(kids))
     expect(shown(plan).map((t) => t.shows)).not.toContain('snip-scissors')
     expect(plan.totals.seconds).toBeLessThan(compile(request(four())).totals.seconds)
+  })
+  it('is set down at another adult who leads it, and goes to one who leads it when the adult is called away', () => {
+    const leads = [
+      { id: 'petra', leads: ['knives' as const, 'heat' as const] },
+      { id: 'gwenda', leads: ['knives' as const] },
+      { id: 'seun', leads: ['heat' as const] },
+    ]
+    const wanted = request(four(), { adults: leads })
+    const show = compile(wanted).tasks.find((t) => t.shows === 'snip-scissors')
+    if (!show) throw new Error('nothing is shown')
+    expect(show.adult).toBe('petra')
+    const moved = (adult: string) =>
+      compile({ ...wanted, decisions: [{ kind: 'stands', task: show.id, adult }] }).tasks.find(
+        (t) => t.id === show.id,
+      )?.adult
+    expect(moved('gwenda')).toBe('gwenda')
+    expect(moved('seun')).toBe('petra')
+    const away = adultAway(compile(wanted), wanted, 'petra', 'wash')
+    if ('refused' in away) throw new Error(away.refused)
+    expect(away.plan.tasks.find((t) => t.id === show.id)?.adult).toBe('gwenda')
   })
 })

@@ -123,7 +123,8 @@ async function set(child: string, left?: number): Promise<void> {
 }
 /** An adult's job set down in another adult's lane. */
 async function stand(block: LaneBlock, adult: string): Promise<void> {
-  const technique = techniqueOf(session.plan?.tasks.find((t) => t.id === block.task)?.technique ?? '')
+  const task = session.plan?.tasks.find((t) => t.id === block.task)
+  const technique = techniqueOf(task?.shows ?? task?.technique ?? '')
   const who = session.request()?.adults.find((a) => a.id === adult)
   const why = technique ? cannotSupervise(technique, who) : 'This job is not in the plan any more.'
   if (why) {
