@@ -6,6 +6,7 @@ import { lastRules, rememberRules } from '../src/shared/last-rules'
 describe('whose rules this device last knew', () => {
   beforeEach(() => localStorage.clear())
   it('nothing where nobody signed in', () => {
+    rememberRules(undefined)
     expect(lastRules()).toBeUndefined()
   })
   it('country and nation, and nothing else of a setting', () => {

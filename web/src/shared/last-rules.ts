@@ -6,7 +6,10 @@ import type { HouseRules } from '@lea/core/plan'
 const KEY = 'lea-nation'
 type Known = Pick<HouseRules, 'country' | 'nation'>
 
-export function rememberRules({ country, nation }: Known): void {
+/** @param rules nothing of a house that has not said any */
+export function rememberRules(rules: Known | undefined): void {
+  if (!rules) return
+  const { country, nation } = rules
   try {
     localStorage.setItem(KEY, JSON.stringify({ country, nation }))
   } catch {
