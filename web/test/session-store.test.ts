@@ -73,6 +73,8 @@ const session = {
 /** What came to the server; its session after each change has somebody whom another device has added. */
 let came: { path: string; body: Record<string, unknown> }[]
 let others: string[]
+/** The network is gone. */
+let offline = false
 /** An answer to "how is it now?" that waits. */
 let asked: (() => void) | null
 beforeEach(() => {
@@ -81,8 +83,10 @@ beforeEach(() => {
   came = []
   others = []
   asked = null
+  offline = false
   setActivePinia(createPinia())
   vi.stubGlobal('fetch', async (path: string, init: RequestInit) => {
+    if (offline) throw new TypeError('Failed to fetch')
     came.push({ path, body: JSON.parse(String(init.body ?? '{}')) as Record<string, unknown> })
     if (path.endsWith('/cook'))
       return new Response(JSON.stringify({ session: { ...session, state: 'cooking' }, plan: planFor(['x']) }))
@@ -168,5 +172,22 @@ describe('an answer that was on its way while a change was saved', () => {
     await refresh
     expect(store.stored?.children).toEqual(['a', 'b'])
     expect(store.plan?.digest).toBe('for a+b')
+  })
+})
+
+describe('a change that is not saved', () => {
+  it('is said until it is, whatever else fails meanwhile', async () => {
+    const store = await opened()
+    offline = true
+    const change = store.change({ children: ['a', 'b'] })
+    await until(() => expect(plansOf('a+b').length).toBeGreaterThan(0))
+    for (const one of plansOf('a+b')) one.go()
+    await change
+    expect(store.saveFault).toMatch(/^Not saved/)
+    await store.refresh()
+    expect(store.saveFault).toMatch(/^Not saved/)
+    offline = false
+    await until(() => expect(store.saveFault).toBe(''))
+    expect(came.some((c) => c.path.endsWith('/changes'))).toBe(true)
   })
 })

@@ -39,6 +39,8 @@ export interface Saving {
   save: (since: StoredSession) => Promise<unknown>
   /** A conflict is settled by who has seen both sides. */
   settle: (conflict: SessionConflict, by: 'mine' | 'theirs') => Promise<unknown>
+  /** Something that was changed here is not at the server yet. */
+  pending: () => boolean
   /** A refusal that was read is said no longer. */
   seen: () => void
   /** A session as the server told it, with what is still on its way to it. */
@@ -172,6 +174,7 @@ export function savingOf(
     conflicts,
     save,
     settle,
+    pending: () => unsaved.length > 0,
     seen: () => {
       if (unsaved.length === 0) fault.value = ''
       conflicts.value = []

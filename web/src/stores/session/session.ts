@@ -181,7 +181,8 @@ export const useSession = defineStore('session', () => {
       if (!came) preview.value = null
       if (other || came) await recompute()
     } catch (fault) {
-      saveFault.value = inWords(fault)
+      // That something is not saved is said until it is: another fault does not hide it.
+      if (!saving.pending()) saveFault.value = inWords(fault)
     }
   }
 
