@@ -37,7 +37,7 @@ export function rawFirstFindings(draft: Adapted): Finding[] {
         grade: 'adult',
         subject: { step: step.id },
         touches: [],
-        says: `${step.title}: ${names.join(', ')} is eaten as it is, and comes after raw ${rawWord(cooking.at.get(dirty.id) ?? [])} (${dirty.title}).`,
+        says: `${step.title}: ${names.join(' and ')} ${names.length > 1 ? 'are eaten as they are, and come' : 'is eaten as it is, and comes'} after raw ${rawWord(cooking.at.get(dirty.id) ?? [])} (${dirty.title}).`,
         because:
           'What raw meat, fish or poultry touched reaches everything that follows: hands, board, knife, cloth.',
         source: 'FSA; USDA (separate); Food Code 3-302, from memory',
