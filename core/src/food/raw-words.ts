@@ -35,13 +35,20 @@ const KINDS: readonly { kind: RawKind; words: RegExp }[] = [
 const NOT_RAW = new RegExp(
   `\\b(?:${[
     'cooked|pre ?cooked|ready to eat|leftover|roasted|tinned|canned|hard ?boiled|boiled|scrambled|pickled|potted',
-    'smoked (?:salmon|mackerel|trout|ham|turkey|chicken|duck|eel)|jerky|biltong|salami|pepperoni|prosciutto|parma',
-    'pastrami|corned|pates?|terrine|hot dogs?|frankfurters?|surimi|scotch eggs?|(?:\\w+) free(?! range)',
-    'meatless|vegan|vegetarian|veggie|plant ?based|soya?|soy|tofu|mycoprotein|jackfruit|mock|substitutes?|replacers?',
-    'chocolate|sugared|candy|easter|mini eggs?|gummy|kidney beans?|beefsteak tomato(?:es)?|beef tomato(?:es)?',
-    '(?:palm|artichoke|celery|lettuce|gem) hearts?|hearts? of palm|oyster mushrooms?|egg ?plants?|fish mint',
-    '(?:hen|chicken) of the woods|steak ?cut|scratchings|goldfish|jelly ?fish',
+    'smoked (?:salmon|mackerel|trout|ham|turkey|chicken|duck|eel)|jerky|biltong|salami|pepperoni|prosciutto|parma ham',
+    'pastrami|corned|pates?|terrine|hot dogs?|frankfurters?|surimi|scotch eggs?|(?:meat|egg|fish) free',
+    'meatless|vegan|vegetarian|veggie|plant ?based|mycoprotein|mock|substitutes?|replacers?',
+    '(?:soya?|tofu|jackfruit) (?:mince|chunks|pieces|protein|burgers?|sausages?)',
   ].join('|')})\\b`,
+)
+/** Names of other things, taken out before the words are read: "mince with kidney beans" is mince. */
+const OTHER_THINGS = new RegExp(
+  `\\b(?:${[
+    '(?:chocolate|sugared|candy|easter|mini) eggs?|gummy \\w+|kidney beans?|beef(?:steak)? tomato(?:es)?|egg ?plants?',
+    '(?:palm|artichoke|celery|lettuce|gem) hearts?|hearts? of palm|oyster mushrooms?|fish mint|steak ?cut \\w+',
+    '(?:hen|chicken) of the woods|(?:pork )?scratchings|goldfish|jelly ?fish',
+  ].join('|')})\\b`,
+  'g',
 )
 /** What is made of it, as the last word: fish sauce, chicken stock pots, egg noodles. "Chicken in sauce" is chicken. */
 const MADE_OF_IT =
@@ -53,7 +60,7 @@ export function rawKindByName(name: string): RawKind | null {
     .toLowerCase()
     .replace(/[’'`]/g, ' ')
     .replace(/[-‐‑_]/g, ' ')
-    .replace(/\s+/g, ' ')} `
+    .replace(/\s+/g, ' ')} `.replace(OTHER_THINGS, ' ')
   const saysRaw = /\b(?:raw|uncooked)\b/.test(words)
   if (!saysRaw && (NOT_RAW.test(words) || (MADE_OF_IT.test(words) && !/ (?:in|with) /.test(words))))
     return null

@@ -2,7 +2,7 @@
  * The kit, counted: of each tool as many as are in use at one moment, laid out at the places, on the tray, by the adult. What the recipe
  * names and no job counts stays in its own words.
  */
-import { techniqueOf } from '../../craft/techniques'
+import { techniqueOf, TECHNIQUES } from '../../craft/techniques'
 import { ownTools, toolIdOf, toolName, toolOf, TOOLS } from '../../craft/tools'
 import { localeOf } from '../model/request'
 import type { Clocked } from '../model/draft'
@@ -129,9 +129,9 @@ function mostAtOnce(uses: readonly Use[]): number {
 
 /** A tool for hands of one kind names its child. */
 const ADAPTED = new Set(TOOLS.flatMap((t) => [t.adapts?.left, t.adapts?.grip]))
-const isAdapted = (id: string): boolean => ADAPTED.has(id) && !TOOLS_OF_ALL.has(id)
-/** Tools that stand on a ladder for everybody too. */
-const TOOLS_OF_ALL = new Set(['y-peeler', 'drum-grater'])
+/** Tools that stand on a ladder are for everybody too. */
+const OF_ALL = new Set(TECHNIQUES.flatMap((t) => t.ladder.map((r) => r.tool)))
+const isAdapted = (id: string): boolean => ADAPTED.has(id) && !OF_ALL.has(id)
 
 /**
  * What touched raw meat, fish or egg is washed before it is used for something else.

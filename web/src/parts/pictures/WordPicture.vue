@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The picture of a word: packaged (MIT, Fluent emoji) or drawn for Lea. A word that has none shows its first letters. */
 import { computed, type Component } from 'vue'
+import DrawnPicture from './DrawnPicture.vue'
 import { DRAWINGS } from './word-drawings'
 import { WORD_ICONS } from './word-icons'
 
@@ -11,18 +12,7 @@ const drawing = computed(() => DRAWINGS[props.word])
 
 <template>
   <component :is="icon" v-if="icon" aria-hidden="true" />
-  <svg v-else-if="drawing" viewBox="0 0 24 24" aria-hidden="true" class="text-ink">
-    <path v-if="drawing.fill" :d="drawing.fill" fill="currentColor" opacity="0.45" />
-    <path
-      v-if="drawing.line"
-      :d="drawing.line"
-      fill="none"
-      stroke="currentColor"
-      stroke-width="1.6"
-      stroke-linecap="round"
-      stroke-linejoin="round"
-    />
-  </svg>
+  <DrawnPicture v-else-if="drawing" :drawing="drawing" />
   <span
     v-else
     class="inline-flex items-center justify-center rounded-patch border-2 border-line font-title font-bold"
