@@ -28,6 +28,11 @@ const MEANINGS: Record<string, Record<System, Meaning>> = {
     au: { unit: 'tbsp_au' },
   },
   dessertspoon: same('dsp_m'),
+  // Spoons of the continent's books: 15 and 5 mL everywhere. A Swedish kryddmått is 1 mL.
+  soupspoon: same('tbsp_m'),
+  coffeespoon: same('tsp_m'),
+  glassful: same('cup_m'),
+  spicespoon: same('mL'),
   cup: {
     us: { unit: 'cup_us' },
     uk: { unit: 'cup_m', note: 'there is no legal UK cup: taken as 250 mL, ask the book' },
@@ -83,23 +88,40 @@ const SPELLINGS: Record<string, string> = Object.fromEntries(
     milliliter: 'ml mls millilitre millilitres milliliter milliliters cc',
     centiliter: 'cl centilitre centilitres centiliter centiliters',
     deciliter: 'dl decilitre decilitres deciliter deciliters',
-    liter: 'l ltr litre litres liter liters',
-    gram: 'g gr gm gms gram grams gramme grammes',
+    liter: 'l ltr lt litre litres liter liters litro litros litri litr litry litra',
+    gram: 'g gr gm gms gram grams gramme grammes gramm grammi gramos gramas gramów',
     kilogram: 'kg kgs kilo kilos kilogram kilograms',
     ounce: 'oz ounce ounces',
     pound: 'lb lbs pound pounds',
-    dozen: 'dozen',
+    dozen: 'dozen doz dutzend dúzia docena',
+    soupspoon:
+      'el eßl essl esslöffel eßlöffel msk spsk eetlepel eetlepels cucchiaio cucchiai cucharada cucharadas cda cdas łyżka łyżki łyżek yk',
+    coffeespoon:
+      'tl teel teelöffel tsk theelepel theelepels cucchiaino cucchiaini cucharadita cucharaditas cdta cdtas łyżeczka łyżeczki łyżeczek çk ck',
+    glassful: 'szklanka szklanki szklanek',
+    spicespoon: 'krm',
   }).flatMap(([name, words]) => words.split(' ').map((w) => [w, name])),
 )
 
 /** Words that count things, singular first. The plural ends in -s, or stands beside. */
 const COUNTS: Record<string, string> = Object.fromEntries(
   (
-    'tin tins can cans|packet packets pack packs package packages|sachet sachets envelope envelopes|jar jars|bottle bottles|' +
-    'carton cartons|tub tubs|bag bags|box boxes|bunch bunches|handful handfuls|pinch pinches|dash dashes|drop drops|' +
-    'knob knobs|drizzle drizzles|splash splashes|clove cloves|slice slices|sprig sprigs|stalk stalks|leaf leaves|' +
-    'head heads|rasher rashers|sheet sheets|ball balls|cube cubes|wedge wedges|piece pieces|block blocks|bar bars|' +
-    'scoop scoops|smidgen smidgens|tad tads|loaf loaves|ear ears|fillet fillets|rib ribs|square squares|lump lumps|part parts'
+    'tin tins can cans dose dosen boîte boîtes lata latas lattina puszka puszki blik burk|' +
+    'packet packets pack packs package packages pkg pkgs pkt pkts pck päckchen packung paquet paquets paquete opakowanie paczka pakje paket|' +
+    'sachet sachets envelope envelopes sobre bustina bustine saszetka saqueta|jar jars glas słoik|bottle bottles flasche|' +
+    'carton cartons|tub tubs|bag bags beutel|box boxes|bunch bunches bund bunde bouquet manojo mazzo pęczek bosje knippe|' +
+    'handful handfuls handvoll poignée puñado manciata garść handvol näve|' +
+    'pinch pinches prise prisen pincée pincées pizca pizcas pizzico pitada szczypta szczypty snufje nypa nypor|' +
+    'dash dashes|drop drops tropfen goutte gouttes gota gotas krople|' +
+    'knob knobs|drizzle drizzles|splash splashes schuss|' +
+    'clove cloves zehe zehen gousse gousses diente dientes dente dentes spicchio spicchi ząbek ząbki teen teentje klyfta klyftor|' +
+    'slice slices scheibe scheiben tranche tranches rebanada rebanadas fetta fette fatia fatias plaster plastry kromka kromki skiva skivor|' +
+    'sprig sprigs zweig zweige brin brins|stalk stalks|leaf leaves blatt feuille feuilles hoja hojas foglia foglie liść liście|' +
+    'head heads|rasher rashers|sheet sheets|ball balls|cube cubes würfel kostka|wedge wedges|piece pieces stück stücke morceau|' +
+    'block blocks|bar bars|scoop scoops|smidgen smidgens|tad tads|loaf loaves|ear ears|fillet fillets|rib ribs|square squares|' +
+    'lump lumps|part parts|glug glugs|squeeze squeezes|thumb thumbs|mug mugs|pot pots|punnet punnets|tray trays|dollop dollops|' +
+    'grating gratings|grind grinds|twist twists|sprinkle sprinkles sprinkling|spray sprays|shake shakes|strip strips|ring rings|' +
+    'segment segments|spear spears|floret florets|round rounds|chunk chunks|becher bechers'
   )
     .split('|')
     .flatMap((row) => {

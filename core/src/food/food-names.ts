@@ -47,6 +47,7 @@ const SAYS_NOTHING = list(
     'beaten whisked sifted sieved toasted roasted chilled cooled halved quartered trimmed torn snipped rinsed drained washed squeezed separated ' +
     'packed thawed defrosted warmed juiced scrubbed hulled topped tailed shelled skinned patted cut broken flaked crumbled julienned ' +
     'fresh ripe overripe unripe cold warm hot tepid lukewarm boiling large medium small big little medium-sized sized thick thin firm whole half ' +
+    'nonstick non-stick crumbles old-fashioned jumbo ready ready-rolled ready-to-eat ready-made rolled eat made ready-prepared ' +
     'good quality best organic free range free-range local seasonal homegrown skinless boneless lean unsalted salted plain natural frozen virgin ' +
     'heaped heaping level scant generous rounded good handful sprig bunch clove bulb head stalk piece slice ' +
     'chunk cube wedge segment ring strip leaf leaves halves floret fillet rasher spear ear crosswise lengthwise unsweetened',
@@ -65,10 +66,10 @@ const OF_PLANTS = list(
 )
 /** Of milk and what is made of it: how fat, how sour. */
 const OF_DAIRY = list(
-  'plain natural full fat low reduced half semi skimmed pasteurised pasteurized thick set mild mature strong block sachet',
+  'sharp extra plain natural full fat low reduced half semi skimmed pasteurised pasteurized thick set mild mature strong block sachet',
 )
 /** Of herbs and spices: how they come. */
-const OF_SEASONING = list('dried ground powdered crushed')
+const OF_SEASONING = list('dried ground powdered crushed mild hot')
 /** Of what is not raw meat, fish or egg: that it is cooked. A raw food that is cooked is another food. */
 const COOKED = list('cooked boiled steamed baked blanched parboiled')
 

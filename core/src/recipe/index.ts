@@ -14,9 +14,9 @@ export {
   themeWords,
 } from './features'
 export { ROOM_THINGS, placeName } from './heat-places'
-export { lineFromText } from './line-from-text'
+export { lineFromText } from './line/line-from-text'
 export { COMMON_CASES, COMMON_TINS, type Make } from './make'
-export { readLine } from './read-line'
+export { readLine } from './line/read-line'
 export {
   KEPT_IN,
   MODES,
@@ -34,9 +34,9 @@ export {
 } from './recipe'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
-export { readJsonLd } from './text/json-ld'
+export { readJsonLd } from './text/page/json-ld'
 export { roleWords } from './text/questions'
 export { readRecipe } from './text/read-recipe'
-export { toJsonLd } from './text/to-json-ld'
+export { toJsonLd } from './text/page/to-json-ld'
 export type { Answers, ReadQuestion, RecipeRead } from './text/understood'
 export { themeOf, upgradeRecipe } from './upgrade'

@@ -53,6 +53,10 @@ export const TOLERANCE: Record<Role, Ratio> = {
   main: '1/5',
 }
 
+/** How an amount is given that nobody measures. */
+export const BY_EYE = ['taste', 'here', 'eye'] as const
+export type ByEye = (typeof BY_EYE)[number]
+
 export interface RecipeLine {
   id: string
   food: string
@@ -64,6 +68,8 @@ export interface RecipeLine {
   /** Preparation code of the choking rules (`GRATE`, `QL`, ...). */
   shape?: string
   optional?: boolean
+  /** Nobody measures it: to taste, until it is as it should be, by eye. The amount is what Lea reckons with. */
+  byEye?: ByEye
 }
 
 /** EACH child does it · TURNS of a shared task · STATIONs side by side, the children move on · an ADULT does it · WAIT. */
@@ -92,6 +98,8 @@ export interface RecipeTask {
   mode: Mode
   /** The lines that are measured here, one task each; turns are then scoops. */
   measures?: boolean
+  /** Of the lines that the step takes up those that are measured here; all of them where it is not said. */
+  lines?: string[] | undefined
   /** Turns of a shared task that is not measured (say, 24 stirs); default one for each child. */
   turns?: number
   /** One turn, one child's go, the adult's work or the wait: whole seconds. */

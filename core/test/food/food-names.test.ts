@@ -10,7 +10,7 @@ import { foodsNamed, resolveFood } from '../../src/food/food-names'
 import { foodBook } from '../../src/food/own-foods'
 import { packetWords } from '../../src/food/packets'
 import { keepsHow } from '../../src/food/keeping'
-import { lineFromText } from '../../src/recipe/line-from-text'
+import { lineFromText } from '../../src/recipe/line/line-from-text'
 import found from '../outside/where-found.json'
 
 const book = foodBook()

@@ -6,9 +6,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AmountError } from '../../src/amount/ratio'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
-import { durationWords, textOfHtml, readJsonLd } from '../../src/recipe/text/json-ld'
-import { toJsonLd } from '../../src/recipe/text/to-json-ld'
-import { isoDuration } from '../../src/recipe/text/to-json-ld'
+import { durationWords, textOfHtml, readJsonLd } from '../../src/recipe/text/page/json-ld'
+import { toJsonLd } from '../../src/recipe/text/page/to-json-ld'
+import { isoDuration } from '../../src/recipe/text/page/to-json-ld'
 
 const recipe = {
   '@context': 'https://schema.org/',
@@ -31,8 +31,9 @@ const checks = (source: unknown): void => {
   expect(r.title).toBe('Herb bread & butter')
   expect(r.serves).toBe(8)
   expect(r.lines.map((l) => l.food)).toEqual(['wheat-flour', 'bicarbonate', 'buttermilk'])
-  expect(r.steps.length).toBe(3)
-  expect(r.steps[2]?.tasks.find((t) => t.mode === 'WAIT')).toMatchObject({ seconds: 1800, celsius: 200 })
+  const steps = r.steps.filter((s) => s.id !== 'wash-hands')
+  expect(steps.length).toBe(3)
+  expect(steps[2]?.tasks.find((t) => t.mode === 'WAIT')).toMatchObject({ seconds: 1800, celsius: 200 })
 }
 
 describe('JSON-LD in', () => {
@@ -126,7 +127,8 @@ describe('JSON-LD out', () => {
   it('has the properties that schema.org names, and reads back with the same lines', () => {
     for (const shipped of SHIPPED_RECIPES) {
       const out = toJsonLd(shipped)
-      expect(out).toMatchObject({ '@context': 'https://schema.org', '@type': 'Recipe', name: shipped.title })
+      expect(out).toMatchObject({ '@type': 'Recipe', name: shipped.title })
+      expect(out['@context']).toContain('https://schema.org')
       expect(JSON.parse(JSON.stringify(out))).toEqual(out)
       const back = readJsonLd(out)
       expect(back.recipe.serves).toBe(shipped.serves)

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { System } from '../../src/amount/unit-words'
-import { lineFromText } from '../../src/recipe/line-from-text'
-import { readLine } from '../../src/recipe/read-line'
+import { lineFromText } from '../../src/recipe/line/line-from-text'
+import { readLine } from '../../src/recipe/line/read-line'
 
 /** What a line reads as: amount, unit, food id; where it matters also preparation, note and rest. */
 type Expected = [amount: unknown, unit: string, foodId: string | null, more?: Record<string, string>]

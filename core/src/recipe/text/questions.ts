@@ -3,9 +3,12 @@ import { foodName, isUnknown, type FoodBook } from '../../food/foods'
 import { shapeBreach, shapeRow } from '../../food/by-age/choking'
 import { isHot, type Recipe, type RecipeLine, type Role } from '../recipe'
 import { foodsNamed } from '../../food/food-names'
-import { headEnd, MENTIONED, OUT } from './read-lines'
+import { nearFoods } from '../line/food-of-line'
+import { headEnd, type LinesRead } from './read-lines'
+import { lineKey } from './line-key'
+import { BY_ADULT, ONLY_SAID } from './steps/read-steps'
 import type { RoleGuess } from './roles'
-import type { Answers, LineRead, ReadQuestion, Unread } from './understood'
+import { MENTIONED, OUT, type Answers, type LineRead, type ReadQuestion, type Unread } from './understood'
 
 const ROLE_WORDS: Record<Role, string> = {
   structure: 'it gives the body',
@@ -30,6 +33,13 @@ const ROLE_WORDS: Record<Role, string> = {
 /** What a role means, in a few words. */
 export const roleWords = (role: Role): string => ROLE_WORDS[role]
 
+const SYSTEM_WORDS: Record<string, string> = {
+  us: 'US: a cup is 237 mL',
+  uk: 'UK and metric: a cup is 250 mL',
+  m: 'metric: a cup is 250 mL',
+  au: 'Australia: a tablespoon is 20 mL',
+}
+
 /** Under this age shapes matter: a food that has a rule at it is asked about. */
 const SHAPES_UNDER = 36
 
@@ -39,14 +49,21 @@ export function questionsOf(
   roles: ReadonlyMap<string, RoleGuess>,
   foods: FoodBook,
   answers: Answers,
-  read: readonly LineRead[],
+  { read }: Pick<LinesRead, 'read'>,
 ): ReadQuestion[] {
-  return [
+  const all = [
     ...unread.flatMap((u) => fromUnread(u, recipe)),
     ...recipe.lines.flatMap((l) => foodQuestion(l, foods, read)),
-    ...recipe.lines.flatMap((l) => roleQuestion(l, roles.get(l.id), foods, answers)),
-    ...recipe.lines.flatMap((l) => shapeQuestion(l, recipe, foods, answers)),
+    ...recipe.lines.flatMap((l) =>
+      roleQuestion(l, `role:${lineKey(l.id, read)}`, roles.get(l.id), foods, answers),
+    ),
+    ...recipe.lines.flatMap((l) => shapeQuestion(l, `shape:${lineKey(l.id, read)}`, recipe, foods, answers)),
   ]
+  // What may hide an allergen or a danger first; one question for each key.
+  const keys = new Set<string>()
+  return all
+    .filter((q) => !keys.has(q.key) && keys.add(q.key))
+    .sort((a, b) => Number(b.must) - Number(a.must))
 }
 
 function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
@@ -54,25 +71,55 @@ function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
   const base = { key: u.key, about: {}, text: u.text }
   const near = (u.choices ?? []).map((answer) => ({ answer, says: answer }))
   const out = { answer: OUT, says: 'Leave it out' }
+  const line = { ...base, free: true, must: u.minor !== true }
   switch (u.kind) {
     case 'line':
-      return [
-        { ...base, asks: 'This line could not be read: it ' + u.why, choices: [out], free: true, must: true },
-      ]
+      return [{ ...line, asks: 'This line could not be read: it ' + u.why, choices: [out] }]
     case 'amount':
-      return [{ ...base, asks: 'How much of it?', choices: [...near, out], free: true, must: true }]
+      return [{ ...line, asks: 'How much of it?', choices: [...near, out], must: false, taken: 'by eye' }]
     case 'range':
-      return [{ ...base, asks: 'Which of the two?', choices: near, free: true, must: true }]
+      return [{ ...line, asks: 'Which is it?', choices: near, must: false, taken: near[0]?.says ?? '' }]
+    case 'unit':
+      return [{ ...line, asks: `How much is that? It ${u.why}.`, choices: [...near, out] }]
     case 'alternative':
-      return [{ ...base, asks: 'Which of them is it?', choices: near, free: true, must: true }]
+      return [
+        {
+          ...line,
+          asks: `Which of them is it? It ${u.why.replace(/^not taken over/, 'says')}.`,
+          choices: [...near, out],
+        },
+      ]
     case 'named':
       return [
         {
-          ...base,
+          ...line,
           asks: `It ${u.why}. Which line is missing?`,
-          choices: [{ answer: MENTIONED, says: 'It is only mentioned, nothing of it goes in' }],
-          free: true,
-          must: true,
+          choices: [
+            ...near.map((c) => ({ answer: c.answer, says: `It goes in: ${c.says}` })),
+            { answer: MENTIONED, says: 'It is only mentioned, nothing of it goes in' },
+          ],
+        },
+      ]
+    case 'sentence':
+      return [
+        {
+          ...line,
+          asks: 'Lea did not read what is done here, and it speaks of heat, a blade, a time or an adult.',
+          choices: [
+            { answer: BY_ADULT, says: 'An adult does it' },
+            { answer: ONLY_SAID, says: 'It is only said: nothing is done' },
+          ],
+        },
+      ]
+    case 'system':
+      return [
+        {
+          ...base,
+          asks: `Whose cups and spoons are these? Lea takes it: ${u.why}.`,
+          choices: (u.choices ?? []).map((answer) => ({ answer, says: SYSTEM_WORDS[answer] ?? answer })),
+          free: false,
+          must: false,
+          ...(u.choices?.[0] !== undefined && { taken: u.choices[0] }),
         },
       ]
     case 'yield':
@@ -102,9 +149,11 @@ function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
       return [
         {
           ...base,
-          about: { line: u.key.slice('unused:'.length) },
+          about: { line: u.text },
           asks: 'In which step does it go in?',
-          choices: recipe.steps.map((s) => ({ answer: s.id, says: s.title })),
+          choices: recipe.steps
+            .filter((s) => s.tasks.every((t) => t.technique !== 'wash-hands') || s.uses.length > 0)
+            .map((s) => ({ answer: s.id, says: s.title })),
           free: false,
           must: false,
         },
@@ -128,10 +177,12 @@ function foodQuestion(line: RecipeLine, foods: FoodBook, read: readonly LineRead
       about: { line: line.id },
       text: words,
       asks: `Lea does not know “${food.name}”: it is asked about for every allergy until it is said what it is.`,
-      choices: foodsNamed(food.name, foods).map((f) => ({
-        answer: `${head} ${f.name}`.trim(),
-        says: `It is ${f.name}`,
-      })),
+      choices: [...new Set([...nearFoods(food.name, foods), ...foodsNamed(food.name, foods)])]
+        .slice(0, 4)
+        .map((f) => ({
+          answer: `${head} ${f.name}`.trim(),
+          says: `It is ${f.name}`,
+        })),
       free: true,
       must: false,
       settles: { food: line.food, name: food.name },
@@ -141,11 +192,11 @@ function foodQuestion(line: RecipeLine, foods: FoodBook, read: readonly LineRead
 
 function roleQuestion(
   line: RecipeLine,
+  key: string,
   guess: RoleGuess | undefined,
   foods: FoodBook,
   answers: Answers,
 ): ReadQuestion[] {
-  const key = `role:${line.id}`
   if (!guess || guess.sure || answers[key] !== undefined) return []
   return [
     {
@@ -162,8 +213,13 @@ function roleQuestion(
 }
 
 /** A firm food that is cooked in this recipe: is it soft when it reaches the child? Not answered, it is taken as not. */
-function shapeQuestion(line: RecipeLine, recipe: Recipe, foods: FoodBook, answers: Answers): ReadQuestion[] {
-  const key = `shape:${line.id}`
+function shapeQuestion(
+  line: RecipeLine,
+  key: string,
+  recipe: Recipe,
+  foods: FoodBook,
+  answers: Answers,
+): ReadQuestion[] {
   const food = foods.of(line.food)
   if (line.shape || isUnknown(food) || answers[key] !== undefined) return []
   const breach = shapeBreach(shapeRow(food.shape), [[]], SHAPES_UNDER)

@@ -4,24 +4,31 @@
  * nothing is dropped, nothing is made up. Answers go in beside the text, so that one taken back is as if it had never been given.
  */
 import { AmountError } from '../../amount/ratio'
-import type { System } from '../../amount/unit-words'
+import { SYSTEMS, type System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import { isPreparation } from '../../food/by-age/choking'
 import { PLACES, RECIPE_SCHEMA, ROLES, type Recipe, type RecipeLine, type Role } from '../recipe'
 import { idFor } from './ids'
+import { lineKey } from './line-key'
+import { phrasesIn } from './layout/prose'
+import { sectionsOf, type PlacedText, type Sections } from './layout/sections'
+import { readLine } from '../line/read-line'
+import { splitLine } from '../line/split-line'
 import { questionsOf } from './questions'
-import { readLines, unlisted } from './read-lines'
-import { measured, readSteps } from './read-steps'
+import { readLines, type LinesRead } from './read-lines'
+import { putEggsIn, putMeasuringIn, putPreparationIn, putWashingIn } from './steps/put-in'
+import { readSteps } from './steps/read-steps'
+import { giveUses, type Named, type StepText } from './steps/uses'
 import { guessRole, type RoleGuess } from './roles'
-import { sectionsOf, type Sections } from './sections'
-import type { Answers, RecipeRead } from './understood'
+import { systemIn } from './system'
+import { unlisted } from './unlisted'
+import type { Answers, RecipeRead, Unread } from './understood'
 import { cutSizesIn, tinIn, toolsIn } from './tools'
-import { giveUses } from './uses'
 import { yieldOf } from './yield'
 
 /**
  * @param text at most 60,000 characters
- * @param system whose cups and spoons; metric (250, 15, 5 mL) where it is not given
+ * @param system whose cups and spoons the house uses; metric (250, 15, 5 mL) where it is not given. Plain words of another book stand over it
  * @param answers to questions of an earlier reading, by their keys
  * @throws AmountError where there is nothing to read
  */
@@ -33,25 +40,117 @@ export function readRecipe(
 ): RecipeRead {
   if (text.trim() === '') throw new AmountError('is empty: paste a recipe')
   if (text.length > 60_000) throw new AmountError('is longer than 60,000 characters: paste one recipe')
-  return recipeOf(sectionsOf(text), system, foods, answers)
+  return recipeOf(sectionsOf(text, foods), system, foods, answers)
 }
 
 /** From parts that are already apart: of a pasted text, or of a web page's data. */
 export function recipeOf(
   parts: Sections,
-  system: System,
+  house: System,
   foods: FoodBook = SHIPPED_BOOK,
   answers: Answers = {},
 ): RecipeRead {
-  const { lines, read, unread, notes } = readLines(parts.ingredients, system, foods, answers)
-  const title = calm(parts.title).slice(0, 80)
-  if (title === '') unread.push({ part: 'title', text: '', why: 'no title was found' })
+  const unread: Unread[] = []
+  const notes: string[] = []
+  const system = systemOf(parts, house, answers, notes, unread)
+  if (parts.title.trim() === '') unread.push({ part: 'title', text: '', why: 'no title was found' })
+  if (parts.ingredients.length === 0 && parts.steps.some((s) => /^(?:\W*)each child\b.*\d/i.test(s.text)))
+    parts.perChild = true
   const made = yieldOf(parts, unread, answers, notes)
-  const method = readSteps(parts.steps, answers)
-  const { steps, texts } = method
+  const listed = readLines(withPhrases(parts, system, foods, notes), system, foods, answers, made.serves)
+  unread.push(...listed.unread)
+  notes.push(...listed.notes)
+  const { lines } = listed
+  const named: Named = { lines, parts: listed.parts, words: listed.words, foods }
+  const method = readSteps(parts.steps, answers, named, system === 'us')
   unread.push(...method.unread)
-  for (const line of giveUses(steps, texts, lines, foods)) {
-    const key = `unused:${line.id}`
+  const { steps, texts } = method
+  settleUnused(giveUses(steps, texts, named), listed, steps, answers, unread)
+  const roles = rolesOf(listed, texts, foods, answers)
+  putPreparationIn(steps, { lines, foods })
+  putEggsIn(steps, { lines, foods })
+  putMeasuringIn(steps, { lines, foods })
+  putWashingIn(steps)
+  unread.push(...namedElsewhere(parts, listed, foods, answers))
+  for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
+  const recipe = recipeFrom(parts, made, lines, steps, notes)
+  return {
+    recipe,
+    unread,
+    notes,
+    lines: listed.read,
+    steps: method.read,
+    questions: questionsOf(recipe, unread, roles, foods, answers, listed),
+  }
+}
+
+function systemOf(
+  parts: Sections,
+  house: System,
+  answers: Answers,
+  notes: string[],
+  unread: Unread[],
+): System {
+  const all = [...parts.ingredients.map((i) => i.text), ...parts.steps.map((s) => s.text)].join('\n')
+  const said = SYSTEMS.find((s) => s === answers['system'])
+  if (said) return said
+  const { system, because } = systemIn(all, house)
+  if (because) {
+    notes.push(because)
+    unread.push({
+      part: 'other',
+      text: '',
+      why: because,
+      key: 'system',
+      kind: 'system',
+      choices: [system, house],
+    })
+  }
+  return system
+}
+
+/** Foods with an amount that only the telling names are lines too; where a list is there, those that it lacks. */
+function withPhrases(parts: Sections, system: System, foods: FoodBook, notes: string[]): PlacedText[] {
+  const list = parts.ingredients
+  const telling = [
+    ...parts.steps,
+    ...(list.length === 0 ? parts.other.map((text): StepText => ({ text })) : []),
+  ]
+  const known = new Set(
+    list.flatMap(({ text }) => splitLine(text.slice(0, 400), foods).map((t) => foodOf(t, system, foods))),
+  )
+  const words = list.map((i) => i.text.toLowerCase()).join(' \n ')
+  const found = telling.flatMap(({ text, part }) =>
+    phrasesIn(text, system, foods)
+      .filter((p) => list.length === 0 || (!known.has(p.food) && !isListed(p.food, words, foods)))
+      .map((p): PlacedText => ({ text: p.text, ...(part !== undefined && { part }) })),
+  )
+  if (list.length > 0) notes.push(...found.map((f) => `only the telling names it: ${f.text}`))
+  return [...list, ...found]
+}
+const foodOf = (text: string, system: System, foods: FoodBook): string | null => {
+  try {
+    return readLine(text, system, undefined, foods).foodId
+  } catch (fault) {
+    if (!(fault instanceof AmountError)) throw fault
+    return null
+  }
+}
+const isListed = (id: string, words: string, foods: FoodBook): boolean => {
+  const food = foods.of(id)
+  const last = food.name.split(' ').at(-1) ?? food.name
+  return words.includes(last.toLowerCase().replace(/(?:es|s)$/, ''))
+}
+
+function settleUnused(
+  open: readonly RecipeLine[],
+  { read }: LinesRead,
+  steps: Recipe['steps'],
+  answers: Answers,
+  unread: Unread[],
+): void {
+  for (const line of open) {
+    const key = `unused:${lineKey(line.id, read)}`
     const step = steps.find((s) => s.id === answers[key])
     if (step) step.uses.push({ line: line.id, part: '1' })
     else
@@ -63,24 +162,36 @@ export function recipeOf(
         kind: 'unused',
       })
   }
-  const roles = rolesOf(lines, texts, foods, answers)
-  for (const step of steps) measured(step, lines)
+}
+function namedElsewhere(
+  parts: Sections,
+  { lines, read }: LinesRead,
+  foods: FoodBook,
+  answers: Answers,
+): Unread[] {
   const settled = read
     .filter((l) => l.answer !== undefined || (l.line === null && !l.out))
     .map((l) => l.text)
     .join(' | ')
-  unread.push(
-    ...unlisted(
-      [...lines.map((l) => l.prep ?? ''), ...parts.steps, ...parts.other],
-      lines,
-      foods,
-      answers,
-      settled,
-    ),
+  return unlisted(
+    [...lines.map((l) => l.prep ?? ''), ...parts.steps.map((s) => s.text)],
+    parts.other,
+    lines,
+    foods,
+    answers,
+    settled,
   )
-  for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
-  const told = [...parts.steps, ...parts.ingredients]
-  const tin = tinIn([...parts.tools, ...parts.steps])
+}
+
+function recipeFrom(
+  parts: Sections,
+  made: ReturnType<typeof yieldOf>,
+  lines: RecipeLine[],
+  steps: Recipe['steps'],
+  notes: string[],
+): Recipe {
+  const told = [...parts.steps, ...parts.ingredients].map((t) => t.text)
+  const tin = tinIn([...parts.tools, ...told])
   notes.push(
     ...cutSizesIn(told).map(
       (c) => `cut size: ${c}; whether it suits the youngest is judged by how it is served`,
@@ -88,18 +199,21 @@ export function recipeOf(
   )
   const hot = steps.flatMap((s) => s.tasks.flatMap((t) => t.place ?? []))
   const places = PLACES.filter((p) => p !== 'table' && p !== 'sink' && hot.includes(p))
-  const recipe: Recipe = {
+  const title = parts.title.slice(0, 80)
+  const equipment = [
+    ...places,
+    ...parts.tools.flatMap((t) => t.split(/\s*[,;]\s*/)).map((t) => t.slice(0, 60)),
+    ...toolsIn(told),
+  ]
+  return {
     schema: RECIPE_SCHEMA,
     id: idFor(title, 'recipe'),
     title: title || 'A recipe without a title',
     about: '',
     serves: made.serves,
-    ...(made.pieces && { pieces: made.pieces }),
+    ...(made.pieces && { pieces: { ...made.pieces, what: made.pieces.what.slice(0, 30) } }),
     themes: [],
-    equipment: [...new Set([...places, ...parts.tools.map((t) => t.slice(0, 60)), ...toolsIn(told)])].slice(
-      0,
-      30,
-    ),
+    equipment: [...new Set(equipment)].filter((e) => e !== '').slice(0, 30),
     storage: parts.storage.join(' ').slice(0, 200),
     ...(tin && { tin }),
     ...(parts.other.length > 0 && {
@@ -108,38 +222,28 @@ export function recipeOf(
     lines,
     steps,
   }
-  return {
-    recipe,
-    unread,
-    notes,
-    lines: read,
-    steps: method.read,
-    questions: questionsOf(recipe, unread, roles, foods, answers, read),
-  }
-}
-
-/** A title in capitals is said in a calm voice: PEAR CUPS is "Pear cups". What stands in small letters stays. */
-function calm(title: string): string {
-  const words = title.replace(/\([^)]*\)/g, '')
-  if (words !== words.toUpperCase() || words === words.toLowerCase()) return title
-  const small = title.replace(/[\p{L}'’]+/gu, (w) => (w === w.toUpperCase() ? w.toLowerCase() : w))
-  return small.charAt(0).toUpperCase() + small.slice(1)
 }
 
 /** Sets what each food does here, as answered or as guessed; and a shape that was answered. */
 function rolesOf(
-  lines: RecipeLine[],
-  texts: readonly string[],
+  { lines, read }: LinesRead,
+  texts: readonly StepText[],
   foods: FoodBook,
   answers: Answers,
 ): Map<string, RoleGuess> {
   const roles = new Map<string, RoleGuess>()
   for (const line of lines) {
-    const guess = guessRole(line, lines, texts, foods)
+    const key = lineKey(line.id, read)
+    const guess = guessRole(
+      line,
+      lines,
+      texts.map((t) => t.text),
+      foods,
+    )
     roles.set(line.id, guess)
-    const answer = answers[`role:${line.id}`]
+    const answer = answers[`role:${key}`]
     line.role = (ROLES as readonly string[]).includes(answer ?? '') ? (answer as Role) : guess.role
-    const shape = answers[`shape:${line.id}`]
+    const shape = answers[`shape:${key}`]
     if (shape !== undefined && isPreparation(shape)) line.shape = shape
   }
   return roles

@@ -5,7 +5,7 @@
 import { isUnknown, type FoodBook } from '../../food/foods'
 import { crossTo } from '../../food/weights'
 import { ROLES, type RecipeLine, type Role } from '../recipe'
-import { sentencesNaming } from './uses'
+import { sentencesNaming } from './steps/uses'
 
 export interface RoleGuess {
   role: Role

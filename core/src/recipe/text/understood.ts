@@ -11,10 +11,26 @@ export interface Unread {
   why: string
   /** By which it can be answered; none: it is only said. */
   key?: string
-  kind?: 'line' | 'amount' | 'range' | 'alternative' | 'named' | 'yield' | 'again' | 'unused'
+  kind?:
+    | 'line'
+    | 'amount'
+    | 'range'
+    | 'unit'
+    | 'alternative'
+    | 'named'
+    | 'yield'
+    | 'again'
+    | 'unused'
+    | 'sentence'
+    | 'system'
   /** Answers that lie near. */
   choices?: string[]
+  /** It may be left as Lea took it. */
+  minor?: true
 }
+/** The answer that a line is not wanted; and that what a step names is only mentioned. */
+export const OUT = 'out'
+export const MENTIONED = 'mentioned'
 /** A text of the list of ingredients, and the line that it became. */
 export interface LineRead {
   key: string

@@ -7,7 +7,10 @@ import { AmountError } from '../../amount/ratio'
 import type { System } from '../../amount/unit-words'
 import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import type { Recipe } from '../../recipe/recipe'
-import { readJsonLd } from '../../recipe/text/json-ld'
+import { readJsonLd } from '../../recipe/text/page/json-ld'
+import { readPageWords } from '../../recipe/text/page/page-words'
+import { OWN_TERM } from '../../recipe/text/page/to-json-ld'
+import { ownDataIn, withoutOwnData } from '../../recipe/text/page/to-text'
 import { readRecipe } from '../../recipe/text/read-recipe'
 import type { Answers, RecipeRead } from '../../recipe/text/understood'
 import { recipeSchema } from './recipe'
@@ -33,12 +36,39 @@ export function readRecipeFile(
   foods: FoodBook = SHIPPED_BOOK,
   answers: Answers = {},
 ): RecipeRead {
-  if (!/^\s*[<{[]/.test(source)) return readRecipe(source, system, foods, answers)
-  if (/^\s*\{/.test(source) && source.length <= 5_000_000) {
-    const own = parsed(source)
-    if (isOwn(own)) return readOwn(own)
+  if (/^\s*[{[]/.test(source) && source.length <= 5_000_000) {
+    const value = parsed(source)
+    const own = ownOf(value)
+    if (own) return readOwn(own)
+    // A chat begins with a bracket too: only what parses is data, and what plainly tries to be is named as broken.
+    if (value !== null || /^\s*(?:\{\s*["}]|\[\s*[{\]"]|\{\s*\w+\s*:|\{ not)/.test(source))
+      return readJsonLd(source, system, foods, answers)
   }
-  return readJsonLd(source, system, foods, answers)
+  if (PAGE.test(source)) {
+    const data = source.length <= 5_000_000 && source.includes(OWN_TERM) ? ownInPage(source) : null
+    return data ? readOwn(data) : readJsonLd(source, system, foods, answers)
+  }
+  const data = ownDataIn(source)
+  const own = data === null ? null : ownOf(parsed(data))
+  return own ? readOwn(own) : readRecipe(withoutOwnData(source), system, foods, answers)
+}
+
+/** A page begins with a tag, or has several; "<Media omitted>" makes none. */
+const PAGE =
+  /^\s*<(?:!doctype|!--|\?xml|html|head|body|script|div|article|main|section|table|h[1-6]|p|ul|ol|span|meta|title|link|x{5})\b/i
+
+/** Lea's own JSON, or the data that Lea put beside schema.org's. */
+function ownOf(value: unknown): Record<string, unknown> | null {
+  if (isOwn(value)) return value
+  const beside = typeof value === 'object' && value !== null && OWN_TERM in value ? value[OWN_TERM] : null
+  return isOwn(beside) ? beside : null
+}
+function ownInPage(source: string): Record<string, unknown> | null {
+  for (const script of readPageWords(source).scripts) {
+    const own = ownOf(parsed(script))
+    if (own) return own
+  }
+  return null
 }
 
 /** Broken JSON is named by the reader of pages, which takes it next. */
@@ -67,3 +97,5 @@ function readOwn(value: Record<string, unknown>): RecipeRead {
 /** The recipe as a file: readable again without loss, with the address of its schema. */
 export const recipeToJson = (recipe: Recipe): string =>
   `${JSON.stringify({ $schema: RECIPE_SCHEMA_PATH, ...recipe }, null, 2)}\n`
+
+export { recipeToText } from '../../recipe/text/page/to-text'

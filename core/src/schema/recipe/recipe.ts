@@ -3,6 +3,7 @@ import * as yup from 'yup'
 import { TECHNIQUES } from '../../craft/techniques'
 import { isPreparation } from '../../food/by-age/choking'
 import {
+  BY_EYE,
   FOOD_SHAPES,
   KEPT_IN,
   MODES,
@@ -33,6 +34,10 @@ const recipeLineSchema = yup
       .test('shape', 'Shape is not one Lea knows', (s) => s === undefined || isPreparation(s))
       .optional(),
     optional: yup.boolean().optional(),
+    byEye: yup
+      .string()
+      .oneOf([...BY_EYE], `By eye must be one of: ${BY_EYE.join(', ')}`)
+      .optional(),
   })
   .noUnknown()
 
@@ -44,6 +49,7 @@ const taskSchema = yup
     ),
     mode: oneOf(MODES, 'Mode'),
     measures: yup.boolean().optional(),
+    lines: listOf(id('Line that is measured'), 'Lines that are measured', 40).optional().default(undefined),
     turns: maybeWhole('Turns', 1, 200),
     seconds,
     place: place.optional(),

@@ -1,6 +1,7 @@
 /** How a reading compares with what a person reads: by line, by technique, by food of a step. */
 import { ratio } from '../../../src/amount/ratio'
 import { unitWord, type System } from '../../../src/amount/unit-words'
+import { convert } from '../../../src/amount/units'
 import type { RecipeLine, RecipeStep, RecipeTask } from '../../../src/recipe/recipe'
 import type { RecipeRead } from '../../../src/recipe/text/understood'
 import type { Case, WantedLine, WantedWork } from './texts'
@@ -19,19 +20,28 @@ export interface Score {
   serves: boolean
 }
 
+/** Bare "sugar" is either. */
+const same = (a: string, b: string): boolean =>
+  a === b || (/^sugar-(granulated|caster)$/.test(a) && /^sugar-(granulated|caster)$/.test(b))
 const foodFits = (line: RecipeLine, foods: readonly string[]): boolean =>
-  foods.some((f) => (f.endsWith('*') ? line.food.startsWith(f.slice(0, -1)) : line.food === f))
+  foods.some((f) => (f.endsWith('*') ? line.food.startsWith(f.slice(0, -1)) : same(line.food, f)))
 
 /** The wanted amount in the reader's unit. */
 function amountFits(line: RecipeLine, want: WantedLine, system: System): boolean {
   const unit = unitWord(want.unit, system)
   const id = unit?.unit ?? want.unit
-  return line.unit === id && ratio(want.amount).mul(unit?.times ?? 1).equals(ratio(line.amount))
+  const amount = ratio(want.amount).mul(unit?.times ?? 1)
+  return (
+    convert(amount, id, line.unit)?.equals(ratio(line.amount)) ??
+    (line.unit === id && amount.equals(ratio(line.amount)))
+  )
 }
 
 function verdictOf(line: RecipeLine, want: WantedLine, read: RecipeRead, system: System): Verdict {
   const open = read.questions.some(
-    (q) => (q.about.line === line.id && !q.key.startsWith('role:') && !q.key.startsWith('shape:')) || read.lines.some((l) => l.line === line.id && l.key === q.key),
+    (q) =>
+      (q.about.line === line.id && !q.key.startsWith('role:') && !q.key.startsWith('shape:')) ||
+      read.lines.some((l) => l.line === line.id && l.key === q.key),
   )
   const eye = 'byEye' in line && line.byEye !== undefined
   const exact = foodFits(line, want.foods) && (want.sure === '?' || amountFits(line, want, system))
@@ -55,7 +65,9 @@ function scoreLines(c: Case, read: RecipeRead): { lines: Score['lines']; extra: 
     (w) => (l) => foodFits(l, w.foods),
     (w) => (l) => w.sure !== '?' && l.food.startsWith('own:') && amountFits(l, w, c.system),
     (w) => (l) => w.sure !== '?' && amountFits(l, w, c.system),
-    (w) => (l) => l.food.startsWith('own:') && w.foods.some((f) => f.split('-').some((part) => part.length > 3 && l.food.includes(part))),
+    (w) => (l) =>
+      l.food.startsWith('own:') &&
+      w.foods.some((f) => f.split('-').some((part) => part.length > 3 && l.food.includes(part))),
   ]
   for (const test of tests)
     for (const want of c.lines) {
@@ -67,10 +79,15 @@ function scoreLines(c: Case, read: RecipeRead): { lines: Score['lines']; extra: 
   const lines = c.lines.map((want) => {
     const line = found.get(want)
     const says = `${want.sure}${want.amount} ${want.unit} ${want.foods.join('|')}${want.shape ? ` ${want.shape}` : ''}`
-    if (line) return { verdict: verdictOf(line, want, read, c.system), says: `${says} <- ${said(line)}${line.shape ? ` ${line.shape}` : ''}` }
+    if (line)
+      return {
+        verdict: verdictOf(line, want, read, c.system),
+        says: `${says} <- ${said(line)}${line.shape ? ` ${line.shape}` : ''}`,
+      }
     const words = want.foods.flatMap((f) => f.split('-')).filter((w) => w.length > 2)
     const open = asked.find((t) => words.some((w) => t.includes(w)))
-    if (open) return { verdict: (want.sure === '' ? 'asked' : 'exact') as Verdict, says: `${says} <- asked: ${open}` }
+    if (open)
+      return { verdict: (want.sure === '' ? 'asked' : 'exact') as Verdict, says: `${says} <- asked: ${open}` }
     return { verdict: 'lost' as Verdict, says }
   })
   return { lines, extra: left.map((l) => `line ${said(l)}`) }
@@ -82,39 +99,92 @@ interface At {
 }
 const isWait = (t: RecipeTask): boolean => t.mode === 'WAIT' && !t.technique.startsWith('use-')
 
-function scoreWork(c: Case, read: RecipeRead): Pick<Score, 'techniques' | 'foods' | 'minutes' | 'degrees' | 'extra'> {
+function scoreWork(
+  c: Case,
+  read: RecipeRead,
+): Pick<Score, 'techniques' | 'foods' | 'minutes' | 'degrees' | 'extra'> {
   const all: At[] = read.recipe.steps.flatMap((step) => step.tasks.map((task) => ({ step, task })))
   const free = new Set(all.filter((a) => !(a.task.mode === 'WAIT' && a.task.technique.startsWith('use-'))))
-  const out: Omit<Score, 'lines' | 'must' | 'title' | 'serves'> = { techniques: [], foods: [], minutes: [], degrees: [], extra: [] }
+  const out: Omit<Score, 'lines' | 'must' | 'title' | 'serves'> = {
+    techniques: [],
+    foods: [],
+    minutes: [],
+    degrees: [],
+    extra: [],
+  }
   const foodOf = (id: string): string => read.recipe.lines.find((l) => l.id === id)?.food ?? ''
+  /** What a put-in step made ready goes in here. */
+  const before = (step: RecipeStep): RecipeStep[] =>
+    read.recipe.steps.slice(0, read.recipe.steps.indexOf(step)).filter((x) => x.id.endsWith('-ready'))
   let at = 0
   const fits = (a: At, w: WantedWork): boolean =>
-    (w.techniques.includes('WAIT') ? isWait(a.task) : !isWait(a.task) && w.techniques.includes(a.task.technique)) &&
+    (w.techniques.includes('WAIT')
+      ? isWait(a.task)
+      : !isWait(a.task) && w.techniques.includes(a.task.technique)) &&
     (!w.adult || a.task.mode === 'ADULT')
   for (const w of c.work) {
     const says = `${w.techniques.join('|')}${w.adult ? '!' : ''}`
     const fitting = [...free].filter((a) => fits(a, w))
     // The one that takes the most of its foods, the next in order where several do.
-    const shared = (a: At): number => w.foods.filter((f) => a.step.uses.some((u) => foodOf(u.line) === f)).length
-    const best = fitting.sort((a, b) => shared(b) - shared(a) || Number(all.indexOf(a) < at) - Number(all.indexOf(b) < at) || all.indexOf(a) - all.indexOf(b))[0]
+    const ready = (a: At): RecipeStep[] => before(a.step).slice(-2)
+    const shared = (a: At): number =>
+      w.foods.filter((f) => [a.step, ...ready(a)].flatMap((x) => x.uses).some((u) => same(foodOf(u.line), f)))
+        .length
+    const best = fitting.sort(
+      (a, b) =>
+        shared(b) - shared(a) ||
+        Number(all.indexOf(a) < at) - Number(all.indexOf(b) < at) ||
+        all.indexOf(a) - all.indexOf(b),
+    )[0]
     out.techniques.push({ right: best !== undefined, says })
     if (best) {
       free.delete(best)
       at = all.indexOf(best)
     }
-    const wait = best && (best.task.mode === 'WAIT' ? best.task : best.step.tasks.slice(best.step.tasks.indexOf(best.task)).find((t) => t.mode === 'WAIT' && t.technique === best.task.technique))
+    const wait =
+      best &&
+      (best.task.mode === 'WAIT'
+        ? best.task
+        : best.step.tasks
+            .slice(best.step.tasks.indexOf(best.task))
+            .find((t) => t.mode === 'WAIT' && t.technique === best.task.technique))
     if (w.minutes !== undefined) {
-      const seconds = best ? (wait?.seconds ?? best.task.seconds) : 0
-      out.minutes.push({ right: seconds === w.minutes * 60, says: `${says} ${w.minutes}m <- ${seconds / 60}` })
+      const seconds = best
+        ? (wait?.seconds ?? best.task.seconds * (best.task.mode === 'TURNS' ? (best.task.turns ?? 1) : 1))
+        : 0
+      out.minutes.push({
+        right: seconds === w.minutes * 60,
+        says: `${says} ${w.minutes}m <- ${seconds / 60}`,
+      })
     }
-    if (w.celsius !== undefined) out.degrees.push({ right: wait?.celsius === w.celsius, says: `${says} ${w.celsius}C <- ${wait?.celsius ?? 'none'}` })
-    for (const f of w.foods) out.foods.push({ right: best !== undefined && best.step.uses.some((u) => foodOf(u.line) === f), says: `${says}: ${f}` })
+    if (w.celsius !== undefined)
+      out.degrees.push({
+        right: wait?.celsius === w.celsius,
+        says: `${says} ${w.celsius}C <- ${wait?.celsius ?? 'none'}`,
+      })
+    for (const f of w.foods)
+      out.foods.push({
+        right:
+          best !== undefined &&
+          [best.step, ...before(best.step)].some((st) => st.uses.some((u) => same(foodOf(u.line), f))),
+        says: `${says}: ${f}`,
+      })
   }
-  out.extra = [...free].filter((a) => !a.task.measures && !isPutIn(a)).map((a) => `task ${isWait(a.task) ? 'WAIT' : a.task.technique}`)
+  out.extra = [...free]
+    .filter((a) => !a.task.measures && !isPutIn(a))
+    .map((a) => `task ${isWait(a.task) ? 'WAIT' : a.task.technique}`)
   return out
 }
 /** Tasks that Lea puts in by itself: measuring, preparation, cracking. */
-const isPutIn = (a: At): boolean => /-(ready|measured)$/.test(a.step.id) || ['crack-egg', 'wash-hands', 'wash-produce'].includes(a.task.technique)
+const isPutIn = (a: At): boolean =>
+  /-(ready|measured)$/.test(a.step.id) ||
+  ['crack-egg', 'wash-hands', 'wash-produce'].includes(a.task.technique)
+
+const plainTitle = (t: string): string =>
+  t
+    .toLowerCase()
+    .replace(/\([^)]*\)|[!:)✔︎]+/g, '')
+    .trim()
 
 export function scoreOf(c: Case, read: RecipeRead): Score {
   const { lines, extra } = scoreLines(c, read)
@@ -125,7 +195,7 @@ export function scoreOf(c: Case, read: RecipeRead): Score {
     lines,
     extra: [...extra, ...work.extra],
     must: read.questions.filter((q) => q.must).length,
-    title: c.title === '' || read.recipe.title.toLowerCase() === c.title.toLowerCase(),
+    title: c.title === '' || plainTitle(read.recipe.title) === plainTitle(c.title),
     serves: c.serves === null || serves === c.serves || read.recipe.pieces?.n === c.serves,
   }
 }

@@ -8,6 +8,7 @@ import alarm from './alarm.txt?raw'
 import card from './card.txt?raw'
 import chat from './chat.txt?raw'
 import eu from './eu.txt?raw'
+import fresh from './fresh.txt?raw'
 import html from './html.txt?raw'
 import list from './list.txt?raw'
 import mail from './mail.txt?raw'
@@ -44,7 +45,7 @@ export interface Case {
   work: WantedWork[]
 }
 
-const FILES = { alarm, card, chat, eu, html, list, mail, messy, prose, scan, sections, uk, us }
+const FILES = { alarm, card, chat, eu, fresh, html, list, mail, messy, prose, scan, sections, uk, us }
 
 function lineOf(text: string): WantedLine {
   const sure = text.startsWith('?') ? '?' : text.startsWith('~') ? '~' : ''
@@ -52,7 +53,13 @@ function lineOf(text: string): WantedLine {
   const foodsOf = (food = ''): string[] => food.split('|')
   if (sure === '?') return { sure, amount: '', unit: '', foods: foodsOf(words[0]) }
   const [amount = '', unit = '', food, shape] = words
-  return { sure, amount, unit, foods: foodsOf(food), ...(shape && shape === shape.toUpperCase() && { shape }) }
+  return {
+    sure,
+    amount,
+    unit,
+    foods: foodsOf(food),
+    ...(shape && shape === shape.toUpperCase() && { shape }),
+  }
 }
 
 function workOf(text: string): WantedWork {

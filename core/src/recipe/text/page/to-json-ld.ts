@@ -1,8 +1,14 @@
-/** A recipe of Lea as schema.org Recipe, with what Lea knows. Vocabulary: schema.org/Recipe, from memory. */
-import { amountText } from '../../amount/show'
-import { ratio } from '../../amount/ratio'
-import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
-import type { Recipe, RecipeLine } from '../recipe'
+/**
+ * A recipe of Lea as schema.org Recipe, for any program that reads it; with Lea's own data beside it as a JSON literal of JSON-LD 1.1, so that
+ * the way back is whole. Vocabulary: schema.org/Recipe; W3C JSON-LD 1.1, 4.2.2; from memory.
+ */
+import { amountText } from '../../../amount/show'
+import { ratio } from '../../../amount/ratio'
+import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
+import type { Recipe, RecipeLine } from '../../recipe'
+
+/** The term that Lea's own data stands under. */
+export const OWN_TERM = 'lea:recipe'
 
 /** ISO 8601: 5400 seconds are `PT1H30M`. @param seconds whole, 0 or more */
 export function isoDuration(seconds: number): string {
@@ -11,11 +17,12 @@ export function isoDuration(seconds: number): string {
   return h === 0 && m === 0 ? 'PT0M' : `PT${h > 0 ? `${h}H` : ''}${m > 0 ? `${m}M` : ''}`
 }
 
-function lineText(line: RecipeLine, foods: FoodBook): string {
+export function lineText(line: RecipeLine, foods: FoodBook): string {
   const food = foods.all.find((f) => f.id === line.food)
   const name = food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' ')
   const amount = amountText(ratio(line.amount), line.unit)
-  return `${amount} ${name}${line.prep ? `, ${line.prep}` : ''}`
+  const how = line.byEye ? (line.byEye === 'taste' ? ', to taste' : ', by eye') : ''
+  return `${amount} ${name}${line.prep ? `, ${line.prep}` : ''}${line.optional ? ' (optional)' : ''}${how}`
 }
 
 /** @returns plain JSON-LD; waits count as cooking, the rest as preparation */
@@ -24,7 +31,7 @@ export function toJsonLd(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): Record
   const seconds = (wait: boolean): number =>
     tasks.filter((t) => (t.mode === 'WAIT') === wait).reduce((sum, t) => sum + t.seconds, 0)
   return {
-    '@context': 'https://schema.org',
+    '@context': ['https://schema.org', { lea: 'urn:lea:', [OWN_TERM]: { '@type': '@json' } }],
     '@type': 'Recipe',
     name: recipe.title,
     ...(recipe.about && { description: recipe.about }),
@@ -42,5 +49,6 @@ export function toJsonLd(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): Record
       name: s.title,
       text: s.says ?? s.title,
     })),
+    [OWN_TERM]: recipe,
   }
 }
