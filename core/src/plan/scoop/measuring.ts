@@ -59,7 +59,9 @@ export function demandOf(
     return { measured: weighed(grams.amount, 'on the scale here', `${line.text} by ${grams.source}`) }
   }
   const asked = way === 'cups' || way === 'parts'
-  const volume = asked || !hasScale ? crossTo(amount, line.unit, 'mL', line.food, words, own) : null
+  // What is too coarse for a cup is weighed, here or by an adult beforehand.
+  const coarse = task.technique === 'weigh-scale' && !asked
+  const volume = asked || (!hasScale && !coarse) ? crossTo(amount, line.unit, 'mL', line.food, words, own) : null
   if (volume) return scoop(volume.amount, `${line.text} by ${volume.source}`)
   const grams = toBase(amount, line.unit)
   return {

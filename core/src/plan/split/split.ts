@@ -63,16 +63,27 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   const washing = washFirst(step, draft)
   const all = [...washing, ...step.tasks]
   // A recipe may stir twice in one step, and names each line once for measuring.
-  const measuring = all.findIndex((t) => t.measures)
   return all.flatMap((task, i) => {
     const technique = techniqueFor(task.technique, request.rules.techniques)
     if (!technique) return []
     const again = all.slice(0, i).filter((t) => idWordOf(t) === idWordOf(task)).length
-    const lines: (PlanLine | null)[] = task.measures && i === measuring ? used : [null]
+    const lines: (PlanLine | null)[] = task.measures ? measuredAt(all, i, used) : [null]
     return lines.map((line) =>
       buildTask({ ...place, task, technique, again, line, handled, used }, draft, request),
     )
   })
+}
+
+/** The lines that a measuring task names; one that names none measures all that no other task of its step does. Once each. */
+function measuredAt(all: readonly RecipeTask[], i: number, used: readonly PlanLine[]): (PlanLine | null)[] {
+  const own = all[i]?.lines
+  if (own) {
+    const lines = used.filter((l) => own.includes(l.line))
+    return lines.length > 0 || all.length > 1 ? lines : [null]
+  }
+  if (all.findIndex((t) => t.measures && !t.lines) !== i) return [null]
+  const named = new Set(all.flatMap((t) => (t.measures ? (t.lines ?? []) : [])))
+  return used.filter((l) => !named.has(l.line))
 }
 
 /**

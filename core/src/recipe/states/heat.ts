@@ -74,6 +74,14 @@ const VERB_STEMS: Record<string, RegExp> = {
 const worse = (a: HeatLevel | null, b: HeatLevel | null): HeatLevel | null =>
   a === 'scalding' || b === 'scalding' ? 'scalding' : (a ?? b)
 
+/** Above this water begins to scald. Source: HSE on hot water outlets, 44 °C, from memory; a degree less, to be sure. */
+const SCALDS_FROM = 43
+/** It is warmed to the hand and no further: milk for yeast, "to 37 °C". */
+const isLukewarm = (step: RecipeStep): boolean =>
+  heatIn(textOf(step)) === null &&
+  step.tasks.some((t) => isHeat(t) && t.celsius !== undefined && t.celsius <= SCALDS_FROM) &&
+  step.tasks.every((t) => !isHeat(t) || t.celsius === undefined || t.celsius <= SCALDS_FROM)
+
 /** By step, one for each of its tasks. */
 export function heatOf(
   steps: readonly RecipeStep[],
@@ -106,14 +114,14 @@ export function heatOf(
             text,
             own,
             brought,
-            heatedHere: step.tasks.slice(0, i).some(isHeat),
+            heatedHere: step.tasks.slice(0, i).some(isHeat) && !isLukewarm(step),
             cooled: firstCool >= 0 && firstCool < i,
             carried: elsewhere ? null : carried,
           }),
     )
     out.set(step.id, levels)
     // What it is when the step ends.
-    const heated = step.tasks.some(isHeat)
+    const heated = step.tasks.some(isHeat) && !isLukewarm(step)
     const end = worse(stillHot(text), brought)
     if (heated) carried = worse(end, 'hot')
     else if (end !== null) carried = end

@@ -308,8 +308,12 @@ export function sectionsOf(text: string, foods: FoodBook = SHIPPED_BOOK): Sectio
     .flatMap(parted(foods))
     .map((line): Line => ({ ...line, looks: looksOf(line.text, foods) }))
   const placing = new Placing(foods)
+  // Where a heading says where the list and the telling begin, what stands before them is talk.
+  const first = lines.findIndex((l) => !AMOUNT.test(l.text) && headingOf(l.text) !== null)
+  const introduced = lines.slice(0, Math.max(0, first)).some((l) => l.looks.listed === 'yes' || l.number !== null)
   lines.forEach((line, i) => {
-    placing.place(line, lines[i + 1])
+    if (i < first && !introduced && line.looks.telling && line.looks.sentence && !line.looks.about && i > 0) placing.titles.push({ text: line.text, heading: false, poor: true })
+    else placing.place(line, lines[i + 1])
   })
   const { parts } = placing
   const { title, about, rest } = titleFrom(placing.titles)

@@ -29,7 +29,7 @@ const isLiquid = (food: Food, line: RecipeLine): boolean =>
 const isCoarse = (food: Food): boolean =>
   isUnknown(food) ||
   ['vegetable', 'fruit', 'protein'].includes(food.group ?? '') ||
-  /pastry|bread|cheese|mozzarella|feta|cheddar|butter|chocolate|pasta/.test(food.id)
+  /pastry|bread(?!crumbs)/.test(food.id)
 
 const isMeasured = (line: RecipeLine): boolean =>
   line.byEye === undefined && unitOf(line.unit).dimension !== 'count'
@@ -73,12 +73,9 @@ function measure(
   const there = step.tasks.find(
     (t) => t.mode === 'TURNS' && !t.measures && takes.includes(t.technique) && t.turns === undefined,
   )
-  if (there && !adult) {
-    Object.assign(there, {
-      measures: true,
-      lines: ids,
-      ...(there.technique === 'level-scoop' && usual !== 'level-scoop' && { technique: usual }),
-    })
+  if (there) {
+    const technique = there.technique === 'level-scoop' && usual !== 'level-scoop' ? usual : there.technique
+    Object.assign(there, { measures: true, lines: ids, technique, ...(adult && { mode: 'ADULT', seconds: 30 * lines.length }) })
     return
   }
   if (step.tasks.length >= MOST.tasks) return

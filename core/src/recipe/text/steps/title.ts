@@ -14,7 +14,8 @@ const INTO: Record<string, string> = {
 
 /** @param text the step's words; its verb leads, or its head where it has none */
 export function titleOf(text: string): string {
-  const first = text.split(/(?<=[.!?;])\s+/)[0] ?? text
+  const sentences = text.split(/(?<=[.!?;])\s+/)
+  const first = sentences.find((s) => verbHits(s).length > 0) ?? sentences[0] ?? text
   const plain = commanded(first)
   const hit = verbHits(first)[0]
   const there = hit?.verb.anywhere ? INTO[hit.verb.place ?? ''] : undefined

@@ -248,16 +248,16 @@ export function giveUses(steps: RecipeStep[], texts: readonly StepText[], named:
     const found = linesNamed(text, named, part)
     // "Stir in the rest": what is still there.
     if (found.length === 0 && THE_REST.test(text)) for (const line of unused()) take(step, line.id, 2)
-    for (const line of found) {
-      // Of two lines of one food the one of this part goes in; else the next that is still there.
+    // Of two lines of one food the one of this part goes in; else the next that is still there.
+    const chosen = found.filter((line) => {
       const twins = found.filter((l) => l.food === line.food && (left.get(l.id) ?? 0) > 0)
       const mine = twins.filter(
-        (l) =>
-          (part !== undefined && sameWords(parts.get(l.id) ?? '', part)) || mentions(text, parts.get(l.id)),
+        (l) => (part !== undefined && sameWords(parts.get(l.id) ?? '', part)) || mentions(text, parts.get(l.id)),
       )
-      const chosen =
-        mine.length > 0 ? mine : twins.slice(0, ALL.test(text) || DRY.test(text) ? twins.length : 1)
-      if (!chosen.includes(line)) continue
+      const all = ALL.test(text) || DRY.test(text)
+      return (mine.length > 0 ? mine : twins.slice(0, all ? twins.length : 1)).includes(line)
+    })
+    for (const line of chosen) {
       const at = namedAt(line, text, named)
       const before = at < 0 ? '' : text.slice(0, at)
       take(step, line.id, HALF.test(before) && !REST.test(before) ? 1 : 2)
