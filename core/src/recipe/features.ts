@@ -1,10 +1,10 @@
 /** What a recipe is like, for finding it on the shelf: heat, the age it begins at, foods by group, techniques, words to search. */
 import { countText } from '../amount/show'
 import { ratio } from '../amount/ratio'
-import { amountText } from '../amount/show'
 import { formFor } from '../craft/form'
 import { techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
+import { lineAmount } from './by-eye'
 import { isByChildren, type Place, type Recipe, type RecipeStep } from './recipe'
 
 /** How a recipe is heated. */
@@ -115,7 +115,7 @@ export function linesFor(
     const many = l.unit === 'item' && amount.compare(1) > 0
     return {
       id: l.id,
-      amount: amountText(amount, l.unit),
+      amount: lineAmount(l, amount),
       name: foodName(foods.of(l.food), many),
       prep: l.prep ?? '',
       optional: l.optional ?? false,

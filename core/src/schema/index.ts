@@ -7,7 +7,7 @@ export { childChangeSchema, childSchema, guestSchema } from './people'
 export { kitChangeSchema, recipeChangeSchema, rulesChangeSchema } from './versioned'
 export { firstVisitSchema, ownPasswordSchema, signInSchema } from './sign-in'
 export { passwordFault } from './password'
-export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson } from './recipe/recipe-file'
+export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson, recipeToText } from './recipe/recipe-file'
 export { recipeJsonSchema } from './recipe/recipe-schema'
 export { recipeSchema } from './recipe/recipe'
 export {

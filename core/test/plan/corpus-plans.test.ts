@@ -42,18 +42,29 @@ describe('every text becomes a plan', () => {
       out.log(
         `== ${name}: ${read.recipe.title} for ${read.recipe.serves}\n` +
           plan.tasks
-            .map((t) => `${t.step} | ${t.technique}${t.uses.length === 1 && t.measured ? `(${t.uses[0]})` : ''} ${t.mode} n${t.n} ${t.seconds}s ${t.place}${t.measured ? ` M:${t.measured.by}` : ''}${t.hazard ? ` !${t.hazard}` : ''}`)
+            .map(
+              (t) =>
+                `${t.step} | ${t.technique}${t.uses.length === 1 && t.measured ? `(${t.uses[0]})` : ''} ${t.mode} n${t.n} ${t.seconds}s ${t.place}${t.measured ? ` M:${t.measured.by}` : ''}${t.hazard ? ` !${t.hazard}` : ''}`,
+            )
             .join('\n') +
           `\n${plan.findings.map((f) => `  ? ${f.says}`).join('\n')}`,
       )
     // Every line with a measure of volume or weight is measured by somebody, once.
     for (const line of read.recipe.lines) {
-      if (line.byEye || unitOf(line.unit).dimension === 'count' || !read.recipe.steps.some((s) => s.uses.some((u) => u.line === line.id))) continue
-      const tasks = plan.tasks.filter((t) => t.measured && t.uses.length === 1 && t.uses[0]?.endsWith(line.id))
+      if (
+        line.byEye ||
+        unitOf(line.unit).dimension === 'count' ||
+        !read.recipe.steps.some((s) => s.uses.some((u) => u.line === line.id))
+      )
+        continue
+      const tasks = plan.tasks.filter(
+        (t) => t.measured && t.uses.length === 1 && t.uses[0]?.endsWith(line.id),
+      )
       expect(tasks.length, `${line.id} is measured by ${tasks.length}`).toBeGreaterThan(0)
     }
     // An egg is cracked, never poured or scooped.
     for (const t of plan.tasks)
-      if (t.measured && t.handles.some((f) => /^egg-(?:hen|yolk|white)$/.test(f))) expect(['crack-egg', 'separate-egg', 'count-out']).toContain(t.technique)
+      if (t.measured && t.handles.some((f) => /^egg-(?:hen|yolk|white)$/.test(f)))
+        expect(['crack-egg', 'separate-egg', 'count-out']).toContain(t.technique)
   })
 })

@@ -49,14 +49,14 @@ describe('what Lea asks of a messy recipe', () => {
     const out = read({ [q.key ?? '']: OUT })
     expect(out.recipe.lines.map((l) => l.food)).not.toContain('salt')
     expect(out.notes).toContain('left out: salt, to taste')
-    expect(
-      read({ [q?.key ?? '']: '1 pinch salt' }).recipe.lines.find((l) => l.food === 'salt'),
-    ).toMatchObject({ amount: '1', unit: 'pinch' })
+    expect(read({ [q.key ?? '']: '1 pinch salt' }).recipe.lines.find((l) => l.food === 'salt')).toMatchObject(
+      { amount: '1', unit: 'pinch' },
+    )
   })
   it('an answer that cannot be read either is asked again, with its own words', () => {
     const q = { key: first.lines.find((l) => l.line === 'salt')?.key }
     const after = read({ [q.key ?? '']: 'just some' })
-    expect(after.questions.find((x) => x.key === q?.key)?.text).toBe('just some')
+    expect(after.questions.find((x) => x.key === q.key)?.text).toBe('just some')
   })
   it('what only a step names: a line more, or only mentioned', () => {
     // While there is milk in a line, butter brings nothing that is not looked for; without it, it does. The "milk" of the step is the

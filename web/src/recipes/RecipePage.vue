@@ -4,7 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { variantsOf } from '@lea/core/plan'
 import { changesIn, linesFor, pictureOf, stepWork, themeWords, toJsonLd } from '@lea/core/recipe'
-import { recipeToJson } from '@lea/core/schema'
+import { recipeToJson, recipeToText } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import Amount from '../parts/Amount.vue'
@@ -43,6 +43,9 @@ function asJsonLd(): void {
       'application/ld+json',
       JSON.stringify(toJsonLd(recipe.value, foods.value), null, 2),
     )
+}
+function asText(): void {
+  if (recipe.value) saveText(`${fileName.value}.txt`, 'text/plain', recipeToText(recipe.value, foods.value))
 }
 const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9-]+/gi, '-'))
 </script>
@@ -172,6 +175,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
         <span class="font-semibold">Take it along:</span>
         <button type="button" class="btn" @click="print">Print</button>
         <button type="button" class="btn" @click="asJson">Lea’s file (JSON)</button>
+        <button type="button" class="btn" @click="asText">Plain text</button>
         <button type="button" class="btn" @click="asJsonLd">For web pages (schema.org)</button>
       </p>
     </article>

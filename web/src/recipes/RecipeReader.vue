@@ -3,27 +3,28 @@
  * A recipe in words, read into Lea's: the text at the left, what Lea understood at the right, a short question in line wherever it is not
  * sure. Answers can be taken back one by one; the text and the answers are kept on this device until the recipe is.
  */
-import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
-import { foodName } from '@lea/core/food'
 import {
+  type AnswerGiven,
   type ReadQuestion,
   type Recipe,
   type RecipeRead,
+  answerGiven,
   linesFor,
+  readCount,
+  readStatus,
   roleWords,
-  stepWork,
 } from '@lea/core/recipe'
 import { reader } from '../workers/reader'
-import { Undo2 } from '@lucide/vue'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
-import Picture from '../parts/pictures/Picture.vue'
 import Amount from '../parts/Amount.vue'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
+import AnsweredList from './AnsweredList.vue'
 import AskLine from './AskLine.vue'
+import ReadSteps from './ReadSteps.vue'
 
 const KEY = 'lea-recipe-draft:read'
 const settingStore = useSettingStore()
@@ -31,7 +32,7 @@ const foods = useFoods()
 const router = useRouter()
 const text = ref('')
 /** In the order in which they were given. */
-const answers = ref<{ key: string; answer: string }[]>([])
+const answers = ref<AnswerGiven[]>([])
 const read = ref<RecipeRead | null>(null)
 const fault = ref('')
 const saving = ref(false)
@@ -40,9 +41,10 @@ onMounted(async () => {
   await settingStore.load()
   const kept = localStorage.getItem(KEY)
   if (!kept) return
-  const draft = JSON.parse(kept) as { text: string; answers: { key: string; answer: string }[] }
+  const draft = JSON.parse(kept) as { text: string; answers: Partial<AnswerGiven>[] }
   text.value = draft.text
-  answers.value = draft.answers
+  // Answers of an older version go by keys that are no more.
+  answers.value = draft.answers.filter((a): a is AnswerGiven => a.text !== undefined && a.asks !== undefined)
   void understand()
 })
 const keep = (): void => {
@@ -74,13 +76,14 @@ function begin(): void {
   answers.value = []
   void understand()
 }
-function answer(key: string, value: string): void {
+function answer(question: ReadQuestion, value: string): void {
   if (value.trim() === '') return
-  answers.value = [...answers.value.filter((a) => a.key !== key), { key, answer: value.trim() }]
+  const rest = answers.value.filter((a) => a.key !== question.key)
+  answers.value = [...rest, answerGiven(question, value.trim())]
   void understand()
 }
-function undo(): void {
-  answers.value = answers.value.slice(0, -1)
+function takeBack(key: string): void {
+  answers.value = answers.value.filter((a) => a.key !== key)
   void understand()
 }
 async function openFile(event: Event): Promise<void> {
@@ -97,7 +100,7 @@ async function openFile(event: Event): Promise<void> {
 
 const asked = (where: (q: ReadQuestion) => boolean): ReadQuestion[] =>
   (read.value?.questions ?? []).filter(where)
-const must = computed(() => asked((q) => q.must).length)
+const status = computed(() => (read.value ? readStatus(read.value) : { open: 0, says: '' }))
 const lines = computed(() =>
   read.value ? linesFor(read.value.recipe, read.value.recipe.serves, foods.value) : [],
 )
@@ -114,12 +117,6 @@ const others = computed(() => {
   return asked((q) => !q.about.line && !q.about.step && !keys.has(q.key))
 })
 const only = computed(() => (read.value?.unread ?? []).filter((u) => !u.kind && u.part !== 'other'))
-const goesIn = (uses: { line: string }[]): string =>
-  uses
-    .map((u) => read.value?.recipe.lines.find((l) => l.id === u.line))
-    .flatMap((l) => (l ? foodName(foods.value.of(l.food)) : []))
-    .join(', ')
-
 /** It is kept as a recipe of the setting, and opened in the editor or on its page. */
 async function keepIt(then: 'page' | 'edit'): Promise<void> {
   if (!read.value) return
@@ -146,13 +143,22 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
         <p class="text-soft">Paste its words, or open a page or a file that you saved. Nothing is fetched.</p>
       </div>
       <span v-if="read" class="flex flex-wrap items-center gap-2">
-        <button type="button" class="btn" :disabled="answers.length === 0" @click="undo">
-          <Undo2 class="size-4" aria-hidden="true" />Take the last answer back
-        </button>
-        <button type="button" class="btn" :disabled="must > 0 || saving" @click="keepIt('edit')">
+        <button
+          type="button"
+          class="btn"
+          :disabled="status.open > 0 || saving"
+          aria-describedby="read-status"
+          @click="keepIt('edit')"
+        >
           Keep it and go on writing
         </button>
-        <button type="button" class="btn btn-main" :disabled="must > 0 || saving" @click="keepIt('page')">
+        <button
+          type="button"
+          class="btn btn-main"
+          :disabled="status.open > 0 || saving"
+          aria-describedby="read-status"
+          @click="keepIt('page')"
+        >
           Keep it
         </button>
       </span>
@@ -195,20 +201,18 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
             }}<template v-if="read.recipe.pieces">
               · {{ read.recipe.pieces.n }} {{ read.recipe.pieces.what }}</template
             >
-            · {{ read.recipe.lines.length }} lines and {{ read.recipe.steps.length }} steps were read
+            · {{ readCount(read) }}
           </p>
           <p
+            id="read-status"
             role="status"
             class="mb-2 border-l-4 pl-2 font-semibold"
-            :class="must > 0 ? 'border-paprika text-paprika' : 'border-moss text-moss'"
+            :class="status.open > 0 ? 'border-paprika text-paprika' : 'border-moss text-moss'"
           >
-            {{
-              must > 0
-                ? `${countText(must, 'question')} to answer before it is kept: what is in no line is looked for in nobody’s allergies.`
-                : 'Nothing must be answered any more. Look each line and step over before you keep it.'
-            }}
+            {{ status.says }}
           </p>
-          <AskLine v-for="q in others" :key="q.key" :question="q" @answer="answer(q.key, $event)" />
+          <AnsweredList v-if="answers.length > 0" :answers="answers" @take-back="takeBack" />
+          <AskLine v-for="q in others" :key="q.key" :question="q" @answer="answer(q, $event)" />
           <h3 class="mt-2 border-b border-ink text-lg">Goes in</h3>
           <ul>
             <li v-for="l in read.lines" :key="l.key" class="border-b border-line py-1">
@@ -225,47 +229,12 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
                 v-for="q in ofLine(l.line, l.key)"
                 :key="q.key"
                 :question="q"
-                @answer="answer(q.key, $event)"
+                @answer="answer(q, $event)"
                 @settled="understand"
               />
             </li>
           </ul>
-          <h3 class="mt-3 border-b border-ink text-lg">Is done</h3>
-          <ol>
-            <li
-              v-for="s in read.recipe.steps"
-              :key="s.id"
-              class="grid grid-cols-[2.2rem_1fr] gap-2 border-b border-line py-1.5"
-            >
-              <Picture :name="s.picture" class="size-8" />
-              <div>
-                <p>{{ s.says }}</p>
-                <ul class="flex flex-wrap gap-x-2 gap-y-0.5 text-sm">
-                  <li
-                    v-for="(w, k) in stepWork(s)"
-                    :key="k"
-                    class="rounded-sm border px-1.5"
-                    :class="
-                      w.by === 'adult'
-                        ? 'border-ochre font-semibold text-ochre'
-                        : w.by === 'wait'
-                          ? 'border-dashed border-slate text-slate'
-                          : 'border-beet text-beet'
-                    "
-                  >
-                    {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
-                  </li>
-                  <li v-if="goesIn(s.uses)" class="text-teal">with {{ goesIn(s.uses) }}</li>
-                </ul>
-                <AskLine
-                  v-for="q in ofStep(s.id)"
-                  :key="q.key"
-                  :question="q"
-                  @answer="answer(q.key, $event)"
-                />
-              </div>
-            </li>
-          </ol>
+          <ReadSteps :read="read" :asked="ofStep" @answer="answer" />
           <p v-if="read.recipe.equipment.length > 0" class="mt-2">
             <span class="font-semibold">On hand:</span> {{ read.recipe.equipment.join(', ') }}
           </p>

@@ -38,6 +38,7 @@ function lineWith(
     line: line.id,
     role: line.role,
     ...(line.prep && { prep: line.prep }),
+    ...(line.byEye && { byEye: line.byEye }),
   }
   const inForm = (shape: string | undefined): { shape?: string } => (shape ? { shape } : {})
   const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)

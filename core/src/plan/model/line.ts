@@ -1,6 +1,6 @@
 /** A line of a bowl and how it is measured. */
 import type { Ratio } from '../../amount/ratio'
-import type { Role } from '../../recipe/recipe'
+import type { ByEye, Role } from '../../recipe/recipe'
 
 /** So many level scoops of one measure. */
 export interface ScoopPart {
@@ -46,6 +46,8 @@ export interface PlanLine {
   method?: string
   prep?: string
   shape?: string
+  /** Nobody measures it. */
+  byEye?: ByEye
   /** In which bowls it stands, where an own bowl is apart: `apart`, or all the `rest`. */
   only?: 'apart' | 'rest'
   /** Seen from the recipe: what one batch as written holds. */

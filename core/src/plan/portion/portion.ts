@@ -11,6 +11,7 @@ import { unitOf } from '../../amount/units'
 import { wholeTins } from '../../amount/whole'
 import { foodName } from '../../food/foods'
 import { crossTo, EGG_SIZES, formWords } from '../../food/weights'
+import { lineAmount } from '../../recipe/by-eye'
 import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from './batches'
 import { standsIn } from '../adapt/bowls'
@@ -34,9 +35,9 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
           ...line,
           amount,
           name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
-          text: amountText(amount, line.unit),
-          recipeText: amountText(line.amount, line.unit),
-          ...also({ ...line, amount }, request),
+          text: lineAmount(line, amount),
+          recipeText: lineAmount(line, line.amount),
+          ...(line.byEye === undefined && also({ ...line, amount }, request)),
         }
       })
     return { ...bowl, factor: toText(factor), lines }

@@ -61,7 +61,8 @@ export function demandOf(
   const asked = way === 'cups' || way === 'parts'
   // What is too coarse for a cup is weighed, here or by an adult beforehand.
   const coarse = task.technique === 'weigh-scale' && !asked
-  const volume = asked || (!hasScale && !coarse) ? crossTo(amount, line.unit, 'mL', line.food, words, own) : null
+  const volume =
+    asked || (!hasScale && !coarse) ? crossTo(amount, line.unit, 'mL', line.food, words, own) : null
   if (volume) return scoop(volume.amount, `${line.text} by ${volume.source}`)
   const grams = toBase(amount, line.unit)
   return {

@@ -59,8 +59,9 @@ export function splitFood(words: string, foods: FoodBook): FoodWords {
     extra.push(plus[1])
     text = text.slice(0, plus.index)
   }
-  let { food, tail } = partsOf(text, foods)
-  const prep = [...tail, ...said]
+  const parts = partsOf(text, foods)
+  let { food } = parts
+  const prep = [...parts.tail, ...said]
   const size = SIZE.exec(food)
   if (size?.[1] && size[0].length < food.length) {
     extra.push(size[1].toLowerCase())

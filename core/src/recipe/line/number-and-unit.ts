@@ -31,12 +31,12 @@ export function afterNumber(number: Leading, system: System, notes: string[]): H
   const vague = vagueSpoon(number.rest)
   if (vague) return { unit: unitWord(vague.unit, system) ?? ITEM, words: vague.rest, spoon: vague.called }
   skipSizes(number, system, notes)
-  const { unit, words: after } = cut(number, system)
+  const { unit, words: after } = unitCut(number, system)
   const words = aside(after, system, notes)
   const plus = /^(?:\+|plus|and|&) (.+)$/i.exec(words)
   const added = leadingNumber(plus?.[1] ?? words)
   if (!added) return { unit, words: dropOf(words) }
-  const second = cut(added, system)
+  const second = unitCut(added, system)
   const same = unitOf(second.unit.unit).dimension === unitOf(unit.unit).dimension
   // "1 lb 2 oz" is one amount; "1 pint 400 g tin" is none.
   if (!plus && (!same || second.unit === ITEM || unitOf(unit.unit).dimension === 'count'))
@@ -61,7 +61,7 @@ const isUnitHere = (word: string, text: string, system: System): boolean =>
   unitWord(word, system) !== null && text.slice(word.length).trim() !== ''
 
 /** The rough cut: the parser says what of the words is a unit; which unit it is in this system, `unitWord` says. */
-export function cut(number: Leading, system: System): { unit: UnitRead; words: string } {
+function unitCut(number: Leading, system: System): { unit: UnitRead; words: string } {
   const { rest } = number
   // "T" and "t" are told apart by case, which the parser does not keep.
   const first = /^[^\s,(/+]+/.exec(rest)?.[0] ?? ''

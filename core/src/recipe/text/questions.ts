@@ -75,6 +75,14 @@ function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
   switch (u.kind) {
     case 'line':
       return [{ ...line, asks: 'This line could not be read: it ' + u.why, choices: [out] }]
+    case 'none':
+      return [
+        {
+          ...line,
+          asks: 'No ingredient was found, so nothing could be looked for in anybody’s allergies. What goes in? Several with semicolons between them.',
+          choices: [],
+        },
+      ]
     case 'amount':
       return [{ ...line, asks: 'How much of it?', choices: [...near, out], must: false, taken: 'by eye' }]
     case 'range':

@@ -10,10 +10,13 @@ import { splitLine } from '../line/split-line'
 import type { RecipeLine } from '../recipe'
 import { idFor } from './ids'
 import { keyIn } from './keys'
-import type { PlacedText } from './layout/sections'
+import { listOn } from './layout/lists'
+import type { PlacedText } from './layout/placed'
 import { MENTIONED, OUT, type Answers, type LineRead, type Unread } from './understood'
 
 const MOST = 40
+/** Lines that somebody typed where none was found. */
+const NO_LINES = 'add:lines'
 
 export interface LinesRead {
   lines: RecipeLine[]
@@ -47,7 +50,13 @@ export function readLines(
   const out: LinesRead = { lines: [], read: [], unread: [], notes: [], parts: new Map(), words: new Map() }
   for (const source of sourcesOf(texts, foods, answers)) readOne(source, out, system, foods, answers, serves)
   if (out.lines.length === 0)
-    out.unread.push({ part: 'ingredient', text: '', why: 'no ingredient line was found' })
+    out.unread.push({
+      part: 'ingredient',
+      text: '',
+      why: 'no ingredient line was found',
+      key: NO_LINES,
+      kind: 'none',
+    })
   return out
 }
 
@@ -67,6 +76,7 @@ function sourcesOf(texts: readonly PlacedText[], foods: FoodBook, answers: Answe
     .flatMap((key) =>
       (answers[key] ?? '')
         .split(/\n+/)
+        .flatMap((t) => listOn(t, foods) ?? [t])
         .filter((t) => t.trim() !== '')
         .map((text, i): Source => ({ key: i === 0 ? key : `${key}#${i}`, text, typed: true })),
     )

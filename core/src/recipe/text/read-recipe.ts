@@ -11,14 +11,15 @@ import { PLACES, RECIPE_SCHEMA, ROLES, type Recipe, type RecipeLine, type Role }
 import { idFor } from './ids'
 import { lineKey } from './line-key'
 import { phrasesIn } from './layout/prose'
-import { sectionsOf, type PlacedText, type Sections } from './layout/sections'
+import type { PlacedText, Sections } from './layout/placed'
+import { sectionsOf } from './layout/sections'
 import { readLine } from '../line/read-line'
 import { splitLine } from '../line/split-line'
 import { questionsOf } from './questions'
 import { readLines, type LinesRead } from './read-lines'
 import { putEggsIn, putMeasuringIn, putPreparationIn, putWashingIn } from './steps/put-in'
 import { readSteps } from './steps/read-steps'
-import { giveUses, type Named, type StepText } from './steps/uses'
+import { giveUses, type NamedLines, type StepText } from './steps/uses'
 import { guessRole, type RoleGuess } from './roles'
 import { systemIn } from './system'
 import { unlisted } from './unlisted'
@@ -61,7 +62,7 @@ export function recipeOf(
   unread.push(...listed.unread)
   notes.push(...listed.notes)
   const { lines } = listed
-  const named: Named = { lines, parts: listed.parts, words: listed.words, foods }
+  const named: NamedLines = { lines, parts: listed.parts, words: listed.words, foods }
   const method = readSteps(parts.steps, answers, named, system === 'us')
   unread.push(...method.unread)
   const { steps, texts } = method

@@ -13,6 +13,7 @@ export interface Unread {
   key?: string
   kind?:
     | 'line'
+    | 'none'
     | 'amount'
     | 'range'
     | 'unit'

@@ -1,6 +1,6 @@
 /** How much a recipe makes: for how many, and in how many pieces; from what it says of it, else from what the telling divides it into. */
 import type { Recipe } from '../recipe'
-import type { Sections } from './layout/sections'
+import type { Sections } from './layout/placed'
 import { secondsIn, valueOf } from './steps/times'
 import type { Answers, Unread } from './understood'
 

@@ -57,11 +57,19 @@ export function readRecipeFile(
 const PAGE =
   /^\s*<(?:!doctype|!--|\?xml|html|head|body|script|div|article|main|section|table|h[1-6]|p|ul|ol|span|meta|title|link|x{5})\b/i
 
-/** Lea's own JSON, or the data that Lea put beside schema.org's. */
-function ownOf(value: unknown): Record<string, unknown> | null {
+/** Lea's own JSON, or the data that Lea put beside schema.org's; alone, in a list or in a graph. */
+function ownOf(value: unknown, depth = 0): Record<string, unknown> | null {
   if (isOwn(value)) return value
-  const beside = typeof value === 'object' && value !== null && OWN_TERM in value ? value[OWN_TERM] : null
-  return isOwn(beside) ? beside : null
+  if (typeof value !== 'object' || value === null || depth > 3) return null
+  const nodes: unknown[] = Array.isArray(value)
+    ? value
+    : Object.entries(value).flatMap(([k, v]) => (k === OWN_TERM || k === '@graph' ? [v] : []))
+  if (nodes.length > 50) return null
+  for (const node of nodes) {
+    const own = ownOf(node, depth + 1)
+    if (own) return own
+  }
+  return null
 }
 function ownInPage(source: string): Record<string, unknown> | null {
   for (const script of readPageWords(source).scripts) {

@@ -86,9 +86,8 @@ function scoreLines(c: Case, read: RecipeRead): { lines: Score['lines']; extra: 
       }
     const words = want.foods.flatMap((f) => f.split('-')).filter((w) => w.length > 2)
     const open = asked.find((t) => words.some((w) => t.includes(w)))
-    if (open)
-      return { verdict: (want.sure === '' ? 'asked' : 'exact') as Verdict, says: `${says} <- asked: ${open}` }
-    return { verdict: 'lost' as Verdict, says }
+    if (open) return { verdict: want.sure === '' ? 'asked' : 'exact', says: `${says} <- asked: ${open}` }
+    return { verdict: 'lost', says }
   })
   return { lines, extra: left.map((l) => `line ${said(l)}`) }
 }
@@ -183,7 +182,7 @@ const isPutIn = (a: At): boolean =>
 const plainTitle = (t: string): string =>
   t
     .toLowerCase()
-    .replace(/\([^)]*\)|[!:)✔︎]+/g, '')
+    .replace(/\([^)]*\)|[!:)]+|\u2714\ufe0e?/g, '')
     .trim()
 
 export function scoreOf(c: Case, read: RecipeRead): Score {

@@ -34,12 +34,12 @@ const isUnit = (text: string): boolean => unitWord(/^[\p{L}.]+/u.exec(text)?.[0]
 /** @returns its parts, each with an amount or a food; null where it is no list */
 export function listOn(text: string, foods: FoodBook): string[] | null {
   const held: string[] = []
-  const plain = text.replace(/\([^)]*\)/g, (inside) => `\u0001${held.push(inside) - 1}\u0002`)
+  const plain = text.replace(/\([^)]*\)/g, (inside) => `‹${held.push(inside) - 1}›`)
   const dashed = (plain.match(DASHES) ?? []).length >= 2 && !plain.includes(',')
   const parts = plain
     .replace(/[.\s]+$/, '')
     .split(dashed ? /\s+[-–]\s+/u : SEPARATOR)
-    .map((p) => p.replace(/\u0001(\d+)\u0002/g, (_, n: string) => held[Number(n)] ?? '').trim())
+    .map((p) => p.replace(/‹(\d+)›/g, (_, n: string) => held[Number(n)] ?? '').trim())
     .filter((p) => p !== '')
   if (parts.length < 2 || parts.some((p) => isTelling(p))) return null
   const out: string[] = []

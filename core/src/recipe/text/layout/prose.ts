@@ -21,15 +21,15 @@ const VESSEL =
 const NO_FOOD =
   /^(?:about )?(?:[\d½⅓⅔¼¾⅛/., -]+|\p{L}+\s)\s*(?:cm|mm|inch|in|min|mins|minutes?|hours?|hrs?|seconds?|°|degrees?|times|days?)\b/iu
 
-export interface Phrase {
+export interface AmountPhrase {
   text: string
   food: string
   unit: string
 }
 
 /** Amounts with a food that Lea knows, in the order of the telling; the longest words that name one food whole. */
-export function phrasesIn(text: string, system: System, foods: FoodBook): Phrase[] {
-  const out: Phrase[] = []
+export function phrasesIn(text: string, system: System, foods: FoodBook): AmountPhrase[] {
+  const out: AmountPhrase[] = []
   let from = 0
   for (const m of text.matchAll(START)) {
     const made = MADE.test(text.slice(Math.max(0, m.index - 40), m.index))
@@ -48,7 +48,7 @@ export function phrasesIn(text: string, system: System, foods: FoodBook): Phrase
   return out
 }
 
-function longest(text: string, system: System, foods: FoodBook): Phrase | null {
+function longest(text: string, system: System, foods: FoodBook): AmountPhrase | null {
   const ends = [...text.matchAll(STOP)]
     .map((m) => m.index)
     .filter((i) => i > 2)

@@ -2,9 +2,8 @@
  * A recipe of Lea as schema.org Recipe, for any program that reads it; with Lea's own data beside it as a JSON literal of JSON-LD 1.1, so that
  * the way back is whole. Vocabulary: schema.org/Recipe; W3C JSON-LD 1.1, 4.2.2; from memory.
  */
-import { amountText } from '../../../amount/show'
-import { ratio } from '../../../amount/ratio'
 import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
+import { lineAmount } from '../../by-eye'
 import type { Recipe, RecipeLine } from '../../recipe'
 
 /** The term that Lea's own data stands under. */
@@ -20,9 +19,13 @@ export function isoDuration(seconds: number): string {
 export function lineText(line: RecipeLine, foods: FoodBook): string {
   const food = foods.all.find((f) => f.id === line.food)
   const name = food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' ')
-  const amount = amountText(ratio(line.amount), line.unit)
-  const how = line.byEye ? (line.byEye === 'taste' ? ', to taste' : ', by eye') : ''
-  return `${amount} ${name}${line.prep ? `, ${line.prep}` : ''}${line.optional ? ' (optional)' : ''}${how}`
+  const prep = line.prep ? `, ${line.prep}` : ''
+  const optional = line.optional ? ' (optional)' : ''
+  const amount = lineAmount(line, line.amount)
+  // "salt, to taste": what nobody measures stands behind its food.
+  return line.byEye !== undefined && /^(?:to|by) /.test(amount)
+    ? `${name}${prep}${optional}, ${amount}`
+    : `${amount} ${name}${prep}${optional}`
 }
 
 /** @returns plain JSON-LD; waits count as cooking, the rest as preparation */

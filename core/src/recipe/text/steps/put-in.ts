@@ -75,7 +75,12 @@ function measure(
   )
   if (there) {
     const technique = there.technique === 'level-scoop' && usual !== 'level-scoop' ? usual : there.technique
-    Object.assign(there, { measures: true, lines: ids, technique, ...(adult && { mode: 'ADULT', seconds: 30 * lines.length }) })
+    Object.assign(there, {
+      measures: true,
+      lines: ids,
+      technique,
+      ...(adult && { mode: 'ADULT', seconds: 30 * lines.length }),
+    })
     return
   }
   if (step.tasks.length >= MOST.tasks) return

@@ -10,7 +10,7 @@ import { contentKey } from '../keys'
 import { readStep, sentencesOf, type Reading } from './step'
 import { isNight, secondsIn } from './times'
 import { titleOf } from './title'
-import { linesNamed, type Named, type StepText } from './uses'
+import { linesNamed, type NamedLines, type StepText } from './uses'
 
 const MOST = { steps: 40, tasks: 12, says: 300 }
 
@@ -25,7 +25,7 @@ interface Piece {
 /** The sentences of one text, put together where they are one step. */
 function piecesOf(
   { text, part }: StepText,
-  named: Named,
+  named: NamedLines,
   reading: Reading,
   answers: Answers,
   apart: boolean,
@@ -104,7 +104,7 @@ function isOwn(last: Piece, next: Piece): boolean {
 export function readSteps(
   texts: readonly StepText[],
   answers: Answers,
-  named: Named,
+  named: NamedLines,
   us: boolean,
 ): { steps: RecipeStep[]; texts: StepText[]; read: StepRead[]; unread: Unread[] } {
   const read = (apart: boolean): Piece[] => {

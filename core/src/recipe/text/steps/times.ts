@@ -52,7 +52,6 @@ function all(text: string): Said[] {
   const out: Said[] = []
   for (const m of text.matchAll(DURATION)) {
     const [whole, from = '', to, unit = '', and] = m
-    if (/^\d+(?:[.,]\d+)?$/.test(from) && /^h$/i.test(unit) && false) continue
     if (NOT_LONG.test(text.slice(0, m.index))) continue
     const n = valueOf(to ?? from) + (and === 'half' ? 0.5 : and === 'quarter' ? 0.25 : 0)
     out.push({

@@ -94,7 +94,7 @@ const NO_HEADS = new Set(
   ),
 )
 
-export interface Named {
+export interface NamedLines {
   lines: readonly RecipeLine[]
   /** The heading that a line stands under. */
   parts: ReadonlyMap<string, string>
@@ -109,7 +109,7 @@ const patternOf = (name: string): RegExp =>
 
 const cache = new WeakMap<readonly RecipeLine[], Map<string, RegExp[]>>()
 /** Words by which a line may be named: the whole names, and the last word of each ("plain flour" is "flour"). */
-function namesOf(line: RecipeLine, { lines, foods, words }: Named): RegExp[] {
+function namesOf(line: RecipeLine, { lines, foods, words }: NamedLines): RegExp[] {
   const known = cache.get(lines) ?? new Map<string, RegExp[]>()
   cache.set(lines, known)
   const key = `${line.id}|${line.food}`
@@ -138,7 +138,7 @@ function namesOf(line: RecipeLine, { lines, foods, words }: Named): RegExp[] {
 }
 
 /** Where a text names a line: the first place, or -1. */
-function namedAt(line: RecipeLine, text: string, named: Named): number {
+function namedAt(line: RecipeLine, text: string, named: NamedLines): number {
   for (const p of namesOf(line, named)) {
     const at = text.search(p)
     if (at >= 0) return at
@@ -153,7 +153,7 @@ function namedAt(line: RecipeLine, text: string, named: Named): number {
 }
 
 /** Lines that a text names; "ground coriander" is not the fresh one beside it, and "peanut butter" no butter. */
-function namedIn(text: string, named: Named): RecipeLine[] {
+function namedIn(text: string, named: NamedLines): RecipeLine[] {
   const found = named.lines.flatMap((line) => {
     const [at, length] = spanOf(line, text, named)
     return at < 0 ? [] : [{ line, at, end: at + length }]
@@ -168,7 +168,7 @@ function namedIn(text: string, named: Named): RecipeLine[] {
     )
     .map((f) => f.line)
 }
-function spanOf(line: RecipeLine, text: string, named: Named): [number, number] {
+function spanOf(line: RecipeLine, text: string, named: NamedLines): [number, number] {
   for (const p of namesOf(line, named)) {
     const m = p.exec(text)
     if (m) return [m.index, m[0].length]
@@ -178,12 +178,12 @@ function spanOf(line: RecipeLine, text: string, named: Named): [number, number] 
 
 /** The sentences in which a line's food is named. */
 export function sentencesNaming(line: RecipeLine, texts: readonly string[], foods: FoodBook): string[] {
-  const named: Named = { lines: [line], parts: new Map(), foods, words: new Map() }
+  const named: NamedLines = { lines: [line], parts: new Map(), foods, words: new Map() }
   return texts.flatMap((t) => t.split(/(?<=[.!?;])\s+/)).filter((s) => namedAt(line, s, named) >= 0)
 }
 
 /** Lines that a text names: by name, by kind, by their part, or all of them. */
-export function linesNamed(text: string, named: Named, part?: string): RecipeLine[] {
+export function linesNamed(text: string, named: NamedLines, part?: string): RecipeLine[] {
   const { lines, parts } = named
   const own = namedIn(text, named)
   const byRole = (roles: readonly string[]): RecipeLine[] => lines.filter((l) => roles.includes(l.role))
@@ -233,7 +233,7 @@ export interface StepText {
 }
 
 /** Gives each step its uses. @returns lines that no step names */
-export function giveUses(steps: RecipeStep[], texts: readonly StepText[], named: Named): RecipeLine[] {
+export function giveUses(steps: RecipeStep[], texts: readonly StepText[], named: NamedLines): RecipeLine[] {
   const { lines, parts } = named
   const left = new Map(lines.map((l) => [l.id, 2]))
   const take = (step: RecipeStep, line: string, halves: number): void => {
@@ -252,7 +252,8 @@ export function giveUses(steps: RecipeStep[], texts: readonly StepText[], named:
     const chosen = found.filter((line) => {
       const twins = found.filter((l) => l.food === line.food && (left.get(l.id) ?? 0) > 0)
       const mine = twins.filter(
-        (l) => (part !== undefined && sameWords(parts.get(l.id) ?? '', part)) || mentions(text, parts.get(l.id)),
+        (l) =>
+          (part !== undefined && sameWords(parts.get(l.id) ?? '', part)) || mentions(text, parts.get(l.id)),
       )
       const all = ALL.test(text) || DRY.test(text)
       return (mine.length > 0 ? mine : twins.slice(0, all ? twins.length : 1)).includes(line)
