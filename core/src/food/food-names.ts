@@ -47,7 +47,7 @@ const SAYS_NOTHING = list(
     'beaten whisked sifted sieved toasted roasted chilled cooled halved quartered trimmed torn snipped rinsed drained washed squeezed separated ' +
     'packed thawed defrosted warmed juiced scrubbed hulled topped tailed shelled skinned patted cut broken flaked crumbled julienned ' +
     'fresh ripe overripe unripe cold warm hot tepid lukewarm boiling large medium small big little medium-sized sized thick thin firm whole half ' +
-    'nonstick non-stick crumbles old-fashioned jumbo ready ready-rolled ready-to-eat ready-made rolled eat made ready-prepared ' +
+    'sodium low reduced soft low-sodium reduced-sodium low-salt no-salt reduced-salt nonstick non-stick crumbles old-fashioned jumbo ready ready-rolled ready-to-eat ready-made rolled eat made ready-prepared ' +
     'good quality best organic free range free-range local seasonal homegrown skinless boneless lean unsalted salted plain natural frozen virgin ' +
     'heaped heaping level scant generous rounded good handful sprig bunch clove bulb head stalk piece slice ' +
     'chunk cube wedge segment ring strip leaf leaves halves floret fillet rasher spear ear crosswise lengthwise unsweetened',

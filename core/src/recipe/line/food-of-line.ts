@@ -61,6 +61,11 @@ const SHORT: Record<string, string> = {
   choc: 'chocolate',
   spuds: 'potatoes',
   caster: 'caster sugar',
+  demerara: 'brown sugar',
+  muscovado: 'brown sugar',
+  icing: 'icing sugar',
+  granulated: 'granulated sugar',
+  iceberg: 'lettuce',
   'veg oil': 'vegetable oil',
   'ev olive oil': 'olive oil',
 }
@@ -92,6 +97,13 @@ export function foodOfLine(said: string, foods: FoodBook, unit = ''): FoodFact |
   const words = spelled(said)
   const tinned = unit === 'tin' ? resolveFood(`tinned ${words}`, foods) : null
   if (tinned?.id.endsWith('-tin')) return tinned
+  // "A tin of plum tomatoes": the tinned one of a fresh food.
+  const fresh = unit === 'tin' ? resolveFood(words, foods) : null
+  const twin = fresh
+    ? (resolveFood(`tinned ${fresh.plural ?? fresh.name}`, foods) ??
+      resolveFood(`tinned ${fresh.name}`, foods))
+    : null
+  if (twin?.id.endsWith('-tin')) return twin
   const short = SHORT[key(said)]
   return resolveFood(short ?? said, foods) ?? resolveFood(words, foods) ?? foreignFood(words, foods)
 }

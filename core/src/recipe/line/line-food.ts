@@ -32,7 +32,7 @@ const SAYS_PREP = new RegExp(
   `\\b(?:${PREPARED}|frozen|fresh|lengthways|lengthwise|longways|ribbons|quarters|halves|sticks|cubes|slices|strips|by an? adult|skin(?:s|ned)?|seed(?:s|ed)? removed|in quarters|(?:no|without) (?:seeds?|stones?|skins?|bones?))\\b`,
   'i',
 )
-const SIZE = /^(extra[- ]large|large|medium(?:[- ]sized)?|small|big|little)(?: |$)/i
+const SIZE = /^(extra[- ]large|large|lge?\.?|sm\.?|med\.?|medium(?:[- ]sized)?|small|big|little)(?: |$)/i
 
 /** Splits "large eggs, beaten" into the food, how it is prepared, and sizes as notes. */
 export function splitFood(words: string, foods: FoodBook): FoodWords {
@@ -60,6 +60,11 @@ export function splitFood(words: string, foods: FoodBook): FoodWords {
     text = text.slice(0, plus.index)
   }
   const parts = partsOf(text, foods)
+  // "stock (veg)": the kind stands behind the name.
+  const kind = extra.find(
+    (e) => resolveFood(parts.food, foods) === null && resolveFood(`${e} ${parts.food}`, foods) !== null,
+  )
+  if (kind !== undefined) parts.food = `${kind} ${parts.food}`
   let { food } = parts
   const prep = [...parts.tail, ...said]
   const size = SIZE.exec(food)

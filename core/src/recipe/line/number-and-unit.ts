@@ -21,7 +21,7 @@ export interface Head {
 
 export const ITEM: UnitRead = { unit: 'item', times: 1, note: '' }
 const FILLED =
-  /^(?:heaped|heaping|rounded|level|scant|generous|good|big|large|small|little|tiny|medium|short|long|thick|thin) (?=\S)/i
+  /^(?:heaped|heaping|rounded|level|scant|generous|good|big|large|lge?\.?|sm\.?|med\.?|small|little|tiny|medium|short|long|thick|thin) (?=\S)/i
 
 /** What stands between the number and the food: a unit, a size in brackets, the same in other units, something more. */
 export function afterNumber(number: Leading, system: System, notes: string[]): Head {

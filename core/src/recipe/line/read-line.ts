@@ -119,12 +119,15 @@ function measured(line: string, number: Leading, system: System, notes: string[]
   }
 }
 
+/** Cuts and parts, which make another food of it: asked about as a whole. */
+const CUTS =
+  /^(?:neck|leg|shoulder|breast|rack|loin|shank|side|rind|skin|bones?|head|heart|hearts|fillet|cream|oil|milk|flour|juice)$/i
 /** "2 bowls of rice", "3 EZ sugar": a word after the number that is part of no food, with a food behind it, measures. */
 function oddUnit(words: string, foods: FoodBook): { word: string; food: string; id: string } | null {
   const of = /^([\p{L}.'-]+(?: [\p{L}.'-]+)?) of (.+)$/iu.exec(words)
   const short = /^(\p{L}{1,4}\.|[A-ZÀ-Ž]{2,3}|\p{L}{1,2}) (.+)$/u.exec(words)
   const m = of ?? short
-  if (!m?.[1] || !m[2]) return null
+  if (!m?.[1] || !m[2] || CUTS.test(m[1])) return null
   const found = foodOfLine(m[2], foods)
   return found ? { word: m[1], food: m[2], id: found.id } : null
 }
@@ -135,7 +138,7 @@ function oneOf(line: string, system: System): Leading | null {
     line,
   )
   const unit = sized?.[1] && sized[1].length > 1 ? unitWord(sized[1], system) : null
-  return unit && unitOf(unit.unit).dimension === 'count' && unit.unit !== 'item'
+  return unit && unit.unit !== 'item' && !/^(?:g|l|t|c|m)$/i.test(sized?.[1] ?? '')
     ? { amount: ratio(1), rest: line }
     : null
 }
@@ -185,6 +188,10 @@ function firstNumber(line: string, system: System, notes: string[]): Leading | n
   if (atHead && atHead.rest !== '') return atHead
   const times = /^(\p{L}.*?)\s*[x×]\s*(\d+(?:[./]\d+)?)$/iu.exec(line)
   if (times?.[1] && times[2]) return { amount: ratio(times[2]), rest: times[1] }
+  const behind =
+    /^(\p{L}[\p{L} '’-]*?)\s*[,:–-]\s*an? ((?:(?:small|large|good|big|generous) )?\p{L}+)$/iu.exec(line)
+  const unitBehind = behind?.[2] ? unitWord(behind[2].split(' ').at(-1) ?? '', system) : null
+  if (behind?.[1] && behind[2] && unitBehind) return { amount: ratio(1), rest: `${behind[2]} ${behind[1]}` }
   const box =
     /^([\p{L}][^()\d]*?)\s*\((?:about |approx\.? |around |ca\.? )?(\d[^()]*|(?:half|an?|one|two) [^()]*)\)\s*(.*)$/iu.exec(
       line,

@@ -27,11 +27,15 @@ export interface LinesRead {
   parts: Map<string, string>
   /** The words of each line's food as they stand, by its id. */
   words: Map<string, string>
+  /** Lines that one printed line held go by the same number. */
+  printed: Map<string, number>
 }
 interface Source {
   key: string
   text: string
   part?: string
+  /** Which of the printed lines it is of. */
+  printed?: number
   /** A step named it, and somebody typed the line. */
   typed?: true
 }
@@ -47,7 +51,15 @@ export function readLines(
   answers: Answers,
   serves: number,
 ): LinesRead {
-  const out: LinesRead = { lines: [], read: [], unread: [], notes: [], parts: new Map(), words: new Map() }
+  const out: LinesRead = {
+    lines: [],
+    read: [],
+    unread: [],
+    notes: [],
+    parts: new Map(),
+    words: new Map(),
+    printed: new Map(),
+  }
   for (const source of sourcesOf(texts, foods, answers)) readOne(source, out, system, foods, answers, serves)
   if (out.lines.length === 0)
     out.unread.push({
@@ -63,10 +75,11 @@ export function readLines(
 /** Every line once, and what was typed for foods that only a step names, in an order that hangs on no order of answers. */
 function sourcesOf(texts: readonly PlacedText[], foods: FoodBook, answers: Answers): Source[] {
   const taken = new Map<string, number>()
-  const list = texts.flatMap(({ text, part }) =>
+  const list = texts.flatMap(({ text, part }, printed) =>
     splitLine(text.slice(0, 400), foods).map((t): Source => ({
       key: keyIn(taken, 'line', t),
       text: t,
+      printed,
       ...(part !== undefined && { part }),
     })),
   )
@@ -84,7 +97,7 @@ function sourcesOf(texts: readonly PlacedText[], foods: FoodBook, answers: Answe
 }
 
 function readOne(
-  { key, text, part, typed }: Source,
+  { key, text, part, printed, typed }: Source,
   out: LinesRead,
   system: System,
   foods: FoodBook,
@@ -106,6 +119,7 @@ function readOne(
     out.lines.push({ id, ...one.line, ...(shape && { shape }), ...(isOptional(text) && { optional: true }) })
     if (part !== undefined) out.parts.set(id, part)
     out.words.set(id, one.read.food)
+    if (printed !== undefined) out.printed.set(id, printed)
     out.read.push({ key, text: typed ? words : text, line: id, ...(answer !== undefined && { answer }) })
     out.notes.push(...one.says.map((s) => `${words}: ${s}`))
     out.unread.push(...openOf(key, words, one, answer !== undefined, foods))

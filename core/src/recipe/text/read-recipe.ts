@@ -145,14 +145,20 @@ const isListed = (id: string, words: string, foods: FoodBook): boolean => {
 
 function settleUnused(
   open: readonly RecipeLine[],
-  { read }: LinesRead,
+  { read, printed }: LinesRead,
   steps: Recipe['steps'],
   answers: Answers,
   unread: Unread[],
 ): void {
   for (const line of open) {
     const key = `unused:${lineKey(line.id, read)}`
-    const step = steps.find((s) => s.id === answers[key])
+    // "1 egg beaten with a splash of milk": the milk goes in with the egg.
+    const beside = [...printed]
+      .filter(([id, n]) => id !== line.id && n === printed.get(line.id))
+      .map(([id]) => id)
+    const step =
+      steps.find((s) => s.id === answers[key]) ??
+      steps.find((s) => s.uses.some((u) => beside.includes(u.line)))
     if (step) step.uses.push({ line: line.id, part: '1' })
     else
       unread.push({

@@ -10,7 +10,7 @@ const ABOUT = '(?:about |approx\\.? |around |roughly |ca\\.? )?'
 const PEOPLE =
   '(?:servings?|portions?|people|persons?|children|kids|little ones|adults?|porcj[ei]|personen|persone|personnes|personas|pessoas)'
 const SERVES = new RegExp(
-  `\\b(?:serves|servings?|portions?|feeds|for|yields?|für|pour|per|para|enough for)\\b[\\s:]*${ABOUT}${N}(?:\\s*(?:-|–|to)\\s*(\\d{1,3}))?`,
+  `\\b(?:serves|servings?|portions?|feeds|for|yields?|für|pour|per|para|voor|för|dla|enough for)\\b[\\s:]*${ABOUT}${N}(?:\\s*(?:-|–|to)\\s*(\\d{1,3}))?`,
   'i',
 )
 const SERVINGS = new RegExp(`\\b${N}(?:\\s*(?:-|–|to)\\s*(\\d{1,3}))?\\s*(?:${PEOPLE})\\b`, 'iu')
@@ -31,7 +31,7 @@ const number = (word: string): number => Math.round(valueOf(word))
 
 /** "divide into 8", "cut out 10 rounds", "into 12 cases": pieces that only the telling counts. */
 const FROM_STEPS = new RegExp(
-  `\\b(?:(?:divide|split|cut|shape|form|roll|make|spoon|pour|fill|layer|put|press|pipe|stamp)\\b[^.]{0,50}?\\b(?:into|in|out|between|among|over|of)? ?${N} (?:\\p{L}+ )?(balls|rolls|rounds|cases|pots|jars|cups|glasses|pieces|cakes|buns|squares|circles|biscuits|dishes|parcels|lids|flatbreads|patties|loaves|ropes)|divide (?:the dough |it |the mixture )?(?:into|in|between) ${N}\\b)`,
+  `\\b(?:(?:divide|split|cut|shape|form|roll|make|spoon|pour|fill|layer|put|press|pipe|stamp)\\b[^.]{0,50}?\\b(?:into|in|out|between|among|over|of)? ?${N} (?:\\p{L}+ )?(?!minutes|hours|seconds|equal|times)(\\p{L}{3,}s|patties|loaves)|divide (?:the dough |it |the mixture )?(?:into|in|between) ${N}\\b)`,
   'iu',
 )
 

@@ -76,7 +76,7 @@ function scoreLines(c: Case, read: RecipeRead): { lines: Score['lines']; extra: 
       if (line) found.set(want, line)
     }
   const asked = read.questions.filter((q) => !q.about.line && !q.about.step).map((q) => q.text.toLowerCase())
-  const lines = c.lines.map((want) => {
+  const lines = c.lines.map((want): { verdict: Verdict; says: string } => {
     const line = found.get(want)
     const says = `${want.sure}${want.amount} ${want.unit} ${want.foods.join('|')}${want.shape ? ` ${want.shape}` : ''}`
     if (line)

@@ -27,6 +27,9 @@ export function inColumns(lines: readonly string[]): string[] {
         left.push('')
         right.push('')
       }
+    } else if (/^(?:serves|makes|yields?)\b/i.test(b.trim())) {
+      close()
+      out.push(a, b)
     } else if (AMOUNT_ONLY.test(a.trim()) || AMOUNT_ONLY.test(b.trim())) {
       close()
       out.push(`${a} ${b}`)

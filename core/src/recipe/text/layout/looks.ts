@@ -10,11 +10,11 @@ export type Section = 'ingredients' | 'steps' | 'tools' | 'storage' | 'other'
 const HEADINGS: [Section, RegExp][] = [
   [
     'ingredients',
-    /^(?:the )?(?:ingredients?(?: list)?|you(?:['’]?ll| will)? need|what you(?:['’]?ll| will)? need|we need|needs?|shopping(?: list)?|for the shopping|zutaten|ingr[ée]dients?|ingredientes|ingredienti|składniki|ingrediënten|ingredienser|інгредієнти)\b(?!\s+(?:to|a (?:big|clean|large)))/i,
+    /^(?:the )?(?:ingredients?(?: list)?|you(?:['’]?ll| will)? need|what you(?:['’]?ll| will)? need|what(?:['’]s| is| goes) in(?: it)?|here['’]s what you need|we need|needs?|shopping(?: list)?|for the shopping|zutaten|ingr[ée]dients?|ingredientes|ingredienti|składniki|ingrediënten|ingredienser|інгредієнти)\b(?!\s+(?:to|a (?:big|clean|large)))/i,
   ],
   [
     'steps',
-    /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|what (?:to|you|we) do|how to(?: make(?: it)?| do it)?|do this|to make|making (?:it|them)|let['’]s cook|do|zubereitung|pr[ée]paration|preparaci[óo]n|preparazione|prepara[çc][ãa]o|przygotowanie|wykonanie|bereiding|g[öo]r s[åa] h[äa]r|tillagning|приготування)(?=\s*[:.\-–]|\s*$)/i,
+    /^(?:the )?(?:method|directions?|instructions?|preparation|steps?|what (?:to|you|we) do|how to(?: make(?: it| them)?| do it)?|here['’]s how|how (?:it['’]s|it is) done|how (?:do )?(?:we|you) (?:make|do) (?:it|them)|do this|to make|making (?:it|them)|let['’]s cook|do|zubereitung|pr[ée]paration|preparaci[óo]n|preparazione|prepara[çc][ãa]o|przygotowanie|wykonanie|bereiding|g[öo]r s[åa] h[äa]r|tillagning|приготування)(?=\s*[:.?\-–]|\s*$)/i,
   ],
   [
     'steps',
@@ -39,7 +39,7 @@ export function headingOf(text: string): { section: Section; inline: string } | 
     const rest = text.slice(m[0].length)
     const inline = rest
       .replace(/^\s*\([^)]*\)/, '')
-      .replace(/^\s*[:.\-–]?\s*/, '')
+      .replace(/^\s*[:.?\-–]?\s*/, '')
       .trim()
     const open = /^\s*(?:\([^)]*\))?\s*[:.\-–]/.test(rest)
     if (inline === '') return { section, inline: '' }
@@ -87,7 +87,7 @@ export interface Looks {
 }
 
 const ABOUT =
-  /^\W*(?:(?:serves|servings?|makes|make(?= \d)|yields?|portions?|feeds|quantity|gives|(?:it|this) (?:does|makes|serves|feeds|gives))\b\s*:?\s*(?:about |approx\.? |around |\d|[a-z]+ ?\b)|for (?:about )?(?:\d+|two|three|four|five|six|eight|ten|twelve)(?: (?:people|children|kids|portions|servings|persons))?\s*$|(?:\d+|four|six|eight|ten|twelve) (?:servings?|portions|people|porcje|porcji)\s*$|(?:time|age|ages?|quantity|level)\s*:|(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|active|hands-on|ready|time)(?: time\b\s*:?| in\b|\s*:)\s*(?:about |under )?(?:\d|half|an hour|one|two)|takes? \d|difficulty|level:|age:|ages? \d|course:|cuisine:|category:|für \d|pour \d|per \d|para \d|na \d)/i
+  /^\W*(?:(?:serves|servings?|makes|make(?= \d)|yields?|portions?|feeds|quantity|gives|enough for|(?:it|this) (?:does|makes|serves|feeds|gives))\b\s*:?\s*(?:about |approx\.? |around |\d|[a-z]+ ?\b)|for (?:about )?(?:\d+|two|three|four|five|six|eight|ten|twelve)(?: (?:people|children|kids|portions|servings|persons))?\s*$|(?:\d+|four|six|eight|ten|twelve) (?:servings?|portions|people|porcje|porcji)\s*$|(?:time|age|ages?|quantity|level)\s*:|(?:prep(?:aration)?|cook(?:ing)?|bak(?:e|ing)|total|chill(?:ing)?|active|hands-on|ready|time)(?: time\b\s*:?| in\b|\s*:)\s*(?:about |under )?(?:\d|half|an hour|one|two)|takes? \d|difficulty|level:|age:|ages? \d|course:|cuisine:|category:|für \d|pour \d|per \d|para \d|na \d)/i
 const TALK =
   /^(?:(?:hi|hello|hey|dear|hiya|morning|evening)\b.{0,60}$|(?:best|love|thanks?|thank you|cheers|kind regards|regards|yours|see you|take care|happy (?:baking|cooking)|bon app|enjoy!?$|you['’]re|lovely|looks? (?:great|good|lovely)|can (?:you|the)|who\b|do you\b|does\b|would you\b|these (?:were|are) (?:great|lovely|delicious)|yes\b:?$|ok\b:?$|here (?:it|you)|you asked|as promised|recipe card\b|by \p{Lu}|posted|published|updated|popular|share|follow|menu|home\b|search|photo|image|source:|adapted from|see \[|see the original|i (?:grew|made|love|used|found|have)|we (?:made|love|had)|this (?:is|month|week|one)\b|my (?:mum|nan|gran)))/iu
 const STORAGE =
@@ -132,6 +132,16 @@ function listedness(text: string, foods: FoodBook, sentence: boolean): Looks['li
     return sentence && beginsAsStep(after) ? null : sentence && /[.!?]\s+\p{L}/u.test(text) ? 'maybe' : 'yes'
   }
   if (!sentence && text.length < 80 && AMOUNT_LAST.test(text) && !beginsAsStep(text) && !NO_LINE.test(text))
+    return 'yes'
+  // "snufje zout", "EL Öl": a unit, and a food behind it.
+  const unit = /^(\p{L}+\.?) (?:of )?(\p{L}.*)$/u.exec(text)
+  if (
+    !sentence &&
+    unit?.[1] &&
+    unit[2] &&
+    unitWord(unit[1], 'm') !== null &&
+    foodsIn(unit[2].split(/[,(]/)[0] ?? '', foods)
+  )
     return 'yes'
   if (!sentence && foodsIn(text.split(/[,–(]| - /)[0] ?? '', foods)) return 'maybe'
   return null

@@ -48,7 +48,7 @@ const numberedApart = (text: string): string[] => {
 const GREETS = /^(?:hi|hello|hey|dear|yes|ok|thanks|subject)\b/i
 /** "Crackers, about 30: 150 g flour, 50 g butter. Rub the butter in." and "Cheese scones. Heat the oven." are two lines each. */
 function firstApart(line: PlainLine, foods: FoodBook): PlainLine[] {
-  const at = /(?<=(?:[^\d\s]{2}|\bfor \d{1,2})[.!])\s+(?=\p{L})/u.exec(line.text)
+  const at = /(?<=(?:[^\d\s]{2}|\bfor \d{1,2})[.!?])\s+(?=\p{L})/u.exec(line.text)
   if (!at) return colonApart(line)
   const first = line.text.slice(0, at.index)
   const rest = line.text.slice(at.index + at[0].length)

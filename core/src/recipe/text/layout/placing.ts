@@ -29,6 +29,8 @@ export class Placing {
   readonly titles: TitleLine[] = []
   here: Section | null = null
   part: string | undefined
+  /** The heading that the last line of the list stood under. */
+  private listedUnder: string | null = null
   /** "Love," stood there: what follows is a name. */
   signedOff = false
   last: 'ingredients' | 'steps' | 'other' | null = null
@@ -40,6 +42,10 @@ export class Placing {
 
   add(where: 'ingredients' | 'steps', text: string): void {
     if (text.trim() === '') return
+    // A heading of the list is none of the telling.
+    if (where === 'steps' && this.listedUnder !== null && this.listedUnder === this.part)
+      this.part = undefined
+    if (where === 'ingredients') this.listedUnder = this.part ?? null
     this.parts[where].push({ text: text.trim(), ...(this.part !== undefined && { part: this.part }) })
     this.last = where
   }

@@ -16,7 +16,7 @@ const EACH =
 const REPEAT = /\brepeat\b|\bdo (?:this|it|that) again\b/i
 /** Words that get things ready and ask nothing of hands that a plan must know: they stay with their step. */
 const READY =
-  /^(?:\W*)(?:then |now |meanwhile,? )?(?:line|grease|preheat|pre-heat|set aside|set (?:it|them) aside|remove|turn (?:it |them )?out|turn (?:it |them )?over|flip|lift|transfer|make a well|have|get|check|keep|store|wet|use|unroll|unwrap|lid on|with (?:wet|clean|floury)|tip:|note:|you (?:want|should|can)|it (?:should|will|is)|they (?:should|will|are)|don['’]t|do not|be careful|careful|repeat|take (?:it |them )?(?:off|out)|off the heat|ready|done|save|these|this|push|loosen|turn|\d+\s*minutes? later)\b/i
+  /^(?:\W*)(?:then |now |meanwhile,? )?(?:line|grease|preheat|pre-heat|set aside|set (?:it|them) aside|remove|turn (?:it |them )?out|turn (?:it |them )?over|flip|lift|transfer|make a well|have|get|check|keep|store|wet|use|unroll|unwrap|lid on|with (?:wet|clean|floury)|tip:|note:|you (?:want|should|can)|it (?:should|will|is|takes)|(?:this )?takes (?:about |around )?\d+|they (?:should|will|are)|don['’]t|do not|be careful|careful|repeat|take (?:it |them )?(?:off|out)|off the heat|ready|done|save|these|this|push|loosen|turn|\d+\s*minutes? later)\b/i
 
 export interface Reading {
   /** A US book: a bare 275 is °F. */

@@ -8,7 +8,7 @@ const WORDS = Object.keys(SMALL)
   .sort((a, b) => b.length - a.length)
   .join('|')
 const DIGITS = String.raw`\d+(?:[.,]\d+)?(?:\s*[½¼¾]|\s+1\/2)?|[½¼¾]`
-const NUMBER = `(?:${DIGITS}|${WORDS}|half an?|a quarter of an|an?(?: good)?|a couple(?: of)?|a few|several)`
+const NUMBER = `(?:${DIGITS}|${WORDS}|half an?|three[- ]quarters of an|a quarter of an|an?(?: good)?|a couple(?: of)?|a few|several)`
 const UNIT = String.raw`(?:seconds?|secs?|minutes?|mins?|minuten|minutos?|minuti|minut|hours?|hrs?|h|stunden?|heures?|horas?|ore|godzin\p{L}*|timm(?:e|ar)|uur)`
 /** Unit letters that stand for minutes in notes: "20 m", "10'". */
 const DURATION = new RegExp(
@@ -25,6 +25,7 @@ export function valueOf(word: string): number {
   const w = word.toLowerCase().replace(/ of$/, '').trim()
   if (/^half/.test(w)) return 0.5
   if (/^a quarter/.test(w)) return 0.25
+  if (/^three[- ]quarters/.test(w)) return 0.75
   if (/^an?\b(?! c| f| q)/.test(w)) return 1
   if (/^a couple/.test(w)) return 2
   if (/^(?:a few|several)/.test(w)) return 3
@@ -92,6 +93,8 @@ export function secondsIn(text: string): number | null {
     const side = /^\s*(?:on |per |for |a |each |either )*(?:each |every )?sides?\b/i.test(text.slice(one.end))
     times.push(seconds * (side ? 2 : 1))
   }
+  // "Ten minutes, then 25 at 180 °C": one after the other.
+  if (times.length > 1 && /\bthen\b/i.test(text)) return Math.round(times.reduce((a, b) => a + b, 0))
   if (times.length > 0) return Math.round(Math.max(...times))
   if (NIGHT.test(text)) return NIGHT_SECONDS
   const bare = BARE.exec(text)

@@ -22,7 +22,7 @@ const WHO =
   "(?:(?:an? |the )?(?:adult|grown-?up|leader|parent|teacher|carer|child|kid|grown up)s?|children|kids|everyone|everybody|each child|each person|every child|they|you|we|let (?:them|everyone|the children|each child|the kids|everybody)|help (?:them|each child|the children|everyone)(?: to)?|take turns to|takes turns to|to|can|may|must|will|should|be|don['’]t|each|me)"
 /** What may stand right before a command. */
 const COMMAND = new RegExp(
-  `(?:^|[,;:.!?()&+/]\\s*|\\s[–-]\\s|\\b(?:and|then|or|but|while|meanwhile|by|next|now|until just)\\s+|\\b${WHO}\\s+)(?:${ADVERB},? )*$`,
+  `(?:^|[,;:.!?()&+/]\\s*|\\s[–-]\\s|\\b(?:and|n|then|or|but|while|meanwhile|by|next|now|until just)\\s+|\\b${WHO}\\s+)(?:${ADVERB},? )*$`,
   'iu',
 )
 /** What makes a verb a thing: "the mix", "2 slices", "of mash". */
