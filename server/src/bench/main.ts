@@ -4,6 +4,7 @@ import { benchChoose } from './choose'
 import { benchDevices } from './devices'
 import { benchEvents } from './events'
 import { benchGrowth } from './growth'
+import { benchReading } from './reading'
 import { benchKills } from './kills'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
@@ -20,6 +21,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   devices: benchDevices,
   events: benchEvents,
   growth: benchGrowth,
+  reading: benchReading,
   kills: async () => {
     if (!(await benchKills(times))) process.exitCode = 1
   },

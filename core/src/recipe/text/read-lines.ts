@@ -15,6 +15,8 @@ import type { PlacedText } from './layout/placed'
 import { MENTIONED, OUT, type Answers, type LineRead, type Unread } from './understood'
 
 const MOST = 40
+/** More than this no recipe has: what stands behind is named, not read. */
+const READ_MOST = 150
 /** Lines that somebody typed where none was found. */
 const NO_LINES = 'add:lines'
 
@@ -60,7 +62,20 @@ export function readLines(
     words: new Map(),
     printed: new Map(),
   }
-  for (const source of sourcesOf(texts, foods, answers)) readOne(source, out, system, foods, answers, serves)
+  if (texts.length > READ_MOST)
+    out.unread.push({
+      part: 'ingredient',
+      text: texts
+        .slice(READ_MOST, READ_MOST + 5)
+        .map((t) => t.text)
+        .join(', ')
+        .slice(0, 400),
+      why: `and ${texts.length - READ_MOST} more stand behind the first ${READ_MOST}: paste one recipe`,
+      key: 'line:too-many',
+      kind: 'line',
+    })
+  for (const source of sourcesOf(texts.slice(0, READ_MOST), foods, answers))
+    readOne(source, out, system, foods, answers, serves)
   if (out.lines.length === 0)
     out.unread.push({
       part: 'ingredient',

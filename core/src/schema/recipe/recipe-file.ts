@@ -55,7 +55,7 @@ export function readRecipeFile(
 
 /** A page begins with a tag, or has several; "<Media omitted>" makes none. */
 const PAGE =
-  /^\s*<(?:!doctype|!--|\?xml|html|head|body|script|div|article|main|section|table|h[1-6]|p|ul|ol|span|meta|title|link|x{5})\b/i
+  /^\s*<(?:!doctype|!--|\?xml|html|head|body|script|div|article|main|section|table|h[1-6]|p|ul|ol|span|meta|title|link|b|strong|em|i|font|center|a|img|br|pre)\b/i
 
 /** Lea's own JSON, or the data that Lea put beside schema.org's; alone, in a list or in a graph. */
 function ownOf(value: unknown, depth = 0): Record<string, unknown> | null {

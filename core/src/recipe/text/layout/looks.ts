@@ -2,6 +2,7 @@
 import { resolveFood } from '../../../food/food-names'
 import type { FoodBook } from '../../../food/foods'
 import { unitWord } from '../../../amount/unit-words'
+import { unitOf } from '../../../amount/units'
 import { foreignFood } from '../../line/food-of-line'
 import { beginsAsStep } from '../steps/verbs'
 
@@ -118,6 +119,11 @@ export function looksOf(text: string, foods: FoodBook): Looks {
   }
 }
 
+/** Counts that stand alone for one: "pinch salt". */
+const SMALL = new Set(
+  'pinch handful knob bunch clove splash glug squeeze dash sprig drizzle grating'.split(' '),
+)
+
 function listedness(text: string, foods: FoodBook, sentence: boolean): Looks['listed'] {
   if (text.length > 160) return null
   if (AMOUNT.test(text)) {
@@ -133,16 +139,11 @@ function listedness(text: string, foods: FoodBook, sentence: boolean): Looks['li
   }
   if (!sentence && text.length < 80 && AMOUNT_LAST.test(text) && !beginsAsStep(text) && !NO_LINE.test(text))
     return 'yes'
-  // "snufje zout", "EL Öl": a unit, and a food behind it.
+  // "snufje zout", "EL Öl", "pinch salt": a measure, and a food behind it. "Drop scones" measures nothing.
   const unit = /^(\p{L}+\.?) (?:of )?(\p{L}.*)$/u.exec(text)
-  if (
-    !sentence &&
-    unit?.[1] &&
-    unit[2] &&
-    unitWord(unit[1], 'm') !== null &&
-    foodsIn(unit[2].split(/[,(]/)[0] ?? '', foods)
-  )
-    return 'yes'
+  const measure = unit?.[1] ? unitWord(unit[1], 'm') : null
+  const measures = measure !== null && (unitOf(measure.unit).dimension !== 'count' || SMALL.has(measure.unit))
+  if (!sentence && measures && foodsIn((unit?.[2] ?? '').split(/[,(]/)[0] ?? '', foods)) return 'yes'
   if (!sentence && foodsIn(text.split(/[,–(]| - /)[0] ?? '', foods)) return 'maybe'
   return null
 }

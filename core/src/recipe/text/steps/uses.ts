@@ -2,7 +2,7 @@
  * Which lines a step uses, by the foods that its words name; half now and the rest later where the words say so. A food that stands in two
  * parts of a recipe is taken from the part that is being made; "the dressing" takes what stands under that heading.
  */
-import type { FoodBook, FoodFact } from '../../../food/foods'
+import { isUnknown, type FoodBook, type FoodFact } from '../../../food/foods'
 import type { RecipeLine, RecipeStep } from '../../recipe'
 
 const HALF = /\bhalf (?:of )?(?:the )?(?:\p{L}+ )?$/iu
@@ -104,18 +104,21 @@ export interface NamedLines {
 }
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
-const patternOf = (name: string): RegExp =>
-  new RegExp(`(?<![\\p{L}-])${escaped(name)}(?:s|es)?(?![\\p{L}-])`, 'iu')
+/** One pattern for all the names, the longest first. */
+const patternOf = (names: readonly string[]): RegExp =>
+  new RegExp(`(?<![\\p{L}-])(?:${names.map(escaped).join('|')})(?:s|es)?(?![\\p{L}-])`, 'iu')
 
-const cache = new WeakMap<readonly RecipeLine[], Map<string, RegExp[]>>()
+const patterns = new Map<string, RegExp>()
+const MOST_PATTERNS = 3000
+const cache = new WeakMap<readonly RecipeLine[], Map<string, RegExp>>()
 /** Words by which a line may be named: the whole names, and the last word of each ("plain flour" is "flour"). */
-function namesOf(line: RecipeLine, { lines, foods, words }: NamedLines): RegExp[] {
-  const known = cache.get(lines) ?? new Map<string, RegExp[]>()
+function namesOf(line: RecipeLine, { lines, foods, words }: NamedLines): RegExp {
+  const known = cache.get(lines) ?? new Map<string, RegExp>()
   cache.set(lines, known)
   const key = `${line.id}|${line.food}`
   const had = known.get(key)
   if (had) return had
-  const food = foods.all.find((f) => f.id === line.food)
+  const food = factOf(line, foods)
   const own = line.food.replace(/^own:/, '').replaceAll('-', ' ')
   const said = words.get(line.id) ?? ''
   const whole = [food?.name ?? own, food?.plural ?? '', ...(food?.aliases ?? []), said].filter(
@@ -129,21 +132,26 @@ function namesOf(line: RecipeLine, { lines, foods, words }: NamedLines): RegExp[
       .replace(/s$/, '')
     return NO_HEADS.has(last) || NO_HEADS.has(one) ? [] : [last, one]
   })
-  const patterns = [...new Set([...whole, ...heads, own].map((n) => n.toLowerCase()))]
+  const names = [...new Set([...whole, ...heads, own].map((n) => n.toLowerCase()))]
     .filter((n) => n.length > 2)
-    .sort((a, b) => b.length - a.length)
-    .map(patternOf)
-  known.set(key, patterns)
-  return patterns
+    .sort((x, y) => y.length - x.length)
+  const all = names.join('|')
+  const pattern = patterns.get(all) ?? (names.length === 0 ? /$^/ : patternOf(names))
+  if (patterns.size > MOST_PATTERNS) patterns.clear()
+  patterns.set(all, pattern)
+  known.set(key, pattern)
+  return pattern
+}
+const factOf = ({ food }: RecipeLine, foods: FoodBook): FoodFact | undefined => {
+  const found = foods.of(food)
+  return isUnknown(found) ? undefined : found
 }
 
 /** Where a text names a line: the first place, or -1. */
 function namedAt(line: RecipeLine, text: string, named: NamedLines): number {
-  for (const p of namesOf(line, named)) {
-    const at = text.search(p)
-    if (at >= 0) return at
-  }
-  const food = named.foods.all.find((f) => f.id === line.food)
+  const whole = text.search(namesOf(line, named))
+  if (whole >= 0) return whole
+  const food = factOf(line, named.foods)
   if (!food) return -1
   for (const [words, fits] of KINDS) {
     const at = text.search(words)
@@ -169,10 +177,8 @@ function namedIn(text: string, named: NamedLines): RecipeLine[] {
     .map((f) => f.line)
 }
 function spanOf(line: RecipeLine, text: string, named: NamedLines): [number, number] {
-  for (const p of namesOf(line, named)) {
-    const m = p.exec(text)
-    if (m) return [m.index, m[0].length]
-  }
+  const m = namesOf(line, named).exec(text)
+  if (m) return [m.index, m[0].length]
   return [namedAt(line, text, named), 4]
 }
 

@@ -15,6 +15,8 @@ export interface Verb {
 interface Pattern {
   verb: Verb
   words: RegExp
+  /** What the words begin with: where none of it stands in a text the pattern need not be tried. Null: always. */
+  heads: string[] | null
 }
 const ADVERB =
   '(?:gently|lightly|quickly|carefully|well|briefly|thoroughly|roughly|finely|thinly|thickly|coarsely|evenly|slowly|gradually|generously|just|also|first|next|now|finally|meanwhile|either|please|firmly|loosely|simply|together|again|immediately|kindly|then|very|(?:the )?next (?:day|morning)|later|at the end|in the morning)'
@@ -33,9 +35,11 @@ const THING =
 function alternatives(words: string): string[] {
   const out = ['']
   let depth = 0
+  let escaped = false
   for (const c of words) {
-    if (c === '(') depth += 1
-    if (c === ')') depth -= 1
+    if (!escaped && c === '(') depth += 1
+    if (!escaped && c === ')') depth -= 1
+    escaped = !escaped && c === '\\'
     if (c === '|' && depth === 0) out.push('')
     else out[out.length - 1] = `${out.at(-1) ?? ''}${c}`
   }
@@ -48,9 +52,23 @@ const whole = (words: string): string =>
       /\(\?[=!][^()]*(?:\([^()]*\)[^()]*)*\)$/.test(w) || !/[\p{L})?]$/u.test(w) ? w : `${w}(?![\\p{L}])`,
     )
     .join('|')
+/** The letters that each alternative begins with: "roll", "chill"; none where one may begin with anything. */
+function headsOf(words: string): string[] | null {
+  const out: string[] = []
+  for (const one of alternatives(words)) {
+    const group = /^\(\?:([a-z| -]+)\)(?!\?)/.exec(one)?.[1]
+    const heads = group
+      ? group.split('|')
+      : [/^[a-z]{2,}(?!\?)/.exec(one.replace(/^([a-z]+)[a-z]\?.*$/, '$1'))?.[0] ?? '']
+    if (heads.some((h) => h.trim().length < 2)) return null
+    out.push(...heads)
+  }
+  return out
+}
 const PATTERNS: Pattern[] = (data.verbs as Verb[]).map((verb) => ({
   verb,
   words: new RegExp(`\\b(?:${whole(verb.words)})`, 'giu'),
+  heads: headsOf(verb.words),
 }))
 const standsAsCommand = (plain: string, at: number): boolean =>
   COMMAND.test(plain.slice(Math.max(0, at - 70), at))
@@ -104,6 +122,16 @@ const ING =
 
 /** Every verb in the order of the telling; of several readings of one place the first of the list stands. */
 export function verbHits(sentence: string): VerbHit[] {
+  const known = remembered.get(sentence)
+  if (known) return known
+  const hits = hitsIn(sentence)
+  if (remembered.size > 2000) remembered.clear()
+  remembered.set(sentence, hits)
+  return hits
+}
+const remembered = new Map<string, VerbHit[]>()
+
+function hitsIn(sentence: string): VerbHit[] {
   const plain = commanded(sentence)
   const hits = find(plain, 'command')
   if (!/^(?:in|into|on|onto|using|with|for|to|over|at|after|once|when|if|as|cover|meanwhile)\b/i.test(plain))
@@ -126,7 +154,9 @@ const add = (out: VerbHit[], hit: VerbHit): void => {
 
 function find(plain: string, by: 'command' | 'after'): VerbHit[] {
   const out: VerbHit[] = []
-  for (const { verb, words } of PATTERNS) {
+  const low = plain.toLowerCase()
+  const tried = PATTERNS.filter(({ heads }) => heads === null || heads.some((h) => low.includes(h)))
+  for (const { verb, words } of tried) {
     if (verb.anywhere) continue
     for (const m of plain.matchAll(words)) {
       const stands =
@@ -137,7 +167,7 @@ function find(plain: string, by: 'command' | 'after'): VerbHit[] {
     }
   }
   if (by === 'after') return out.sort((a, b) => a.at - b.at)
-  for (const { verb, words } of PATTERNS) {
+  for (const { verb, words } of tried) {
     if (!verb.anywhere) continue
     for (const m of plain.matchAll(words)) {
       const [at, end] = [m.index, m.index + m[0].length]
@@ -182,7 +212,16 @@ const OTHER_STARTS =
 const LEADS = new RegExp(`^(?:(?:${ADVERB}|(?!to |be )${WHO}),?\\s*)*$`, 'iu')
 
 /** Does a line begin as steps do: with what is done, or with who does it? */
-export const beginsAsStep = (line: string): boolean =>
-  WHO_LINE.test(line) ||
-  OTHER_STARTS.test(line) ||
-  find(line.slice(0, 90), 'command').some((h) => h.at <= 40 && LEADS.test(line.slice(0, h.at)))
+export function beginsAsStep(line: string): boolean {
+  const head = line.slice(0, 70)
+  const known = begins.get(head)
+  if (known !== undefined) return known
+  const yes =
+    WHO_LINE.test(head) ||
+    OTHER_STARTS.test(head) ||
+    find(head, 'command').some((h) => h.at <= 40 && LEADS.test(head.slice(0, h.at)))
+  if (begins.size > 5000) begins.clear()
+  begins.set(head, yes)
+  return yes
+}
+const begins = new Map<string, boolean>()
