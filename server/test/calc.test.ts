@@ -200,10 +200,33 @@ describe('./lea calc', () => {
     expect(out[1]).toEqual(out[0])
     expect(out[2]).toMatchObject({ error: { field: 'resources[0]' } })
   })
+  it('recipe: the words of a saved page, and answers to its questions', () => {
+    const html =
+      '<html><body><h1>Oat cups</h1><ul><li>200 g oats</li><li>100 ml milk or oat drink</li></ul><p>Stir the oats and milk. Brush with egg.</p></body></html>'
+    const [first] = calc('recipe', [{ html }]).out as unknown as {
+      title: string
+      lines: { food: string }[]
+      questions: { key: string; must: boolean; choices: { answer: string }[] }[]
+    }[]
+    expect(first?.title).toBe('Oat cups')
+    const must = first?.questions.filter((q) => q.must) ?? []
+    expect(must.length).toBe(2)
+    const answers = Object.fromEntries(must.map((q) => [q.key, q.choices[0]?.answer ?? '']))
+    const { out } = calc('recipe', [
+      { html, answers },
+      { html, answers: { x: 1 } },
+      { html, text: 'x' },
+    ])
+    expect(out[0]).toMatchObject({
+      lines: [{ food: 'oats-rolled' }, { food: 'milk-cow' }, { food: 'egg-hen' }],
+    })
+    expect(out[1]).toMatchObject({ error: { field: 'answers' } })
+    expect(out[2]).toHaveProperty('error')
+  })
   it('recipe: text or a page’s data into a recipe, with what could not be read', () => {
     const { out } = calc('recipe', [
       {
-        text: 'Dip\nServes 4\nIngredients\n200 g yoghurt\nsalt to taste\nMethod\nStir the yoghurt.\nThen dip and taste.',
+        text: 'Dip\nServes 4\nIngredients\n200 g yoghurt\n2-3 tbsp chives\nsalt to taste\nMethod\nStir the yoghurt.\nThen dip and taste.',
       },
       {
         jsonld: {
@@ -219,9 +242,11 @@ describe('./lea calc', () => {
       { jsonld: '<html></html>' },
     ])
     expect(out[0]).toMatchObject({ title: 'Dip', serves: 4, schema: 2 })
-    const { unread } = out[0] as unknown as { unread: object[] }
-    expect(unread).toContainEqual(expect.objectContaining({ part: 'ingredient', text: 'salt to taste' }))
-    expect(out[1]).toMatchObject({ steps: [{ tasks: [{ technique: 'stir' }] }] })
+    const { lines, unread } = out[0] as unknown as { lines: object[]; unread: object[] }
+    expect(lines).toContainEqual(expect.objectContaining({ food: 'salt', byEye: 'taste' }))
+    expect(unread).toContainEqual(expect.objectContaining({ part: 'ingredient', text: '2-3 tbsp chives' }))
+    const { steps } = out[1] as unknown as { steps: { tasks: { technique: string }[] }[] }
+    expect(steps.flatMap((x) => x.tasks.map((t) => t.technique))).toContain('stir')
     expect(out[2]).toMatchObject({ error: { field: 'text' } })
     expect(JSON.stringify(out[3])).toContain('one of them')
     expect(out[4]).toMatchObject({ error: { field: 'jsonld' } })

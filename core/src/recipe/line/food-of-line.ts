@@ -92,8 +92,10 @@ const CUT_SHORT: Record<string, string> = {
 }
 const spelled = (words: string): string => words.replace(/\p{L}+/gu, (w) => CUT_SHORT[w.toLowerCase()] ?? w)
 
-export function foodOfLine(said: string, foods: FoodBook, unit = ''): FoodFact | null {
-  if (said.trim() === '') return null
+export function foodOfLine(as: string, foods: FoodBook, unit = ''): FoodFact | null {
+  if (as.trim() === '') return null
+  // "Cashews & cream" is no cashew cream.
+  const said = as.replace(/\s*[&+]\s*/g, ' and ')
   const words = spelled(said)
   const tinned = unit === 'tin' ? resolveFood(`tinned ${words}`, foods) : null
   if (tinned?.id.endsWith('-tin')) return tinned

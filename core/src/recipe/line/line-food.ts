@@ -39,7 +39,9 @@ export function splitFood(words: string, foods: FoodBook): FoodWords {
   const extra: string[] = []
   const said: string[] = []
   let rest = ''
-  let text = words.replace(/\s*\(([^()]*)\)?/g, (_, inside: string) => {
+  // "cashews/cream" is one or the other; whole names with a stroke in them are rare, and asked about.
+  const plain = words.replace(/(?<=\p{L}{3})\s*\/\s*(?=\p{L}{3})/gu, ' or ')
+  let text = plain.replace(/\s*\(([^()]*)\)?/g, (_, inside: string) => {
     const note = inside.trim()
     if (/^or (?!more\b|less\b|so\b|to taste)/i.test(note)) rest = note
     else if (note !== '' && SAYS_PREP.test(note) && !/\d/.test(note))

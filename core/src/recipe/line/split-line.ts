@@ -57,7 +57,7 @@ function parted(plain: string, foods: FoodBook): string[] {
   const same = amounts.slice(1).every((a) => a === amounts[0])
   if (!same || parts.some((p) => foodIn(p, foods) === null)) return [plain]
   // "macaroni and cheese" is one food where the book says so; a number before the first only holds for both or for one: asked.
-  if (foodIn(plain, foods) !== null) return [plain]
+  if (foodIn(plain, foods) !== null && !/[&+]/.test(plain)) return [plain]
   return parts
 }
 

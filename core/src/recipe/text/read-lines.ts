@@ -209,7 +209,7 @@ function besideOf(
   const others = namedBeside(`${rest} · ${note} · ${prep}`, foods).filter(
     (f) => f.id !== own.id && (rest !== '' || f.contains.length > 0 || f.extras.length > 0),
   )
-  const known = isUnknown(own) ? [] : [...holds(own), ...own.mayContain]
+  const known = isUnknown(own) ? [] : holds(own)
   const news = others.filter((f) => !holds(f).every((a) => known.includes(a)))
   if (rest === '' && news.length === 0) return null
   if (rest !== '' && others.length > 0 && news.length === 0)

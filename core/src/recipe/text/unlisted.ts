@@ -13,8 +13,7 @@ import { verbHits } from './steps/verbs'
 import type { Answers, Unread } from './understood'
 
 /** What hands do, and no food: "an adult fries them". */
-const VERBS =
-  /^(fries|rolls|toasts|wraps|dips|butters|oils|salts|peppers|dates|waters|squash|creams?|stones?)$/i
+const VERBS = /^(fries|rolls|toasts|wraps|dips|butters|oils|salts|peppers|dates|waters)$/i
 /** As large as, as thick as: nothing of it goes in. */
 const AS_LARGE =
   /\b(?:(?:the )?size of (?:an? |the )?(?:small |large )?\p{L}+|(?:as (?:big|large|thick|small) as|like) (?:an? )?\p{L}+|\p{L}+[- ]sized?|no bigger than an? \p{L}+)\b/giu
@@ -59,7 +58,7 @@ export function unlisted(
     ...telling.map((t) => [t, false] as const),
     ...beside.map((t) => [t, true] as const),
   ].flatMap(([text, minor]) =>
-    text === '' ? [] : namingsIn(text, minor).filter((n) => !listed.has(n.id) && !isSettled(n.word)),
+    text === '' ? [] : namingsIn(text, minor, foods).filter((n) => !listed.has(n.id) && !isSettled(n.word)),
   )
   const byId = grouped(namings, (n) => n.id)
   // "Almond" says tree nut and almond: the narrower one asks, the other comes with it.
@@ -85,7 +84,7 @@ export function unlisted(
   })
 }
 
-function namingsIn(text: string, minor: boolean): Naming[] {
+function namingsIn(text: string, minor: boolean, foods: FoodBook): Naming[] {
   const plain = text.replace(AS_LARGE, blank).replace(VESSEL, blank)
   const hits = verbHits(plain)
   // Prose is not a label: only words as they stand, none that the reader mends ("your" is no yoghurt).
@@ -93,9 +92,19 @@ function namingsIn(text: string, minor: boolean): Naming[] {
     .words.filter((w) => {
       const word = plain.slice(w.start, w.end)
       const asVerb = hits.some((h) => h.at === w.start && h.end - h.at <= word.length + 1)
-      return w.why === 'listed' && !VERBS.test(word) && !asVerb
+      return (
+        w.mark === 'lists' &&
+        (w.why === 'listed' || w.why.startsWith('listed: ')) &&
+        !VERBS.test(word) &&
+        !asVerb
+      )
     })
-    .map((w) => ({ text, id: w.id, word: plain.slice(w.start, w.end), minor }))
+    .flatMap((w) => {
+      const word = plain.slice(w.start, w.end)
+      // "Soy sauce" says soya; the wheat in it is known by the food.
+      const more = foodsStanding(word, foods).flatMap((f) => f.food.contains)
+      return [...new Set([w.id, ...more])].map((id) => ({ text, id, word, minor }))
+    })
 }
 
 /** "By eye: egg": the food of the word, as a line that nobody measures. */

@@ -49,7 +49,9 @@ function alternatives(words: string): string[] {
 const whole = (words: string): string =>
   alternatives(words)
     .map((w) =>
-      /\(\?[=!][^()]*(?:\([^()]*\)[^()]*)*\)$/.test(w) || !/[\p{L})?]$/u.test(w) ? w : `${w}(?![\\p{L}])`,
+      /\(\?[=!](?:[^()\\]|\\.|\((?:[^()\\]|\\.)*\))*\)$/.test(w) || !/[\p{L})?]$/u.test(w)
+        ? w
+        : `${w}(?![\\p{L}])`,
     )
     .join('|')
 /** The letters that each alternative begins with: "roll", "chill"; none where one may begin with anything. */
