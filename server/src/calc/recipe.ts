@@ -14,10 +14,9 @@ const schema = yup
     system: yup.string().oneOf(SYSTEMS, `system must be one of: ${SYSTEMS.join(', ')}`),
     answers: yup
       .object()
+      .default(() => ({}))
       .typeError('answers must be an object of keys and answers')
-      .test('texts', 'answers must be texts', (v) =>
-        Object.values(v ?? {}).every((a) => typeof a === 'string'),
-      ),
+      .test('texts', 'answers must be texts', (v) => Object.values(v).every((a) => typeof a === 'string')),
   })
   .test(
     'one',
@@ -29,7 +28,7 @@ export const recipe: Calculation = (value) => {
   const given = schema.validateSync(value)
   const { system } = given
   const answers: Record<string, string> = Object.fromEntries(
-    Object.entries(given.answers ?? {}).flatMap(([k, a]) => (typeof a === 'string' ? [[k, a]] : [])),
+    Object.entries(given.answers).flatMap(([k, a]) => (typeof a === 'string' ? [[k, a]] : [])),
   )
   const name = GIVEN.find((g) => given[g] !== undefined) ?? 'text'
   const read = (): RecipeRead => {

@@ -19,7 +19,7 @@ export interface Head {
   spoon?: string
 }
 
-export const ITEM: UnitRead = { unit: 'item', times: 1, note: '' }
+const ITEM: UnitRead = { unit: 'item', times: 1, note: '' }
 const FILLED =
   /^(?:heaped|heaping|rounded|level|scant|generous|good|big|large|lge?\.?|sm\.?|med\.?|small|little|tiny|medium|short|long|thick|thin) (?=\S)/i
 

@@ -164,6 +164,7 @@ function fromUnread(u: Unread, recipe: Recipe): ReadQuestion[] {
             .map((s) => ({ answer: s.id, says: s.title })),
           free: false,
           must: false,
+          ...(u.choices?.[0] !== undefined && { taken: u.choices[0] }),
         },
       ]
   }

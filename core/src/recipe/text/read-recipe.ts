@@ -73,7 +73,8 @@ export function recipeOf(
   putMeasuringIn(steps, { lines, foods })
   putWashingIn(steps)
   unread.push(...namedElsewhere(parts, listed, foods, answers))
-  for (const text of parts.other) unread.push({ part: 'other', text, why: 'kept as a note' })
+  for (const text of parts.other)
+    unread.push({ part: 'other', text, why: isChat(text) ? 'talk, left out' : 'kept as a note' })
   const recipe = recipeFrom(parts, made, lines, steps, notes)
   return {
     recipe,
@@ -84,6 +85,15 @@ export function recipeOf(
     questions: questionsOf(recipe, unread, roles, foods, answers, listed),
   }
 }
+
+/** Thanks, greetings, names: nothing that helps who cooks. */
+const isChat = (text: string): boolean =>
+  /^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?$/u.test(text) ||
+  (text.length < 40 &&
+    /^(?:\W*)(?:thanks?|thank you|hi|hello|hey|dear|yes|ok|lovely|great|best|love|cheers|see you|regards|kind regards|yours|x+)(?=\W|$)(?!.*\d)/iu.test(
+      text,
+    ) &&
+    !/\b(?:serve|store|keep|add|use|eat|swap|instead|allerg|nut|egg|milk)\w*/i.test(text))
 
 function systemOf(
   parts: Sections,
@@ -159,17 +169,39 @@ function settleUnused(
     const step =
       steps.find((s) => s.id === answers[key]) ??
       steps.find((s) => s.uses.some((u) => beside.includes(u.line)))
-    if (step) step.uses.push({ line: line.id, part: '1' })
-    else
-      unread.push({
-        part: 'step',
-        text: line.id,
-        why: 'no step says where this line goes in',
-        key,
-        kind: 'unused',
-      })
+    if (step) {
+      step.uses.push({ line: line.id, part: '1' })
+      continue
+    }
+    // "Rub in butter": the flour that it goes into is said by nobody. It goes in there until somebody says otherwise.
+    const usual = usualStep(line, steps)
+    usual?.uses.push({ line: line.id, part: '1' })
+    unread.push({
+      part: 'step',
+      text: line.id,
+      why: 'no step says where this line goes in',
+      key,
+      kind: 'unused',
+      ...(usual && { choices: [usual.id] }),
+    })
   }
 }
+/** What makes the body goes in where it is first mixed; a topping nobody speaks of goes nowhere by itself. */
+const BODY = new Set<Role>([
+  'structure',
+  'raising',
+  'salt',
+  'binder',
+  'liquid',
+  'acid-liquid',
+  'sweet',
+  'fat',
+  'fat-rubbed',
+])
+const MIXED = new Set(['rub-in', 'stir', 'whisk', 'knead', 'mash', 'toss-coat', 'electric-mixer'])
+const usualStep = (line: RecipeLine, steps: Recipe['steps']): Recipe['steps'][number] | undefined =>
+  BODY.has(line.role) ? steps.find((s) => s.tasks.some((t) => MIXED.has(t.technique))) : undefined
+
 function namedElsewhere(
   parts: Sections,
   { lines, read }: LinesRead,
@@ -223,8 +255,11 @@ function recipeFrom(
     equipment: [...new Set(equipment)].filter((e) => e !== '').slice(0, 30),
     storage: parts.storage.join(' ').slice(0, 200),
     ...(tin && { tin }),
-    ...(parts.other.length > 0 && {
-      notes: parts.other.slice(0, 12).map((says) => ({ about: 'tip' as const, says: says.slice(0, 400) })),
+    ...(parts.other.some((t) => !isChat(t)) && {
+      notes: parts.other
+        .filter((t) => !isChat(t))
+        .slice(0, 12)
+        .map((says) => ({ about: 'tip' as const, says: says.slice(0, 400) })),
     }),
     lines,
     steps,

@@ -195,7 +195,16 @@ function tasksIn(sentence: string, reading: Reading): RecipeTask[] {
     const count = countIn(words)
     const counted = made.find((t) => t.mode === 'EACH' || t.mode === 'TURNS')
     if (count && counted) counted.counts = count
-    tasks.push(...made)
+    // "Shape into balls, flatten": one job in two words.
+    const [one] = made
+    const twice =
+      made.length === 1 &&
+      one !== undefined &&
+      before?.technique === one.technique &&
+      before.mode === one.mode &&
+      seconds === null &&
+      !one.counts
+    if (!twice) tasks.push(...made)
     if (verb.mode === 'HEAT' && wait) {
       heat = wait
       explicit = seconds !== null

@@ -18,7 +18,7 @@ const DURATION = new RegExp(
 const NOT_LONG = /(?:every|each|after|within|once|up to)\s+(?:the first |another )?$/i
 const NIGHT =
   /\bover ?night\b|\ball night\b|\b(?:until|till) (?:the )?(?:next|following) (?:day|morning)\b|\bfor a night\b/i
-export const NIGHT_SECONDS = 8 * 3600
+const NIGHT_SECONDS = 8 * 3600
 
 /** The value of "3", "1½", "half an", "a couple of". */
 export function valueOf(word: string): number {
