@@ -131,6 +131,8 @@ export interface RecipeStep {
   tasks: RecipeTask[]
   /** One sentence for the adult. */
   says?: string
+  /** It only measures or prepares, at the table, what goes into that step: whatever is hot or raw elsewhere is not touched by it. */
+  readies?: string | undefined
   /** The step is done at a later sitting (after a night in the fridge). */
   nextSitting?: boolean
   /** Children of some ages do it in another way: from and below, completed months. */

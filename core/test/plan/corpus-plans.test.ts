@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { unitOf } from '../../src/amount/units'
+import { foodName, SHIPPED_BOOK } from '../../src/food/foods'
 import { compile } from '../../src/plan/compile'
 import type { Plan } from '../../src/plan/model/plan'
+import type { Recipe } from '../../src/recipe/recipe'
+import { stateLines, statesOf } from '../../src/recipe/states/hazards'
 import type { RecipeRead } from '../../src/recipe/text/understood'
 import { readRecipeFile } from '../../src/schema/recipe/recipe-file'
 import { CASES, type Case } from '../recipe/corpus/texts'
@@ -66,5 +69,45 @@ describe('every text becomes a plan', () => {
     for (const t of plan.tasks)
       if (t.measured && t.handles.some((f) => /^egg-(?:hen|yolk|white)$/.test(f)))
         expect(['crack-egg', 'separate-egg', 'count-out']).toContain(t.technique)
+  })
+})
+
+/** The recipe with what was put in taken back into the step that it was put in for. */
+function takenBack(recipe: Recipe): Recipe {
+  const steps: Recipe['steps'] = []
+  let held: Pick<Recipe['steps'][number], 'uses' | 'tasks'> = { uses: [], tasks: [] }
+  for (const step of recipe.steps) {
+    if (/-(?:ready|measured)(?:-\d+)?$/.test(step.id))
+      held = { uses: [...held.uses, ...step.uses], tasks: [...held.tasks, ...step.tasks] }
+    else {
+      steps.push({ ...step, uses: [...held.uses, ...step.uses], tasks: [...held.tasks, ...step.tasks] })
+      held = { uses: [], tasks: [] }
+    }
+  }
+  return { ...recipe, steps }
+}
+
+describe('what is put in cools nothing', () => {
+  it('a job that is hot with its measuring in its step is hot without it, and what is raw stays raw', () => {
+    const cooled: string[] = []
+    for (const c of CASES) {
+      const { recipe } = settled(c)
+      const lines = stateLines(
+        recipe.lines.map((l) => ({ ...l, line: l.id, name: foodName(SHIPPED_BOOK.of(l.food)) })),
+        SHIPPED_BOOK,
+      )
+      const back = takenBack(recipe)
+      const [now, whole] = [statesOf(recipe, lines), statesOf(back, lines)]
+      for (const step of recipe.steps)
+        for (const task of step.tasks) {
+          if (/-(?:ready|measured)(?:-\d+)?$/.test(step.id) || task.mode === 'ADULT') continue
+          const [a, b] = [now.at(step.id, task.technique), whole.at(step.id, task.technique)]
+          if (b.heat !== null && a.heat === null)
+            cooled.push(`${c.name} ${step.id} ${task.technique}: not hot`)
+          if (b.rawMeat.some((m) => !a.rawMeat.includes(m)))
+            cooled.push(`${c.name} ${step.id} ${task.technique}: not raw`)
+        }
+    }
+    expect(cooled).toEqual([])
   })
 })

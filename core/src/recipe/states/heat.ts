@@ -82,6 +82,12 @@ const isLukewarm = (step: RecipeStep): boolean =>
   step.tasks.some((t) => isHeat(t) && t.celsius !== undefined && t.celsius <= SCALDS_FROM) &&
   step.tasks.every((t) => !isHeat(t) || t.celsius === undefined || t.celsius <= SCALDS_FROM)
 
+/** The text names the line's food by its last word: "through the pasta". */
+const saysName = ({ name }: StateLine, text: string): boolean => {
+  const last = (name.split(' ').at(-1) ?? name).toLowerCase().replace(/(?:es|s)$/, '')
+  return last.length > 3 && text.toLowerCase().includes(last)
+}
+
 /** By step, one for each of its tasks. */
 export function heatOf(
   steps: readonly RecipeStep[],
@@ -91,15 +97,34 @@ export function heatOf(
   /** Something hot stands there, and whether the work is at it or at another vessel. */
   let carried: HeatLevel | null = null
   let elsewhere = false
+  /** What the last heat was for. */
+  let heatedLines: StateLine[] = []
   for (const step of steps) {
     const text = textOf(step)
-    const used = lines.filter((l) => step.uses.some((u) => u.line === l.line))
+    // What was made ready for it goes in here.
+    const parts = [step, ...steps.filter((s) => s.readies === step.id)]
+    const used = lines.filter((l) => parts.some((p) => p.uses.some((u) => u.line === l.line)))
     const brought = used.reduce<HeatLevel | null>(
       (h, l) => worse(h, stillHot(`${l.name}, ${l.prep ?? ''}`)),
       null,
     )
+    // It stands at the table beside what is hot, and neither cools it nor takes part in it.
+    if (step.readies !== undefined && steps.some((s) => s.id === step.readies)) {
+      const level = worse(brought, heatIn(text))
+      out.set(
+        step.id,
+        step.tasks.map((t) => (t.mode === 'ADULT' || t.mode === 'WAIT' ? null : level)),
+      )
+      continue
+    }
     const own = heatIn(text)
-    if (own !== null || used.length === 0 || BACK_TO_HOT.test(text)) elsewhere = false
+    if (
+      own !== null ||
+      used.length === 0 ||
+      BACK_TO_HOT.test(text) ||
+      heatedLines.some((l) => saysName(l, text))
+    )
+      elsewhere = false
     else if (
       carried !== null &&
       (VESSEL.test(text) || !JOINS.test(text) || step.tasks.every((t) => HARMLESS_BY_HEAT.has(t.technique)))
@@ -123,6 +148,7 @@ export function heatOf(
     // What it is when the step ends.
     const heated = step.tasks.some(isHeat) && !isLukewarm(step)
     const end = worse(stillHot(text), brought)
+    if (heated) heatedLines = lines.filter((l) => used.includes(l) || saysName(l, text))
     if (heated) carried = worse(end, 'hot')
     else if (end !== null) carried = end
     if (firstCool >= 0 || (!heated && end === null && coolsIn(text))) carried = null

@@ -17,7 +17,8 @@ import { readLine } from '../line/read-line'
 import { splitLine } from '../line/split-line'
 import { questionsOf } from './questions'
 import { readLines, type LinesRead } from './read-lines'
-import { putEggsIn, putMeasuringIn, putPreparationIn, putWashingIn } from './steps/put-in'
+import { putEggsIn, putMeasuringApart, putMeasuringIn, putWashingIn } from './steps/put-in'
+import { putPreparationIn } from './steps/put-preparation'
 import { readSteps } from './steps/read-steps'
 import { giveUses, type NamedLines, type StepText } from './steps/uses'
 import { guessRole, type RoleGuess } from './roles'
@@ -71,6 +72,7 @@ export function recipeOf(
   putPreparationIn(steps, { lines, foods })
   putEggsIn(steps, { lines, foods })
   putMeasuringIn(steps, { lines, foods })
+  putMeasuringApart(steps, { lines, foods })
   putWashingIn(steps)
   unread.push(...namedElsewhere(parts, listed, foods, answers))
   for (const text of parts.other)

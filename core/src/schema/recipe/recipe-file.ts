@@ -63,7 +63,7 @@ function ownOf(value: unknown, depth = 0): Record<string, unknown> | null {
   if (typeof value !== 'object' || value === null || depth > 3) return null
   const nodes: unknown[] = Array.isArray(value)
     ? value
-    : Object.entries(value).flatMap(([k, v]) => (k === OWN_TERM || k === '@graph' ? [v] : []))
+    : Object.entries(value).flatMap(([k, v]) => (k === OWN_TERM || k === '@graph' ? [v as unknown] : []))
   if (nodes.length > 50) return null
   for (const node of nodes) {
     const own = ownOf(node, depth + 1)

@@ -85,6 +85,9 @@ const stepSchema = yup
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
+    readies: id('Step that it makes things ready for')
+      .optional()
+      .transform((value: unknown) => value ?? undefined),
     nextSitting: yup.boolean().optional(),
     variants: listOf(variantSchema, 'Ways by age', 6).optional().default(undefined),
     soon: yup

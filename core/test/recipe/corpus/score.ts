@@ -114,7 +114,9 @@ function scoreWork(
   const foodOf = (id: string): string => read.recipe.lines.find((l) => l.id === id)?.food ?? ''
   /** What a put-in step made ready goes in here. */
   const before = (step: RecipeStep): RecipeStep[] =>
-    read.recipe.steps.slice(0, read.recipe.steps.indexOf(step)).filter((x) => x.id.endsWith('-ready'))
+    read.recipe.steps
+      .slice(0, read.recipe.steps.indexOf(step))
+      .filter((x) => /-(?:ready|measured)(?:-\d+)?$/.test(x.id))
   let at = 0
   const fits = (a: At, w: WantedWork): boolean =>
     (w.techniques.includes('WAIT')
@@ -176,7 +178,7 @@ function scoreWork(
 }
 /** Tasks that Lea puts in by itself: measuring, preparation, cracking. */
 const isPutIn = (a: At): boolean =>
-  /-(ready|measured)$/.test(a.step.id) ||
+  /-(?:ready|measured)(?:-\d+)?$/.test(a.step.id) ||
   ['crack-egg', 'wash-hands', 'wash-produce'].includes(a.task.technique)
 
 const plainTitle = (t: string): string =>

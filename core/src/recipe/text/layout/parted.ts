@@ -25,14 +25,14 @@ const INLINE =
 /** A line as the lines that it holds. */
 export const parted =
   (foods: FoodBook) =>
-  (line: PlainLine): PlainLine[] => {
+  (line: PlainLine, at: number): PlainLine[] => {
     const pieces = line.text.split(INLINE).flatMap(numberedApart)
     return pieces.flatMap((text, i): PlainLine[] => {
       const own = { ...line, text, ...(i > 0 && { apart: false, number: null, heading: false }) }
       const numbered = /^(\d{1,2})[.):]\s+/.exec(text)
       if (pieces.length > 1 && numbered)
         return [{ ...own, text: text.slice(numbered[0].length), number: Number(numbered[1]) }]
-      return firstApart(own, foods)
+      return firstApart(own, foods, at === 0 && i === 0)
     })
   }
 
@@ -47,28 +47,29 @@ const numberedApart = (text: string): string[] => {
 
 const GREETS = /^(?:hi|hello|hey|dear|yes|ok|thanks|subject)\b/i
 /** "Crackers, about 30: 150 g flour, 50 g butter. Rub the butter in." and "Cheese scones. Heat the oven." are two lines each. */
-function firstApart(line: PlainLine, foods: FoodBook): PlainLine[] {
+function firstApart(line: PlainLine, foods: FoodBook, first: boolean): PlainLine[] {
+  const whole = (): PlainLine[] => (first ? colonApart(line) : [line])
   const at = /(?<=(?:[^\d\s]{2}|\bfor \d{1,2})[.!?])\s+(?=\p{L})/u.exec(line.text)
-  if (!at) return colonApart(line)
-  const first = line.text.slice(0, at.index)
+  if (!at) return whole()
+  const head = line.text.slice(0, at.index)
   const rest = line.text.slice(at.index + at[0].length)
-  const list = headedList(first, foods) ?? listOn(first, foods)
+  const list = headedList(head, foods) ?? listOn(head, foods)
   const title =
-    !GREETS.test(first) &&
+    !GREETS.test(head) &&
     line.number === null &&
     !line.bullet &&
-    first.length < 50 &&
-    !/\d\s?(?:g|ml|°|min)/.test(first) &&
-    !beginsAsStep(first) &&
+    head.length < 50 &&
+    !/\d\s?(?:g|ml|°|min)/.test(head) &&
+    !beginsAsStep(head) &&
     beginsAsStep(rest)
   const titled =
     title &&
-    !/^(?:serves|makes)\b/i.test(first) &&
-    first.split(' ').length <= 8 &&
-    !/^(?:it|this|they|we|you|the|a|i)\b/i.test(first)
-  if (!list && !titled) return colonApart(line)
+    !/^(?:serves|makes)\b/i.test(head) &&
+    head.split(' ').length <= 8 &&
+    !/^(?:it|this|they|we|you|the|a|i)\b/i.test(head)
+  if (!list && !titled) return whole()
   return [
-    { ...line, text: first.replace(/[.]$/, '') },
+    { ...line, text: head.replace(/[.]$/, '') },
     { ...line, text: rest, apart: true, heading: false },
   ]
 }

@@ -5,26 +5,29 @@
 import { unitOf } from '../../../amount/units'
 import { isUnknown, rawKindOf, type Food, type FoodBook } from '../../../food/foods'
 import type { RecipeLine, RecipeStep, RecipeTask } from '../../recipe'
+import { stateLines, statesOf } from '../../states/hazards'
 import { idFor } from '../ids'
 
-const MOST = { steps: 40, tasks: 12 }
+/** As many as the schema takes. */
+export const MOST = { steps: 40, tasks: 12 }
 
-interface Making {
+export interface Preparing {
   lines: readonly RecipeLine[]
   foods: FoodBook
 }
 
 const isEgg = (food: Food): boolean => /^egg-(?:hen|duck|quail|yolk|white)$/.test(food.id)
-const lineOf = ({ lines }: Making, id: string): RecipeLine | undefined => lines.find((l) => l.id === id)
-const by = (prep: string | undefined): boolean => /\badult|grown|by the leader\b/i.test(prep ?? '')
+const lineOf = ({ lines }: Preparing, id: string): RecipeLine | undefined => lines.find((l) => l.id === id)
+export const isPreparedByAdult = (prep: string | undefined): boolean =>
+  /\badult|grown|by the leader\b/i.test(prep ?? '')
 const isLiquid = (food: Food, line: RecipeLine): boolean =>
   !isUnknown(food) &&
   (food.group === 'water' ||
     /milk|oil$|-drink$|juice|stock|vinegar|syrup|honey|sauce|cream$|water|passata|extract|essence/.test(
       food.id,
     ) ||
-    line.role === 'liquid' ||
-    line.role === 'acid-liquid')
+    ((line.role === 'liquid' || line.role === 'acid-liquid') &&
+      !/ricotta|cheese|yoghurt|custard|quark|fraiche|butter/.test(food.id)))
 /** Too coarse for a scoop: it is weighed. */
 const isCoarse = (food: Food): boolean =>
   isUnknown(food) ||
@@ -35,24 +38,31 @@ const isMeasured = (line: RecipeLine): boolean =>
   line.byEye === undefined && unitOf(line.unit).dimension !== 'count'
 
 /** A line is measured once, in the step that first takes it up, before the first job of that step. */
-export function putMeasuringIn(steps: readonly RecipeStep[], making: Making): void {
+export function putMeasuringIn(steps: readonly RecipeStep[], making: Preparing): void {
   const done = new Set<string>()
   for (const step of steps) {
     const fresh = step.uses.flatMap((u) => (done.has(u.line) ? [] : (lineOf(making, u.line) ?? [])))
     fresh.forEach((l) => done.add(l.id))
+    // What is hot or raw is an adult's to measure; the rest is not, for being in the same step.
     const lines = fresh.filter(isMeasured)
-    const poured = lines.filter((l) => isLiquid(making.foods.of(l.food), l))
-    const rest = lines.filter((l) => !poured.includes(l))
-    measure(step, poured, ['pour-liquid', 'level-scoop'], 'pour-liquid', making)
-    measure(
-      step,
-      rest,
-      ['level-scoop', 'weigh-scale', 'pour-dry'],
-      rest.every((l) => unitOf(l.unit).dimension === 'mass' && isCoarse(making.foods.of(l.food)))
-        ? 'weigh-scale'
-        : 'level-scoop',
-      making,
-    )
+    for (const some of [
+      lines.filter((l) => isAdults(l, making)),
+      lines.filter((l) => !isAdults(l, making)),
+    ]) {
+      const poured = some.filter((l) => isLiquid(making.foods.of(l.food), l))
+      const rest = some.filter((l) => !poured.includes(l))
+      measure(step, poured, ['pour-liquid', 'level-scoop'], 'pour-liquid', making)
+      const coarse = rest.every(
+        (l) => unitOf(l.unit).dimension === 'mass' && isCoarse(making.foods.of(l.food)),
+      )
+      measure(
+        step,
+        rest,
+        ['level-scoop', 'weigh-scale', 'pour-dry'],
+        coarse ? 'weigh-scale' : 'level-scoop',
+        making,
+      )
+    }
     dropIdle(step)
   }
 }
@@ -62,13 +72,10 @@ function measure(
   lines: readonly RecipeLine[],
   takes: readonly string[],
   usual: string,
-  making: Making,
+  making: Preparing,
 ): void {
   if (lines.length === 0) return
-  const adult = lines.some(
-    (l) =>
-      by(l.prep) || /\bboil|\bhot\b|just[- ]boiled/i.test(l.prep ?? '') || isRaw(making.foods.of(l.food)),
-  )
+  const adult = lines.some((l) => isAdults(l, making))
   const ids = lines.map((l) => l.id)
   const there = step.tasks.find(
     (t) => t.mode === 'TURNS' && !t.measures && takes.includes(t.technique) && t.turns === undefined,
@@ -94,7 +101,12 @@ function measure(
   }
   step.tasks.splice(Math.max(0, at), 0, task)
 }
-const isRaw = (food: Food): boolean => {
+const isAdults = (l: RecipeLine, { foods }: Preparing): boolean =>
+  isPreparedByAdult(l.prep) ||
+  /\bboil|\bhot\b|just[- ]boiled/i.test(l.prep ?? '') ||
+  isRawMeat(foods.of(l.food))
+/** Meat, poultry, fish and shellfish that are raw. */
+export const isRawMeat = (food: Food): boolean => {
   const kind = rawKindOf(food)
   return kind !== null && kind !== 'egg' && kind !== 'flour'
 }
@@ -106,7 +118,7 @@ function dropIdle(step: RecipeStep): void {
 }
 
 /** Eggs come out of their shell before anything is done with them. */
-export function putEggsIn(steps: readonly RecipeStep[], making: Making): void {
+export function putEggsIn(steps: readonly RecipeStep[], making: Preparing): void {
   const done = new Set<string>()
   if (steps.some((s) => s.tasks.some((t) => t.technique === 'crack-egg') && s.uses.length === 0)) return
   for (const step of steps) {
@@ -137,131 +149,6 @@ export function putEggsIn(steps: readonly RecipeStep[], making: Making): void {
 const boiledWhole = (step: RecipeStep): boolean =>
   /\bboil (?:the |\d+ )?eggs?\b|hard[- ]boil/i.test(step.says ?? '')
 
-const isProduce = (f: Food): boolean =>
-  !isUnknown(f) &&
-  (f.group === 'vegetable' || f.group === 'fruit') &&
-  !/-tin$|dried|frozen|puree|juice|sauce|passata/.test(f.id)
-const isCheese = (f: Food): boolean =>
-  /cheddar|mozzarella|feta|gruyere|halloumi|edam|gouda|leicester|monterey|manchego|paneer|parmesan/.test(f.id)
-/** Preparation that is work of hands, by the words of a line. */
-const PREP: [RegExp, string, (food: Food) => boolean, string][] = [
-  [
-    /\bpeeled\b/i,
-    'peel-peeler',
-    (f) => isProduce(f) && !/onion|garlic|banana|satsuma|orange/.test(f.id),
-    'Peel',
-  ],
-  [/\bcored\b/i, 'core', isProduce, 'Core'],
-  [/\bgrated\b/i, 'grate', (f) => isProduce(f) || isCheese(f) || /chocolate/.test(f.id), 'Grate'],
-  [/\bshredded\b/i, 'grate', isCheese, 'Grate'],
-  [
-    /\b(?:chopped|sliced|diced|cubed|halved|quartered|quarters|shredded|sticks|strips|cut)\b/i,
-    'bridge-cut',
-    (f) => (isProduce(f) || isCheese(f)) && !/garlic|frozen|berries/.test(f.id),
-    'Cut',
-  ],
-  [/\bcrushed\b/i, 'crush-pestle', (f) => f.id === 'garlic', 'Crush'],
-  [/\bmashed\b/i, 'mash', isProduce, 'Mash'],
-  [/\bsnipped\b/i, 'snip-scissors', () => true, 'Snip'],
-  [/\btorn\b/i, 'tear', () => true, 'Tear'],
-  [/\bcrumbled\b/i, 'tear', isCheese, 'Crumble'],
-  [
-    /\b(?:drained|rinsed)\b/i,
-    'rinse-drain-cold',
-    (f) => /-tin$|chickpeas|beans|lentils|sweetcorn|tuna|salmon-tin/.test(f.id),
-    'Drain',
-  ],
-]
-/** It comes so out of the packet. */
-const BOUGHT = /\b(?:ready|pre)[- ]?(?:grated|chopped|sliced|cut|peeled)\b|\bfrozen\b/i
-
-/** A job of preparation that the list names and the telling does not, as a step before the one that takes the line up. */
-export function putPreparationIn(steps: RecipeStep[], making: Making): void {
-  for (const line of making.lines) {
-    const prep = line.prep ?? ''
-    if (prep === '' || BOUGHT.test(prep) || (unitOf(line.unit).id === 'tin' && !/drained|rinsed/i.test(prep)))
-      continue
-    const food = making.foods.of(line.food)
-    const user = steps.find((s) => s.uses.some((u) => u.line === line.id))
-    if (!user) continue
-    const jobs = PREP.filter(
-      ([words, technique, fits]) => words.test(prep) && fits(food) && !isTold(steps, line, technique, food),
-    )
-    if (jobs.length === 0) continue
-    place(steps, user, line, jobs, food, prep)
-  }
-}
-
-/** The telling does it itself: at this line, or at a step that names its food or its kind. */
-function isTold(steps: readonly RecipeStep[], line: RecipeLine, technique: string, food: Food): boolean {
-  const name = isUnknown(food) ? food.name : (food.name.split(' ').at(-1) ?? food.name)
-  const words = new RegExp(`\\b${name.replace(/[^\p{L} ]/gu, '').slice(0, 6)}|\\bveg|\\bfruit\\b`, 'iu')
-  const same = (t: RecipeTask): boolean =>
-    t.technique === technique ||
-    (technique === 'bridge-cut' && ['cut-soft-table-knife', 'snip-scissors'].includes(t.technique))
-  return steps.some(
-    (s) => s.tasks.some(same) && (s.uses.some((u) => u.line === line.id) || words.test(s.says ?? '')),
-  )
-}
-
-function place(
-  steps: RecipeStep[],
-  user: RecipeStep,
-  line: RecipeLine,
-  jobs: readonly (typeof PREP)[number][],
-  food: Food,
-  prep: string,
-): void {
-  const adult = by(prep) || isRaw(food)
-  const tasks = jobs.map(([, technique]): RecipeTask => ({
-    technique,
-    mode: adult
-      ? 'ADULT'
-      : technique === 'mash' || technique === 'rinse-drain-cold' || technique === 'crush-pestle'
-        ? 'TURNS'
-        : 'EACH',
-    seconds: technique === 'bridge-cut' ? 90 : technique === 'rinse-drain-cold' ? 30 : 60,
-  }))
-  const title =
-    `${jobs[0]?.[3] ?? 'Prepare'} the ${isUnknown(food) ? food.name : line.amount === '1' && line.unit === 'item' ? food.name : (food.plural ?? food.name)}`.slice(
-      0,
-      60,
-    )
-  const at = steps.indexOf(user)
-  const before = steps[at - 1]
-  // Several lines that are cut in the same way are one step.
-  const joint =
-    before?.id.endsWith('-ready') &&
-    before.tasks.length === tasks.length &&
-    before.tasks.every((t, i) => t.technique === tasks[i]?.technique && t.mode === tasks[i].mode)
-  const use = user.uses.find((u) => u.line === line.id)
-  if (!use) return
-  user.uses = user.uses.filter((u) => u !== use)
-  if (joint && before) {
-    before.uses.push(use)
-    before.title = `${jobs[0]?.[3] ?? 'Prepare'} ${before.uses.length > 2 ? 'what the list says' : `and ready`}`
-    before.title = `${jobs[0]?.[3] ?? 'Prepare'} what goes in`
-    before.says =
-      `${(before.says ?? '').replace(/\.$/, '')}; ${title.charAt(0).toLowerCase()}${title.slice(1)}.`.slice(
-        0,
-        300,
-      )
-    return
-  }
-  if (steps.length >= MOST.steps) {
-    user.uses.push(use)
-    return
-  }
-  steps.splice(at, 0, {
-    id: idFor(`${line.id}-ready`, 'ready', steps),
-    title,
-    picture: 'bowl',
-    uses: [use],
-    tasks,
-    says: `${title}${prep.includes(' ') ? `: ${prep}` : ''}.`.slice(0, 300),
-  })
-}
-
 /** Hands are washed before food is touched, said or not. */
 export function putWashingIn(steps: RecipeStep[]): void {
   if (
@@ -278,4 +165,33 @@ export function putWashingIn(steps: RecipeStep[]): void {
     tasks: [{ technique: 'wash-hands', mode: 'EACH', seconds: 60, place: 'sink' }],
     says: 'Wet, soap, twenty seconds, rinse, dry.',
   })
+}
+
+/** Where a step is hot, what is cold is measured before it, at the table: the adult at the heat tips it in. */
+export function putMeasuringApart(steps: RecipeStep[], making: Preparing): void {
+  const lines = stateLines(
+    making.lines.map((l) => ({ ...l, line: l.id, name: making.foods.of(l.food).name })),
+    making.foods,
+  )
+  const states = statesOf({ steps }, lines)
+  for (const step of [...steps]) {
+    const hot = step.tasks.filter(
+      (t) => t.measures && t.mode === 'TURNS' && states.at(step.id, t.technique).heat !== null,
+    )
+    const ids = hot.flatMap((t) => t.lines ?? [])
+    if (ids.length === 0 || steps.length >= MOST.steps || step.tasks.length === hot.length) continue
+    const names = ids.map((id) => making.foods.of(lineOf(making, id)?.food ?? '').name)
+    step.tasks = step.tasks.filter((t) => !hot.includes(t))
+    const uses = step.uses.filter((u) => ids.includes(u.line))
+    step.uses = step.uses.filter((u) => !ids.includes(u.line))
+    steps.splice(steps.indexOf(step), 0, {
+      id: idFor(`${step.id.slice(0, 40)}-measured`, 'measured', steps),
+      title: (names.length === 1 ? `Measure the ${names[0] ?? ''}` : 'Measure what goes in').slice(0, 60),
+      picture: 'bowl',
+      uses,
+      tasks: hot,
+      readies: step.id,
+      says: `At the table, into a bowl: ${names.join(', ')}.`.slice(0, 300),
+    })
+  }
 }

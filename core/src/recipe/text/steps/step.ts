@@ -8,7 +8,8 @@ import type { Mode, Place, RecipeTask } from '../../recipe'
 import { coolsIn, heatIn } from '../../states/heat-words'
 import { celsiusIn, PREHEAT } from './degrees'
 import { countIn, everyIn, secondsIn } from './times'
-import { beginsAsStep, commanded, verbHits, type Verb, type VerbHit } from './verbs'
+import { sentencesOf } from './sentences'
+import { commanded, verbHits, type Verb, type VerbHit } from './verbs'
 
 const ADULT = /\b(?:adult|grown-? ?ups?|parent|teacher|carer|leader)s?\b|\((?:me|you)\)|\bone of us\b/i
 const EACH =
@@ -30,26 +31,6 @@ export interface SentencesRead {
   tasks: RecipeTask[]
   /** Sentences in which no action was read, or that ask for something a task cannot say. `must`: heat, a blade, a time stand in it. */
   unread: { text: string; why: string; again?: true; must?: true }[]
-}
-
-const ABBREVIATED =
-  /\b(?:min|mins|sec|secs|hr|hrs|approx|ca|tbsp|tsp|oz|lb|pt|fl|no|temp|deg|th|c|e\.g|i\.e|vs|max|qt|pkg)\.$/i
-/** Sentences, with "then" as an end and abbreviations as none. */
-export function sentencesOf(text: string): string[] {
-  const out: string[] = []
-  for (const part of text.split(
-    /(?<=[.!?;:])\s+|\s*,?\s+(?:and )?then\s+(?=\p{L}+)(?!(?:simmer|cook|reduce|lower|boil|turn|cover|the|a|an|with|to|for|another|add the rest)\b)/iu,
-  )) {
-    const last = out.at(-1)
-    const p = part.trim()
-    if (p === '') continue
-    if (last !== undefined && ABBREVIATED.test(last) && /^[\p{Ll}\d(]/u.test(p) && !beginsAsStep(p))
-      out[out.length - 1] = `${last} ${p}`
-    else if (last !== undefined && last.endsWith(':') && last.length < 32)
-      out[out.length - 1] = `${last} ${p}`
-    else out.push(p)
-  }
-  return out
 }
 
 const HOT_WORDS: Verb = { technique: 'use-hob', words: '', mode: 'ADULT', place: 'hob', seconds: 120 }
@@ -146,7 +127,7 @@ function tasksIn(sentence: string, reading: Reading): RecipeTask[] {
   const plain = commanded(sentence)
   const hits = withOven(verbHits(sentence), plain, reading)
   const byAdult = ADULT.test(sentence)
-  const forEach = EACH.test(sentence)
+  const forEach = EACH.test(sentence) && !/\b(?:takes? turns|in turns?|one after)\b/i.test(sentence)
   const owned = spans(plain, hits)
   const tasks: RecipeTask[] = []
   let heat: RecipeTask | null = null
@@ -253,6 +234,17 @@ function atPlace(verb: Verb, words: string): Verb {
   return { ...verb, place: named.id, technique: named.technique }
 }
 
+/** Done in a moment: what is said of minutes behind it is how long it stands. */
+const STANDS = new Set([
+  'pour-liquid',
+  'pour-dry',
+  'level-scoop',
+  'arrange',
+  'sprinkle',
+  'toss-coat',
+  'fill-cases',
+])
+
 /** Jobs of hands that take a while: the time is the whole job's, shared out in turns. */
 const LONG = new Set(['knead', 'shake-jar', 'whisk', 'stir', 'mash', 'rub-in', 'fold'])
 const TURN = 60
@@ -282,6 +274,9 @@ function taskOf(verb: Verb, said: Said, reading: Reading): RecipeTask[] {
   const mode: Mode = said.byAdult ? 'ADULT' : said.forEach ? 'EACH' : (verb.mode as Mode)
   const task: RecipeTask = { technique: verb.technique, mode, seconds: verb.seconds, ...at }
   if (said.seconds === null) return [task]
+  // "Pour the stock on the couscous, 5 minutes": the time is none of the hands'.
+  if (STANDS.has(verb.technique) && said.seconds >= 120 && !said.forEach)
+    return [task, { technique: 'fill-cases', mode: 'WAIT', seconds: long, place: 'table' }]
   if (mode === 'ADULT') return [{ ...task, seconds: Math.min(1800, long) }]
   if (LONG.has(verb.technique) && !said.forEach) return [{ ...task, ...longJob(task, said.seconds) }]
   return [{ ...task, ...(said.forEach && { seconds: Math.min(600, long) }) }]

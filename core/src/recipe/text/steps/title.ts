@@ -29,7 +29,13 @@ export function titleOf(text: string): string {
     /\b(?:\d[\d./]*|[½¼¾⅓⅔]|an?|two|half an?) ?(?:g|kg|ml|l|oz|lb|grams?|litres?|tbsp|tsp|tablespoons?|teaspoons?|cups?|pinch)\b(?: of)? /gi,
     '',
   )
-  const words = bare.split(/\s+/).filter((w) => w !== '')
+  const plainest = bare
+    .replace(
+      /(?:\bat )?\b\d{2,3} ?(?:°|º|degrees?)?\s?[CF]?\b(?!\s?(?:min|hour|sec|g\b|ml|cm))(?:\/\S+)*(?: fan\b)?/gi,
+      ' ',
+    )
+    .replace(/\bgas(?: mark)? ?\d?|\bth\b ?\d?/gi, ' ')
+  const words = plainest.split(/\s+/).filter((w) => w !== '')
   const stop = words.findIndex((w, i) => i >= 2 && STOP.test(w))
   const kept = words.slice(0, stop > 0 ? Math.min(stop, MOST) : MOST)
   while (kept.length > 1 && LINKS.test(kept.at(-1) ?? '')) kept.pop()
