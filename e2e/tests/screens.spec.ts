@@ -79,7 +79,9 @@ test('a recipe to cook from, its editor, a reading with questions, a shelf that 
   await page.goto(`${house.address}/recipes/read`)
   await page
     .getByLabel('The recipe', { exact: true })
-    .fill('Oats\nServes 4\n200 g oats\n2-3 pears\n100 ml milk or oat drink\nsalt, to taste\nGrate the pears. Brush with egg.')
+    .fill(
+      'Oats\nServes 4\n200 g oats\n2-3 pears\n100 ml milk or oat drink\nsalt, to taste\nGrate the pears. Brush with egg.',
+    )
   await page.getByRole('button', { name: 'Read the recipe' }).click()
   await expect(page.getByText(/questions? to answer/)).toBeVisible()
   await looksRight(page)
