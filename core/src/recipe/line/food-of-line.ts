@@ -85,7 +85,6 @@ const CUT_SHORT: Record<string, string> = {
   yog: 'yoghurt',
   yogs: 'yoghurt',
   veg: 'vegetable',
-  pots: 'potatoes',
   sr: 'self-raising',
   bicarb: 'bicarbonate of soda',
   wholewheat: 'wholemeal',
@@ -106,8 +105,7 @@ export function foodOfLine(as: string, foods: FoodBook, unit = ''): FoodFact | n
       resolveFood(`tinned ${fresh.name}`, foods))
     : null
   if (twin?.id.endsWith('-tin')) return twin
-  const short = SHORT[key(said)]
-  return resolveFood(short ?? said, foods) ?? resolveFood(words, foods) ?? foreignFood(words, foods)
+  return englishFood(said, foods) ?? foreignFood(words, foods)
 }
 
 /** Foods whose name is one slip away from the words, or two in a long one: to be asked about. At most three. */
@@ -129,3 +127,7 @@ export function nearFoods(words: string, foods: FoodBook): FoodFact[] {
     .slice(0, 3)
     .map((n) => n.food)
 }
+
+/** A food by its English name or the short form of a kitchen's note, whole. */
+export const englishFood = (words: string, foods: FoodBook): FoodFact | null =>
+  resolveFood(SHORT[key(words)] ?? words, foods) ?? resolveFood(spelled(words), foods)

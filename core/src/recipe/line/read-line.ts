@@ -14,7 +14,7 @@ import { SHIPPED_BOOK, type FoodBook } from '../../food/foods'
 import type { ByEye } from '../recipe'
 import { foodOfLine } from './food-of-line'
 import { splitFood } from './line-food'
-import { addTo, afterNumber } from './number-and-unit'
+import { addTo, afterNumber, type Head } from './number-and-unit'
 
 export interface ReadLine {
   /** Exact, or a range; null where the line gives none ("salt, to taste"). */
@@ -94,7 +94,7 @@ export function readLine(
 
 function measured(line: string, number: Leading, system: System, notes: string[], foods: FoodBook): ReadLine {
   const tail = number.rest
-  const head = afterNumber(number, system, notes)
+  const head = unitBehind(afterNumber(number, system, notes), foods)
   const { food, prep, rest, extra } = splitFood(head.words, foods)
   notes.push(...extra)
   const stick = head.unit.note.startsWith('a US stick') && !/\b(butter|margarine|spread)\b/i.test(food)
@@ -130,6 +130,18 @@ function oddUnit(words: string, foods: FoodBook): { word: string; food: string; 
   if (!m?.[1] || !m[2] || CUTS.test(m[1])) return null
   const found = foodOfLine(m[2], foods)
   return found ? { word: m[1], food: m[2], id: found.id } : null
+}
+
+/** "2 garlic cloves" are two cloves of garlic. */
+function unitBehind(head: Head, foods: FoodBook): Head {
+  const m =
+    head.unit.unit === 'item'
+      ? /^(.+?) (cloves?|sprigs?|rashers?|slices?|stalks?)(?=$|[,(])(.*)$/i.exec(head.words)
+      : null
+  const unit = m?.[2] ? unitWord(m[2], 'm') : null
+  return m?.[1] && unit && foodOfLine(splitFood(m[1], foods).food, foods) !== null
+    ? { ...head, unit, words: `${m[1]}${m[3] ?? ''}` }
+    : head
 }
 
 /** "pinch of cinnamon" is one pinch. */

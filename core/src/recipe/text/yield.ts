@@ -31,7 +31,7 @@ const number = (word: string): number => Math.round(valueOf(word))
 
 /** "divide into 8", "cut out 10 rounds", "into 12 cases": pieces that only the telling counts. */
 const FROM_STEPS = new RegExp(
-  `\\b(?:(?:divide|split|cut|shape|form|roll|make|spoon|pour|fill|layer|put|press|pipe|stamp)\\b[^.]{0,50}?\\b(?:into|in|out|between|among|over|of)? ?${N} (?:\\p{L}+ )?(?!minutes|hours|seconds|equal|times)(\\p{L}{3,}s|patties|loaves)|divide (?:the dough |it |the mixture )?(?:into|in|between) ${N}\\b)`,
+  `\\b(?:(?:divide|split|cut|slice|shape|form|roll|make|spoon|pour|fill|layer|put|press|pipe|stamp)\\b[^.]{0,50}?\\b(?:into|in|out|between|among|over|of)? ?${N} (?:\\p{L}+ )?(?!minutes|hours|seconds|equal|times)(\\p{L}{3,}s|patties|loaves)|divide (?:the dough |it |the mixture )?(?:into|in|between) ${N}\\b)`,
   'iu',
 )
 

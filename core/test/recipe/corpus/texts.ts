@@ -9,6 +9,7 @@ import card from './card.txt?raw'
 import chat from './chat.txt?raw'
 import eu from './eu.txt?raw'
 import fresh from './fresh.txt?raw'
+import fresh3 from './fresh3.txt?raw'
 import fresh2 from './fresh2.txt?raw'
 import html from './html.txt?raw'
 import list from './list.txt?raw'
@@ -46,7 +47,24 @@ export interface Case {
   work: WantedWork[]
 }
 
-const FILES = { alarm, card, chat, eu, fresh, fresh2, html, list, mail, messy, prose, scan, sections, uk, us }
+const FILES = {
+  alarm,
+  card,
+  chat,
+  eu,
+  fresh,
+  fresh2,
+  fresh3,
+  html,
+  list,
+  mail,
+  messy,
+  prose,
+  scan,
+  sections,
+  uk,
+  us,
+}
 
 function lineOf(text: string): WantedLine {
   const sure = text.startsWith('?') ? '?' : text.startsWith('~') ? '~' : ''

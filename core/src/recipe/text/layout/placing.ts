@@ -115,7 +115,8 @@ export class Placing {
       return
     }
     const list = line.looks.telling && !/^\d|^[½⅓⅔¼¾]/.test(text) ? null : listOn(text, this.foods)
-    if (list) {
+    // A numbered line that does not begin with an amount tells.
+    if (list && (line.number === null || AMOUNT.test(text))) {
       this.addList(list)
       return
     }

@@ -3,7 +3,7 @@ import { unitOf } from '../../../amount/units'
 import type { System } from '../../../amount/unit-words'
 import type { FoodBook } from '../../../food/foods'
 import { AmountError } from '../../../amount/ratio'
-import { resolveFood } from '../../../food/food-names'
+import { englishFood } from '../../line/food-of-line'
 import { readLine } from '../../line/read-line'
 
 const GLYPH = '½⅓⅔¼¾⅛'
@@ -67,7 +67,7 @@ function longest(text: string, system: System, foods: FoodBook): AmountPhrase | 
         const read = readLine(words, system, undefined, foods)
         if (
           read.foodId !== null &&
-          resolveFood(read.food, foods) !== null &&
+          englishFood(read.food, foods) !== null &&
           (read.amount !== null || read.byEye !== undefined)
         )
           return { text: words, food: read.foodId, unit: read.unit }

@@ -11,7 +11,7 @@ export interface TitleLine {
 export const YIELD =
   /[\s,–—:-]*(?:\(\s*((?:serves|makes|feeds|for|pour|für|per|para|about|enough for)?\s*(?:about |approx\.? |around )?\d[^()]{0,40}?|[^()]{0,12}\b(?:serves|makes|feeds)\b[^()]{0,40})\)|(?:[-–—,/]\s*)?\b((?:serves|makes|feeds)\b.{1,40}|(?:for|pour|für|per|para|voor|för|til|dla) (?:about |approx\.? )?(?:\d+|six|eight|ten|twelve)(?: \p{L}+)?(?: environ)?|about \d+|\d+ (?:porcj[ei]|servings?|portions?|people|persons?|personen|personnes|personas|persone|pessoas)))\s*$/iu
 const FIRST =
-  /^(?:recipe(?: of the \w+)?\s*:\s*|name\s*:\s*|title\s*:\s*|subject\s*:\s*(?:(?:fwd?|re)\s*:\s*)*|(?:ok,? )?so (?=\p{L})|(?:hey,? )?it['’]?s |here(?:['’]s| is) |this month\s*:\s*|today\s*:\s*|my (?:version|recipe)\s*:\s*)/iu
+  /^(?:recipe(?: of the \w+)?\s*:\s*|name\s*:\s*|title\s*:\s*|subject\s*:\s*(?:(?:fwd?|re)\s*:\s*)*|(?:ok,? )?so (?=\p{L})|(?:hey,? )?it['’]?s |here(?:['’]s| is) |this month\s*:\s*|today\s*:\s*|my (?:version|recipe)\s*:\s*|from (?:the |my |our )[^-–:]{3,30}\s[-–:]\s+)/iu
 
 /** One capital word at the end of a letter. */
 const NAME = /^\p{Lu}\p{Ll}+(?: \p{Lu}\p{Ll}+)?$/u
