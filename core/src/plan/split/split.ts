@@ -3,6 +3,7 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
+import { unitOf } from '../../amount/units'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { techniqueOf, type Technique } from '../../craft/techniques'
@@ -74,16 +75,21 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   })
 }
 
-/** The lines that a measuring task names; one that names none measures all that no other task of its step does. Once each. */
+/**
+ * The lines that a measuring task names, each once. The first that scoops also takes what none of them names and has a measure: a line that
+ * somebody added, a swap by the spoon for a whole egg. A task that names none takes all that is left.
+ */
 function measuredAt(all: readonly RecipeTask[], i: number, used: readonly PlanLine[]): (PlanLine | null)[] {
+  const measuring = all.flatMap((t, at) => (t.measures ? [at] : []))
+  const named = new Set(measuring.flatMap((at) => all[at]?.lines ?? []))
   const own = all[i]?.lines
-  if (own) {
-    const lines = used.filter((l) => own.includes(l.line))
-    return lines.length > 0 || all.length > 1 ? lines : [null]
-  }
-  if (all.findIndex((t) => t.measures && !t.lines) !== i) return [null]
-  const named = new Set(all.flatMap((t) => (t.measures ? (t.lines ?? []) : [])))
-  return used.filter((l) => !named.has(l.line))
+  const open = used.filter((l) => !named.has(l.line))
+  if (!own) return all.findIndex((t) => t.measures && !t.lines) === i ? open : [null]
+  const scooping = measuring.find((at) => all[at]?.technique === 'level-scoop') ?? measuring[0]
+  const catchAll = measuring.every((at) => all[at]?.lines !== undefined) && scooping === i
+  const more = catchAll ? open.filter((l) => !l.byEye && unitOf(l.unit).dimension !== 'count') : []
+  const lines = [...used.filter((l) => own.includes(l.line)), ...more]
+  return lines.length > 0 || all.length > 1 ? lines : [null]
 }
 
 /**
