@@ -217,3 +217,28 @@ const SAID: [string, string][] = [
   ['Gently fold in the flour.', 'fold'],
   ['Let everyone knead.', 'knead'],
 ]
+
+describe('a sentence that was not read', () => {
+  const read2 = (sentence: string): RecipeRead =>
+    read(`Mix\nServes 4\nIngredients\n1 carrot\n200 g oats\nMethod\nStir the oats. ${sentence}`)
+  it.each([
+    'Use a sharp knife for the carrot.',
+    'Get an adult for this bit.',
+    'Take care with the grater.',
+    'Have the scissors ready for everybody.',
+  ])('%s: must be answered, by an adult or as only said', (sentence) => {
+    const q = read2(sentence).questions.find((x) => x.key.startsWith('sentence:'))
+    expect(q?.must).toBe(true)
+    expect(q?.choices.map((c) => c.answer)).toEqual(['adult', 'said'])
+  })
+  it('a time in it is kept as a wait', () => {
+    const waits = read2('Set aside for 10 minutes.').recipe.steps.flatMap((s) =>
+      s.tasks.filter((t) => t.mode === 'WAIT'),
+    )
+    expect(waits.map((t) => t.seconds)).toEqual([600])
+  })
+  it('words of the language that the reader is written in are words', () => {
+    for (const word of ['constructor', 'toString', '__proto__', 'valueOf'])
+      expect(read(`Mix\n2 ${word}\n200 g oats\nStir the oats.`).recipe.lines.length).toBe(2)
+  })
+})

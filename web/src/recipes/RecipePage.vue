@@ -3,7 +3,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { variantsOf } from '@lea/core/plan'
-import { changesIn, linesFor, pictureOf, stepWork, themeWords, toJsonLd } from '@lea/core/recipe'
+import { changesIn, linesFor, pictureOf, themeWords, toJsonLd } from '@lea/core/recipe'
 import { recipeToJson, recipeToText } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
@@ -12,6 +12,7 @@ import RecipeFacts from '../choose/RecipeFacts.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
+import StepWork from './StepWork.vue'
 import { saveText } from '../shared/save-text'
 import JobsByAge from './JobsByAge.vue'
 
@@ -135,22 +136,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                 <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
                   <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
                 </p>
-                <ul class="mt-0.5 flex flex-wrap gap-x-2 gap-y-0.5 text-sm">
-                  <li
-                    v-for="(w, k) in stepWork(step)"
-                    :key="k"
-                    class="rounded-sm border px-1.5"
-                    :class="
-                      w.by === 'adult'
-                        ? 'border-ochre font-semibold text-ochre'
-                        : w.by === 'wait'
-                          ? 'border-dashed border-slate text-slate'
-                          : 'border-line'
-                    "
-                  >
-                    {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
-                  </li>
-                </ul>
+                <StepWork :step="step" class="mt-0.5" />
                 <p v-if="step.rests" class="text-sm text-soft">It may rest here: {{ step.rests.how }}.</p>
               </div>
             </li>

@@ -48,49 +48,54 @@ export function foreignFood(words: string, foods: FoodBook): FoodFact | null {
 }
 
 /** Short forms of kitchens' notes. Common practice. */
-const SHORT: Record<string, string> = {
-  yog: 'plain yoghurt',
-  bicarb: 'bicarbonate of soda',
-  'baking pdr': 'baking powder',
-  'sr flour': 'self-raising flour',
-  's r flour': 'self-raising flour',
-  's.r. flour': 'self-raising flour',
-  'sr. flour': 'self-raising flour',
-  mayo: 'mayonnaise',
-  evoo: 'olive oil',
-  choc: 'chocolate',
-  spuds: 'potatoes',
-  caster: 'caster sugar',
-  demerara: 'brown sugar',
-  muscovado: 'brown sugar',
-  icing: 'icing sugar',
-  granulated: 'granulated sugar',
-  iceberg: 'lettuce',
-  'veg oil': 'vegetable oil',
-  'ev olive oil': 'olive oil',
-}
+const SHORT = new Map(
+  Object.entries({
+    yog: 'plain yoghurt',
+    bicarb: 'bicarbonate of soda',
+    'baking pdr': 'baking powder',
+    'sr flour': 'self-raising flour',
+    's r flour': 'self-raising flour',
+    's.r. flour': 'self-raising flour',
+    'sr. flour': 'self-raising flour',
+    mayo: 'mayonnaise',
+    evoo: 'olive oil',
+    choc: 'chocolate',
+    spuds: 'potatoes',
+    caster: 'caster sugar',
+    demerara: 'brown sugar',
+    muscovado: 'brown sugar',
+    icing: 'icing sugar',
+    granulated: 'granulated sugar',
+    iceberg: 'lettuce',
+    'veg oil': 'vegetable oil',
+    'ev olive oil': 'olive oil',
+  }),
+)
+
+/** Words that kitchens cut short, wherever they stand in a name. */
+const CUT_SHORT = new Map(
+  Object.entries({
+    toms: 'tomatoes',
+    tom: 'tomato',
+    marg: 'margarine',
+    mozz: 'mozzarella',
+    parm: 'parmesan',
+    parms: 'parmesan',
+    yog: 'yoghurt',
+    yogs: 'yoghurt',
+    veg: 'vegetable',
+    sr: 'self-raising',
+    bicarb: 'bicarbonate of soda',
+    wholewheat: 'wholemeal',
+  }),
+)
+const spelled = (words: string): string =>
+  words.replace(/\p{L}+/gu, (w) => CUT_SHORT.get(w.toLowerCase()) ?? w)
 
 /**
  * @param unit the line's: what comes in tins is the tinned food
  * @returns null where a word is left over or two foods are named: one alone would hide the other's allergens
  */
-/** Words that kitchens cut short, wherever they stand in a name. */
-const CUT_SHORT: Record<string, string> = {
-  toms: 'tomatoes',
-  tom: 'tomato',
-  marg: 'margarine',
-  mozz: 'mozzarella',
-  parm: 'parmesan',
-  parms: 'parmesan',
-  yog: 'yoghurt',
-  yogs: 'yoghurt',
-  veg: 'vegetable',
-  sr: 'self-raising',
-  bicarb: 'bicarbonate of soda',
-  wholewheat: 'wholemeal',
-}
-const spelled = (words: string): string => words.replace(/\p{L}+/gu, (w) => CUT_SHORT[w.toLowerCase()] ?? w)
-
 export function foodOfLine(as: string, foods: FoodBook, unit = ''): FoodFact | null {
   if (as.trim() === '') return null
   // "Cashews & cream" is no cashew cream.
@@ -130,4 +135,4 @@ export function nearFoods(words: string, foods: FoodBook): FoodFact[] {
 
 /** A food by its English name or the short form of a kitchen's note, whole. */
 export const englishFood = (words: string, foods: FoodBook): FoodFact | null =>
-  resolveFood(SHORT[key(words)] ?? words, foods) ?? resolveFood(spelled(words), foods)
+  resolveFood(SHORT.get(key(words)) ?? words, foods) ?? resolveFood(spelled(words), foods)

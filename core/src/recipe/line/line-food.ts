@@ -1,6 +1,5 @@
 /** The words after the amount: the food itself, its preparation, and what is neither. */
-import { foodsStanding } from '../../food/food-names'
-import { resolveFood } from '../../food/food-names'
+import { foodsStanding, resolveFood } from '../../food/food-names'
 import type { FoodBook, FoodFact } from '../../food/foods'
 import { foreignFood } from './food-of-line'
 

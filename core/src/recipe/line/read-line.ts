@@ -42,7 +42,7 @@ const ABOUT =
   /^(?:about|approximately|approx\.?|around|roughly|circa|ca\.?|ung\.?|env\.?|environ|scant|generous|good|up to|at least|max\.?|enough|another|additional) /i
 const TASTE = /\s*[,(]?\s*\b(?:or )?(?:to|according to) (?:your )?taste\b\)?/i
 const NEEDED =
-  /\s*[,(]?\s*\b(?:as (?:needed|required|desired|you like)|if (?:it is |it['’]s )?(?:needed|necessary|dry|wanted|too \w+)|for (?:serving|frying|greasing|dusting|brushing|drizzling|the (?:tin|pan|tray))|to (?:serve|garnish|decorate|glaze|finish))\b\)?/i
+  /\s*[,(]?\s*\b(?:as (?:needed|required|desired|you like)|for (?:serving|frying|greasing|dusting|brushing|drizzling|the (?:tin|pan|tray))|to (?:serve|garnish|decorate|glaze|finish))\b\)?/i
 const NEEDED_IF = /\s*[,(]?\s*\bif (?:it is |it['’]s )?(?:needed|necessary|dry|wanted|too \w+)\b\)?/i
 /** "For each child": the amount is one child's. "2 tins, 400 g each" is none. */
 const EACH =

@@ -111,7 +111,6 @@ function place(
   user.uses = user.uses.filter((u) => u !== use)
   if (joint && before) {
     before.uses.push(use)
-    before.title = `${jobs[0]?.[3] ?? 'Prepare'} ${before.uses.length > 2 ? 'what the list says' : `and ready`}`
     before.title = `${jobs[0]?.[3] ?? 'Prepare'} what goes in`
     before.says =
       `${(before.says ?? '').replace(/\.$/, '')}; ${title.charAt(0).toLowerCase()}${title.slice(1)}.`.slice(

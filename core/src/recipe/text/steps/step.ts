@@ -92,8 +92,10 @@ function openSentence(
   }
   const last = tasks.at(-1)
   if (seconds !== null && last && last.mode !== 'WAIT' && !heatIn(said)) {
-    if (LONG.has(last.technique) && last.seconds < seconds) Object.assign(last, longJob(last, seconds))
-    return
+    if (LONG.has(last.technique)) {
+      if (last.seconds < seconds) Object.assign(last, longJob(last, seconds))
+      return
+    }
   }
   if (heatIn(said) !== null && !coolsIn(said) && !PREHEAT.test(said)) {
     // No verb was read, and it is hot: an adult's, until somebody says what it is.
@@ -103,10 +105,14 @@ function openSentence(
     unread.push({ text: sentence, why: 'it speaks of something hot: taken as an adult’s' })
     return
   }
-  if (REPEAT.test(said) || READY.test(said)) return
+  if (REPEAT.test(said)) return
+  // "Use a sharp knife", "get an adult": what gets things ready may still want an answer.
+  if (READY.test(said) && !HANDS_OFF.test(said)) return
   const must = seconds !== null || DANGER.test(said)
   unread.push({ text: sentence, why: 'no action was read in it', ...(must && { must }) })
 }
+/** A blade or an adult in the words, whatever they get ready. */
+const HANDS_OFF = /\b(?:knife|knives|blades?|sharp|scissors|grater|peeler|adults?|grown-?ups?)\b/i
 const DANGER =
   /\b(?:knife|knives|blade|blades|sharp|scissors|grater|peeler|adults?|grown-?ups?|boil\w*|fry\w*|oven|hob|stove|grill|flame|fire|oil is hot|steam)\b/i
 
