@@ -1,4 +1,5 @@
 /** How words are acted out, what to say after tasting, the sound of the day. */
+import { firstSound } from './line/sounds'
 import acts from '../../data/acts.json'
 import tasting from '../../data/tasting-words.json'
 
@@ -9,28 +10,6 @@ export const actOf = (word: string): string | undefined => ACTS[word]
 /** Words for how it looked, smelled, sounded, felt and tasted. */
 export const TASTING_WORDS: Readonly<Record<string, readonly string[]>> = tasting.senses
 
-/** Two letters, or one before another, that have a sound of their own at the start of an English word. From memory, common practice. */
-const STARTS: [RegExp, string][] = [
-  [/^kn/, 'n'],
-  [/^wr/, 'r'],
-  [/^ph/, 'f'],
-  [/^who/, 'h'],
-  [/^wh/, 'w'],
-  [/^qu/, 'kw'],
-  [/^(ch|sh|th)/, '$1'],
-  [/^c[eiy]/, 's'],
-  [/^c/, 'k'],
-  [/^g(?=ent|inger|ym)/, 'j'],
-]
-/** The sound that an English word begins with: "knead" begins with n, "cup" with k, "chives" with ch. */
-function firstSound(word: string): string {
-  const w = word.toLowerCase()
-  const start = STARTS.find(([pattern]) => pattern.test(w))
-  if (!start) return w.slice(0, 1)
-  const [pattern, sound] = start
-  return sound === '$1' ? (pattern.exec(w)?.[1] ?? w.slice(0, 1)) : sound
-}
-
 export interface SoundOfDay {
   sound: string
   words: string[]
@@ -39,7 +18,7 @@ export interface SoundOfDay {
 export function soundOfDay(words: readonly string[]): SoundOfDay | null {
   const bySound = new Map<string, string[]>()
   for (const word of new Set(words.map((w) => w.toLowerCase())))
-    if (/^[a-z]/.test(word)) {
+    if (firstSound(word) !== '') {
       const sound = firstSound(word)
       bySound.set(sound, [...(bySound.get(sound) ?? []), word])
     }

@@ -18,6 +18,10 @@ export function factLabel(fact: Fact): string {
       return `how full the ${fact.vessel} is`
     case 'cut':
       return `${fact.food} in ${fact.pieces} pieces`
+    case 'vessel':
+      return `${fact.food}: ${fact.parts.map((p) => `${p.n} × ${p.name}`).join(' + ')}`
+    case 'layers':
+      return `${fact.core.join(', ')} from below`
     case 'layer':
       return `the pattern ${fact.core.join(', ')}`
     case 'tin':

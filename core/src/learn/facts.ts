@@ -25,9 +25,31 @@ export type Fact =
   /** The steps by name, and which of them this is, from 1. */
   | { kind: 'order'; steps: string[]; i: number }
   | { kind: 'jug'; vessel: string; capacity: Ratio; amount: Ratio; unit: string }
-  | { kind: 'cut'; food: string; items: number; pieces: number }
+  /** One amount filled with measures of several sizes, the largest first. */
+  | {
+      kind: 'vessel'
+      food: string
+      parts: { name: string; size: Ratio; unit: string; n: number }[]
+      k: number
+    }
+  /**
+   * `held`: the part of the whole thing that one child has in its hand (1 where it is not said); `through`: cut through the middle;
+   * `scattered`: in pieces that do not lie side by side.
+   */
+  | {
+      kind: 'cut'
+      food: string
+      items: number
+      pieces: number
+      held?: Ratio
+      through?: true
+      scattered?: true
+    }
+  /** Laid on one another once, from below. */
+  | { kind: 'layers'; core: string[] }
   | { kind: 'layer'; core: string[]; repeats: number; i: number }
-  | { kind: 'tin'; rows: number; cols: number; filled: number }
+  /** `cut`: its places are cut, not filled. */
+  | { kind: 'tin'; rows: number; cols: number; filled: number; cut?: true }
   | { kind: 'weigh'; food: string; grams: Ratio; division: number }
   | {
       kind: 'compare'
@@ -42,7 +64,19 @@ export type Fact =
   | { kind: 'temp'; value: number; unit: 'C'; other: number }
   | { kind: 'shape'; food: string; shape: string }
   | { kind: 'vote'; options: Record<string, number> }
-  /** Nothing to count: what there is to tell of a step of this sort. */
+  /**
+   * Nothing to count: what there is to talk of in this work. `about`: keys of questions (`do-stir`, `topic-mix`, `food`, `wait-oven`).
+   * Plans frozen before 0.14 have a topic instead, and nothing is asked of it any more.
+   */
+  | {
+      kind: 'tell'
+      about: string[]
+      food: string
+      foodId?: string
+      title?: string
+      serves?: string
+      people?: string
+    }
   | { kind: 'tell'; topic: Topic; food: string }
 
 /** Sorts of steps, by what there is to tell. */

@@ -70,6 +70,9 @@ export const glossaryRow = (id: string): GlossaryRow | undefined => ROWS.get(id)
 /** Lea’s own words (core/data/glossary.json), each with its confidence by language. */
 export const GLOSSARY_ROWS: readonly GlossaryRow[] = [...ROWS.values()]
 
+/** A phrase in a home language; null where Lea has none. */
+export const phraseIn = (id: string, language: string): HomeWord | null => new Glossary().home(id, language)
+
 /** Lea's words with a setting's own over them. */
 export class Glossary {
   private readonly own: ReadonlyMap<string, OwnWord>

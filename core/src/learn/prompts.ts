@@ -5,12 +5,15 @@
  */
 import { ratio } from '../amount/ratio'
 import { answerFact, answerTell, forAge, type FactPrompt } from './fact/answer'
+import { tellValues } from './line/food-card'
 import type { Locale } from './fact/saying'
 import { SUPPORT_LEVELS, type SupportLevel } from './levels'
 import type { Fact } from './facts'
 
 export interface Prompt {
   level: SupportLevel
+  /** Id of the question; not there in plans of an earlier version. */
+  line?: string
   says: string
   answer: string
   target: string
@@ -20,40 +23,43 @@ export interface Prompt {
 
 /** All that can be said of a fact, to whatever age. */
 export const sayingsOf = (fact: Fact, locale?: Locale): FactPrompt[] =>
-  fact.kind === 'tell' ? answerTell(fact.topic, fact.food) : answerFact(fact, undefined, locale).prompts
+  fact.kind === 'tell'
+    ? 'about' in fact
+      ? answerTell(fact.about, tellValues(fact, locale), locale)
+      : []
+    : answerFact(fact, undefined, locale).prompts
 
 /**
- * What to say to a child of that age: the levels from showing to open, and within a level from easy to hard.
- * Each stands once; what the age cannot reach is left out. Below the hardest level there is always an easier one to step down to:
- * where the age has outgrown all of a level, the last of it that is in reach stands in.
+ * What can be asked of a child of that age: question by question, each from its easiest rung to the open one. A rung that the age cannot
+ * reach is left out.
  * @param all of one fact (`sayingsOf`)
  */
-export function suited(all: readonly FactPrompt[], months: number): Prompt[] {
-  const now = all.filter((p) => p.fromMonths <= months && months <= p.toMonths)
-  const lost = SUPPORT_LEVELS.filter((level) => !now.some((p) => p.level === level))
-  const easier = lost.flatMap((level) =>
-    all
-      .filter((p) => p.level === level && p.toMonths < months)
-      .sort((a, b) => a.toMonths - b.toMonths)
-      .slice(-1),
-  )
-  return [...now, ...easier]
-    .sort((a, b) => rank(a.level) - rank(b.level) || a.fromMonths - b.fromMonths)
+export const suited = (all: readonly FactPrompt[], months: number): Prompt[] =>
+  all
+    .filter((p) => p.fromMonths <= months && months <= p.toMonths)
     .map((p) => {
-      const { level, says, answer, target, also } = forAge(p, months)
-      return { level, says, answer, target, ...(also && { also }) }
+      const { level, line, says, answer, target, also } = forAge(p, months)
+      return { level, line, says, answer, target, ...(also && { also }) }
     })
-}
 const rank = (level: SupportLevel): number => SUPPORT_LEVELS.indexOf(level)
 
-/** What to say of a fact to a child of that age. */
+/** What to ask of a fact at that age. */
 export const promptsFor = (fact: Fact, months: number, locale?: Locale): Prompt[] =>
   suited(sayingsOf(fact, locale), months)
 
-/** Where to begin: the level for the age, or the next easier one of which there is a prompt; the easiest where none is. */
-export function beginAt(prompts: readonly Prompt[], level: SupportLevel): SupportLevel {
-  const easier = prompts.map((p) => rank(p.level)).filter((l) => l <= rank(level))
-  return SUPPORT_LEVELS[Math.max(0, ...easier)] ?? 'model'
+/** One question in its rungs, the easiest first: the way down is always the same question made easier. */
+export const rungsOf = (prompts: readonly Prompt[], line: string | undefined): Prompt[] =>
+  line === undefined
+    ? []
+    : prompts.filter((p) => p.line === line).sort((a, b) => rank(a.level) - rank(b.level))
+
+/** Where to begin: the rung of that level, or the next easier one there is. */
+export function beginAt(rungs: readonly Prompt[], level: SupportLevel): number {
+  let at = 0
+  rungs.forEach((p, i) => {
+    if (rank(p.level) <= rank(level)) at = i
+  })
+  return at
 }
 
 /** The numbers a prompt asks a child to say: none may lie above what the group counts to, below the open level. */
@@ -65,6 +71,8 @@ export const largestNumber = (fact: Fact): number => {
       return fact.n
     case 'share':
       return Math.max(fact.n, fact.people)
+    case 'vessel':
+      return fact.parts.reduce((n, p) => n + p.n, 0)
     case 'tin':
       return fact.rows * fact.cols
     case 'cut':

@@ -109,6 +109,11 @@ const TOPIC_WORDS = data.topics as Record<
 export const wordsOfTopic = (techniques: readonly string[]): (typeof TOPIC_WORDS)[string] =>
   TOPIC_WORDS[topicOf(techniques)] ?? { verbs: [], places: [], senses: {}, pair: [], sequence: [] }
 
+const WAIT_WORDS = data.waits as Record<string, { words: string[]; senses: Record<string, string[]> }>
+/** Words of a wait, by what it is: oven, fridge, rising … */
+export const wordsOfWait = (kind: string): (typeof WAIT_WORDS)[string] =>
+  WAIT_WORDS[kind] ?? { words: [], senses: {} }
+
 const FIRST_FOODS = 'milk bread egg water apple banana cheese butter rice'.split(' ')
 const FIRST_TOOLS = 'bowl spoon cup plate'.split(' ')
 const FIRST_VERBS = 'wash stir pour open stop put take wait look close'.split(' ')
@@ -144,23 +149,36 @@ export function targetOfWord(id: string, kind: string | undefined): string | und
 export interface WordStep {
   techniques: readonly string[]
   foods: readonly string[]
+  /** What the wait is, where the step is one. */
+  wait?: string
 }
 
-/** Words that fit a step, the nearest first: what is done, to which food, with what, and the idea of it. */
-function wordCandidates({ techniques, foods }: WordStep, glossary: Glossary): string[] {
+/**
+ * The opposites of a step: both or neither, and none where it is hot, since there is only one word to say there.
+ * @returns two glossary ids, or none
+ */
+export function pairOf(step: WordStep, glossary: Glossary): string[] {
+  if (step.wait !== undefined) return []
+  const { pair } = wordsOfTopic(step.techniques)
+  return pair.length === 2 && pair.every((id) => glossary.has(id)) ? pair : []
+}
+
+/** Words that fit a step, the nearest first: what is done, to which food, with what, and where. */
+function wordCandidates({ techniques, foods, wait }: WordStep, glossary: Glossary): string[] {
+  if (wait !== undefined) return wordsOfWait(wait).words.filter((id) => glossary.has(id))
   const topic = wordsOfTopic(techniques)
   const verbs = techniques.flatMap((t) => VERBS[t] ?? [])
   const nouns = foods.map(foodWord)
   const tools = techniques.flatMap((t) => TOOLS[t] ?? [])
-  const all = [...verbs.slice(0, 1), ...nouns, ...verbs.slice(1), ...topic.pair, ...tools, ...topic.verbs]
-  return [...new Set([...all, ...topic.places, ...topic.sequence])].filter((id) => glossary.has(id))
+  const all = [...verbs.slice(0, 1), ...nouns, ...verbs.slice(1), ...tools, ...topic.verbs]
+  return [...new Set([...all, ...topic.places])].filter((id) => glossary.has(id))
 }
 
 const USED = 100
 const SAME_TARGET = 12
 const FARTHER = 3
 const OF_THE_WEEK = -15
-const NOT_OF_THE_AGE = 4
+const NOT_OF_THE_AGE = 3
 
 /**
  * Two words for each step.

@@ -28,6 +28,8 @@ export const targetOf = (id: string): Target | undefined => BY_ID.get(id)
 /** So many months before its window a target is met without anything being expected. Source: learning.md B1, age rule. */
 const BEFORE = 12
 
+/** A window that ends here is open: older children, and adults who help, go on with it. Months. */
+const LAST_BAND = 144
 /** Can a child of that age meet this target: within its window, or up to a year before it. */
 export const suits = (target: Target, months: number): boolean =>
-  months >= target.from - BEFORE && months <= target.to
+  months >= target.from - BEFORE && (months <= target.to || target.to >= LAST_BAND)

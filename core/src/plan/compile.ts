@@ -125,6 +125,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     ...((request.rules.targets ?? []).length > 0 && { week: request.rules.targets }),
     locale: localeOf(request),
     ...(request.rules.talk && { talking: request.rules.talk }),
+    ...linesDecided(request),
     ...((request.rules.ownRules ?? []).length > 0 && { ownRules: request.rules.ownRules }),
     watch: draft.watch,
     kit: draft.kit,
@@ -140,6 +141,14 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     ineffective: request.decisions.filter((d) => isIdle(d, draft, found)),
   }
   return { ...plan, digest: seal(plan) }
+}
+
+/** Lines that a person left out or put in. */
+function linesDecided({ decisions }: PlanRequest): Pick<Plan, 'linesNot' | 'linesKept'> {
+  const lines = decisions.filter((d) => d.kind === 'line')
+  const not = lines.filter((d) => d.use === 'not').map((d) => d.line)
+  const kept = lines.filter((d) => d.use === 'keep').map(({ step, line }) => ({ step, line }))
+  return { ...(not.length > 0 && { linesNot: not }), ...(kept.length > 0 && { linesKept: kept }) }
 }
 
 /** Levels that rest on a clinic's plan: it is read again before cooking (allergens.md E1). */
@@ -189,6 +198,7 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
     case 'ask':
       return !draft.talk.some((t) => t.step === d.step && t.asks?.some((a) => a.child === d.child))
     case 'own-prompt':
+    case 'line':
     case 'quiet':
       return !draft.recipe.steps.some((s) => s.id === d.step)
     case 'two-sittings':

@@ -125,8 +125,10 @@ export interface RecipeStep {
   /** Five words or fewer. */
   title: string
   picture: string
-  /** What is laid in turn, again and again: "oats", "pear". */
+  /** What is laid in turn: "oats", "pear". Once, from below, unless `rows` says otherwise. */
   layers?: string[] | undefined
+  /** How often the layers come, and how they lie: only then are they a pattern. */
+  rows?: { times: number; lie: RowsLie } | undefined
   uses: { line: string; part: Ratio }[]
   tasks: RecipeTask[]
   /** One sentence for the adult. */
@@ -145,6 +147,9 @@ export interface RecipeStep {
   /** After this step it may rest until a later sitting: how, in words, and how many seconds at least. */
   rests?: { how: string; seconds: number; place: 'fridge' | 'freezer' | 'table' } | undefined
 }
+
+export const ROWS_LIE = ['line', 'stack', 'ring'] as const
+export type RowsLie = (typeof ROWS_LIE)[number]
 
 /** Work of an adult that has to be done before a step begins: an oven that heats up, sticks that soak, charcoal that glows. */
 export interface Ahead {

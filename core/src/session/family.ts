@@ -131,6 +131,5 @@ function askOf(plan: Plan, child: string | null): string {
   // A sentence with a name in it may name somebody else.
   const plain = (says: string): boolean => !says.includes('{{')
   const own = child === null ? [] : asks.filter((a) => a.child === child && plain(a.says))
-  const any = plan.talk.flatMap((t) => t.prompts).find((p) => plain(p.says))
-  return own.at(-1)?.says ?? any?.says ?? 'What did your hands do today?'
+  return own.at(-1)?.says ?? asks.find((a) => plain(a.says))?.says ?? 'What did your hands do today?'
 }

@@ -23,7 +23,8 @@ export { type NextRound, nextRound } from './next-round'
 export { type Overview, costPoints, overviewOf, turnsInOrder } from './overview'
 export { type PastSession, type SessionRecord, sessionRecord } from './record'
 export { type TableState, replay } from './replay'
-export { type SayNow, sayNow } from './say'
+export { type SayNow, sayNow } from './talk/say'
+export { type Slot, type Speaker, scriptOf } from './talk/script'
 export {
   type GateNeed,
   type TableTask,
@@ -40,12 +41,10 @@ export {
   REASON_WORDS,
   childrenIn,
   coverage,
-  fewOfEach,
-  ladderOf,
   stepMore,
   talkOfDay,
   voteTalk,
   yearsText,
-} from './talk-view'
+} from './talk/talk-view'
 export { type TimerView, timersAt, timersOf } from './timers'
-export { wordCards } from './word-cards'
+export { wordCards } from './talk/word-cards'

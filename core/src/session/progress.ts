@@ -2,6 +2,7 @@
  * What one session shows of each child, and what many of them come to: how techniques were seen, when each was last done, what was noted
  * of its talk, and whether it had more turns than its share. Only what was tapped counts; nothing is inferred from the plans.
  */
+import { daysBetween } from '../amount/days'
 import { must } from '../amount/must'
 import type { How } from '../craft/skills'
 import type { Plan } from '../plan/model/plan'
@@ -22,6 +23,8 @@ export interface SessionProgress {
   marks?: Omit<TalkMark, 'on'>[]
   /** Questions that were planned for it in the steps that were reached. */
   heard?: number
+  /** Which they were, by key. */
+  asked?: string[]
   /** Jobs more than an even share, rounded down; below 0 where fewer. Only of a finished session. */
   over?: number
 }
@@ -66,6 +69,8 @@ export function progressIn(
   for (const { id } of past.plan.children) {
     const row = of(id)
     row.heard = reached.filter((a) => a.child === id).length
+    const asked = reached.flatMap((a) => (a.child === id && a.key !== undefined ? [a.key] : []))
+    if (asked.length > 0) row.asked = asked
     const own = must(
       jobs.find((c) => c.child === id),
       'a child of the plan in its record',
@@ -91,6 +96,8 @@ function rungsIn(plan: Plan, child: string, techniques: readonly string[]): Reco
 const LAST_SESSIONS = 3
 /** Marks kept beside a child for the next plan: the last so many of each target. */
 const MARKS_KEPT = 6
+/** Days for which it is kept which questions were asked: three weeks, and some to spare. */
+const LINES_KEPT = 28
 /** Sessions over which the one turn more goes round. Source: common practice. */
 const EVEN_SESSIONS = 6
 
@@ -102,12 +109,16 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
   const marks: TalkMark[] = []
   const heard: number[] = []
   const over: number[] = []
+  const lines: Record<string, string> = {}
+  const last = rows.at(-1)?.date
   for (const { date, progress } of rows) {
     Object.assign(skills, progress.seen)
     Object.assign(rungs, progress.on)
     for (const technique of progress.did ?? []) lastDone[technique] = date
     for (const mark of progress.marks ?? []) marks.push({ ...mark, on: date })
     if (progress.heard !== undefined) heard.push(progress.heard)
+    if (last !== undefined && daysBetween(date, last) <= LINES_KEPT)
+      for (const key of progress.asked ?? []) lines[key] = date
     if (progress.over !== undefined) over.push(progress.over)
   }
   return {
@@ -119,6 +130,7 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
         marks.filter((m) => m.target === target).slice(-MARKS_KEPT),
       ),
       heard: heard.slice(-LAST_SESSIONS),
+      ...(Object.keys(lines).length > 0 && { lines }),
     },
     turnsOverShare: over.slice(-EVEN_SESSIONS).reduce((sum, n) => sum + n, 0),
   }

@@ -33,7 +33,7 @@ export interface ChildProgress {
   rungs?: Record<string, string>
   /** The day on which each technique was last done. */
   lastDone: Record<string, string>
-  talk: { marks: TalkMark[]; heard: number[] }
+  talk: { marks: TalkMark[]; heard: number[]; lines?: Readonly<Record<string, string>> }
   /** Jobs that it had more than its share in its last sessions; below 0 where fewer. */
   turnsOverShare: number
 }

@@ -67,7 +67,7 @@ describe('what is said of a fact', () => {
         for (const p of answerFact(fact, months).prompts) {
           expect(p.fromMonths).toBeLessThanOrEqual(months)
           expect(p.toMonths).toBeGreaterThanOrEqual(months)
-          const same = all.find((a) => a.says === p.says && a.level === p.level)
+          const same = all.find((a) => a.line === p.line && a.level === p.level)
           expect(same).toMatchObject({ answer: p.answer, fromMonths: p.fromMonths, toMonths: p.toMonths })
           // Of the targets that it touches, those that the age can meet.
           expect([same?.target, ...(same?.also ?? [])]).toEqual(
@@ -80,7 +80,8 @@ describe('what is said of a fact', () => {
   it('asks for no whole number above what the age counts (R8)', () => {
     fc.assert(
       fc.property(anyFact, fc.integer({ min: 12, max: 144 }), (fact, months) => {
-        for (const p of answerFact(fact, months).prompts) {
+        // Counted together nothing has to be reached.
+        for (const p of answerFact(fact, months).prompts.filter((x) => x.level !== 'model')) {
           const n = /^(\d+)(?: scoops?| g| each.*)?$/.exec(p.answer)?.[1]
           if (n !== undefined) expect(Number(n), p.says).toBeLessThanOrEqual(mayCount(months))
         }
@@ -99,10 +100,12 @@ describe('what is said of a fact', () => {
       { numRuns: 500 },
     )
   })
-  it('has something to show, and something to do together, for the smallest', () => {
+  it('can be narrowed: where a question is asked there is an easier rung of the same, down to doing it together', () => {
     fc.assert(
-      fc.property(anyFact, (fact) => {
-        expect(answerFact(fact, 30).prompts.some((p) => p.level === 'model')).toBe(true)
+      fc.property(anyFact, fc.integer({ min: 12, max: 144 }), (fact, months) => {
+        const { prompts } = answerFact(fact, months)
+        for (const p of prompts)
+          expect(prompts.some((x) => x.line === p.line && x.level === 'model')).toBe(true)
       }),
     )
   })

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { Glossary, LANGUAGES, glossaryRow, shownHome } from '../../src/learn/glossary'
-import { SUPPORT_LEVELS, startLevel } from '../../src/learn/levels'
-import { beginAt, promptsFor } from '../../src/learn/prompts'
+import { SUPPORT_LEVELS, commentsToAQuestion, startLevel } from '../../src/learn/levels'
+import { beginAt, promptsFor, rungsOf } from '../../src/learn/prompts'
 import { chooseWords } from '../../src/learn/step-words'
 import { compile } from '../../src/plan/compile'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
-import { wordCards } from '../../src/session/word-cards'
+import { scriptOf } from '../../src/session/talk/script'
+import { wordCards } from '../../src/session/talk/word-cards'
 import { child, request } from '../group'
 
 describe('prompts', () => {
@@ -28,18 +29,27 @@ describe('prompts', () => {
     for (const p of promptsFor({ ...oats, measures: ['1/2', '1/4'] }, 110))
       expect(p.answer).not.toContain('1/3')
   })
-  it('rise from showing to open, and none stands twice', () => {
-    for (const months of [20, 30, 50, 80, 120]) {
+  it('stand on rungs of one and the same question, from together to open, and none stands twice', () => {
+    for (const months of [30, 50, 80, 120, 150]) {
       const said = promptsFor(oats, months)
-      const levels = said.map((p) => SUPPORT_LEVELS.indexOf(p.level))
-      expect(levels).toEqual([...levels].sort((a, b) => a - b))
+      for (const line of new Set(said.map((p) => p.line))) {
+        const levels = rungsOf(said, line).map((p) => SUPPORT_LEVELS.indexOf(p.level))
+        expect(levels).toEqual([...levels].sort((a, b) => a - b))
+        expect(new Set(levels).size).toBe(levels.length)
+      }
       expect(new Set(said.map((p) => p.says)).size).toBe(said.length)
     }
   })
+  it('go on for twelve-year-olds and grown-ups', () => {
+    expect(promptsFor(oats, 146).length).toBeGreaterThan(5)
+    expect(promptsFor(oats, 400).length).toBeGreaterThan(5)
+  })
   it('begin at the level for the age, or at the next easier one there is', () => {
-    expect(beginAt(promptsFor(oats, 100), 'open')).toBe('open')
-    expect(beginAt(promptsFor(oats, 20), 'open')).toBe('model')
-    expect(beginAt([], 'open')).toBe('model')
+    const said = promptsFor(oats, 100)
+    const rungs = rungsOf(said, said[0]?.line)
+    expect(rungs[beginAt(rungs, 'open')]?.level).toBe('open')
+    expect(rungs[beginAt(rungs, 'choice')]?.level).toBe('choice')
+    expect(beginAt([], 'open')).toBe(0)
   })
   it('never ask for a count that does not come out whole', () => {
     for (const months of [40, 60, 90, 120]) {
@@ -47,11 +57,12 @@ describe('prompts', () => {
       expect(says.some((p) => p.says.includes('How many scoops'))).toBe(false)
     }
   })
-  it('comment more under three, ask more later', () => {
-    expect([startLevel(30), startLevel(40), startLevel(60), startLevel(100)]).toEqual([
+  it('are done together under two and a half, then begin open and are narrowed', () => {
+    expect([startLevel(26), startLevel(34), startLevel(40), startLevel(60), startLevel(100)]).toEqual([
       'model',
       'choice',
-      'focused',
+      'open',
+      'open',
       'open',
     ])
   })
@@ -59,10 +70,8 @@ describe('prompts', () => {
     const plan = compile(
       request([child('small', 40)], { recipe: SHIPPED_RECIPES.find((r) => r.id === 'lentil-letter-soup') }),
     )
-    for (const talk of plan.talk) {
-      const fact = talk.fact
-      if (fact?.kind === 'count' && fact.n > 5) expect(talk.start).toBe('model')
-    }
+    for (const talk of plan.talk)
+      for (const a of talk.asks ?? []) expect(Number(/^\d+$/.exec(a.answer)?.[0] ?? 0)).toBeLessThanOrEqual(5)
   })
 })
 
@@ -82,23 +91,19 @@ describe('words', () => {
 })
 
 describe('the talk of the house', () => {
-  const startsOf = (talk?: 'ask' | 'comment') => {
-    const base = request([child('a', 50), child('b', 50)])
-    return compile({ ...base, rules: { ...base.rules, ...(talk && { talk }) } }).talk.map((t) =>
-      SUPPORT_LEVELS.indexOf(t.start),
-    )
+  const asked = (talk?: 'ask' | 'comment') => {
+    const base = request([50, 52, 54, 56, 58, 59].map((m, i) => child(`c${i}`, m)))
+    const plan = compile({ ...base, rules: { ...base.rules, ...(talk && { talk }) } })
+    return plan.talk.flatMap((t) => t.asks ?? []).length
   }
   it('asks more or comments more, one level up or down, and never past the ends', () => {
-    expect(startLevel(50, 'ask')).toBe('open')
-    expect(startLevel(50, 'comment')).toBe('choice')
-    expect(startLevel(30, 'comment')).toBe('model')
+    expect(startLevel(34, 'ask')).toBe('focused')
+    expect(startLevel(50, 'comment')).toBe('focused')
+    expect(startLevel(20, 'comment')).toBe('model')
     expect(startLevel(100, 'ask')).toBe('open')
-    const [ask, usual, comment] = [startsOf('ask'), startsOf(), startsOf('comment')]
-    usual.forEach((level, i) => {
-      expect(ask[i]).toBeGreaterThanOrEqual(level)
-      expect(comment[i]).toBeLessThanOrEqual(level)
-    })
-    expect(comment).not.toEqual(ask)
+    expect(asked('ask')).toBeGreaterThan(asked('comment'))
+    expect(commentsToAQuestion(40, 'comment')).toBeGreaterThan(commentsToAQuestion(40))
+    expect(commentsToAQuestion(40, 'ask')).toBeLessThan(commentsToAQuestion(40))
   })
   it('home languages stand side by side, or only those of the child whose turn it is', () => {
     const word = {
@@ -133,10 +138,12 @@ describe('word cards', () => {
 it('what is poured is full or not, never level or heaped', () => {
   for (const recipe of SHIPPED_RECIPES) {
     const plan = compile(request([child('a', 50), child('b', 62)], { recipe }))
-    for (const t of plan.talk) {
-      const pours = plan.tasks.some((k) => k.step === t.step && k.technique === 'pour-liquid' && k.measured)
-      const dry = plan.tasks.some((k) => k.step === t.step && k.technique === 'level-scoop')
-      if (pours && !dry) expect(t.prompts.map((p) => p.says).join(' ')).not.toMatch(/heaped|Scoop, level/)
+    for (const slot of scriptOf(plan)) {
+      const turn = plan.turns.find((t) => t.id === slot.turn)
+      const task = plan.tasks.find((t) => t.id === turn?.task)
+      if (task?.technique !== 'pour-liquid') continue
+      const all = slot.lines.flatMap((l) => [l.says, ...(l.rungs ?? []).map((r) => r.says)])
+      expect(all.join(' '), recipe.id).not.toMatch(/heaped|Scoop, level/)
     }
   }
 })

@@ -53,6 +53,16 @@ export function talkOptimum(problem: TalkProblem, highs: Solver): { first: numbe
     sum(() => true),
     problem.most,
   )
+  atMost(
+    sum((c) => c.option.order),
+    problem.mostOrder,
+  )
+  problem.children.forEach(({ most }, child) =>
+    atMost(
+      sum((c) => c.option.child === child),
+      most,
+    ),
+  )
   for (const key of new Set(columns.map((c) => `${c.option.child} ${c.option.target}`)))
     atMost(
       sum((c) => `${c.option.child} ${c.option.target}` === key),
@@ -61,6 +71,12 @@ export function talkOptimum(problem: TalkProblem, highs: Solver): { first: numbe
   for (const says of new Set(columns.map((c) => c.option.says)))
     atMost(
       sum((c) => c.option.says === says),
+      1,
+    )
+
+  for (const text of new Set(columns.map((c) => c.option.text)))
+    atMost(
+      sum((c) => c.option.text === text),
       1,
     )
 

@@ -7,8 +7,9 @@ import type { SupportLevel } from '../levels'
 import { suits, targetOf } from '../targets'
 import { derive } from './derive'
 import { FactError, isFactKind, fieldList, type Derived, type FactKind, type PlainFact } from './fields'
-import { fill, type Locale, type Saying, type ValuesOf } from './saying'
-import { aloud, countValues, layer, share, tin } from './values-count'
+import { fill, type Locale, type Saying, type Values, type ValuesOf } from './saying'
+import { aloud, countValues, layer, layers, share, tin } from './values-count'
+import { vessel } from './vessel'
 import { jug, scaleValues, scoopValues } from './values-amount'
 import { compare, cut, order, priceValues, shapeValues, temp, timer, vote, weigh } from './values-world'
 import { improper } from './phrases'
@@ -19,6 +20,8 @@ export interface FactPrompt {
   /** The other targets that it touches at that age. */
   also?: string[]
   level: SupportLevel
+  /** Id of the question: its rungs are one and the same question. */
+  line: string
   says: string
   answer: string
   fromMonths: number
@@ -64,8 +67,8 @@ function doubleFrom(asked: string): number {
 }
 
 const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
-  ...{ aloud, compare, count: countValues, cut, jug, layer, order, price: priceValues },
-  ...{ scale: scaleValues, scoop: scoopValues, shape: shapeValues, share, temp, timer, tin, vote, weigh },
+  ...{ aloud, compare, count: countValues, cut, jug, layer, layers, order, price: priceValues },
+  ...{ scale: scaleValues, scoop: scoopValues, shape: shapeValues, share, temp, timer, tin, vessel, vote, weigh },
 }
 
 /**
@@ -76,8 +79,8 @@ const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
 export function answerFact(fact: PlainFact, months?: number, locale: Locale = 'en-GB'): FactAnswer {
   const derived = derive(fact)
   if (!isFactKind(fact.kind)) throw new FactError('kind', 'is not known')
-  const kind = fact.kind === 'count' && fact['aloud'] === true ? 'aloud' : fact.kind
-  const prompts = fill(kind, VALUES[kind](fact, derived, locale))
+  const kind = kindOf(fact)
+  const prompts = fill(kind, VALUES[kind](fact, derived, locale), locale)
     .map((saying) => promptOf(saying, fromMonths(fact, saying)))
     // A gate above the last age of a prompt: it is asked of nobody.
     .filter((p) => p.fromMonths <= p.toMonths)
@@ -86,9 +89,21 @@ export function answerFact(fact: PlainFact, months?: number, locale: Locale = 'e
   return { derived, prompts: suits.map((p) => forAge(p, months)) }
 }
 
-/** What there is to tell of a sort of step, where nothing is computed. */
-export const answerTell = (topic: string, food: string): FactPrompt[] =>
-  fill(`tell-${topic}`, { food }).map((s) => promptOf(s, s.from))
+/** The values of a fact by name, for what is said of it without asking. */
+export function valuesOf(fact: PlainFact, locale: Locale = 'en-GB'): Values {
+  if (!isFactKind(fact.kind)) return {}
+  return VALUES[kindOf(fact)](fact, derive(fact), locale)
+}
+const kindOf = (fact: PlainFact): FactKind | 'aloud' =>
+  fact.kind === 'count' && fact['aloud'] === true ? 'aloud' : (fact.kind as FactKind)
+
+/** What can be asked of work, a sort of step, a wait, a food or a moment, where nothing is computed. */
+export const answerTell = (about: readonly string[], values: Values, locale: Locale = 'en-GB'): FactPrompt[] =>
+  about.flatMap((of) => fill(of, values, locale).map((s) => promptOf(s, s.from)))
+
+/** The age from which numbers and parts are within reach: for what is said without asking. */
+export const reachedFrom = (numbers: readonly string[], parts: readonly string[]): number =>
+  Math.max(0, ...numbers.map((n) => numberFrom(size(n))), ...parts.map((p) => partFrom(p)))
 
 const fromMonths = (fact: PlainFact, s: Saying): number =>
   Math.max(
@@ -100,16 +115,25 @@ const fromMonths = (fact: PlainFact, s: Saying): number =>
 
 function promptOf(s: Saying, from: number): FactPrompt {
   const [target = '', ...also] = s.targets
-  const { level, says, answer, to } = s
-  return { target, ...(also.length > 0 && { also }), level, says, answer, fromMonths: from, toMonths: to }
+  const { level, line, says, answer, to } = s
+  return { target, ...(also.length > 0 && { also }), level, line, says, answer, fromMonths: from, toMonths: to }
 }
 
 /** A prompt touches several targets: at an age those that the age can meet, or its main one where there is none. */
 export function forAge(prompt: FactPrompt, months: number): FactPrompt {
   const all = [prompt.target, ...(prompt.also ?? [])]
   const [target = prompt.target, ...rest] = all.filter((id) => isMet(id, months))
-  const { level, says, answer, fromMonths: from, toMonths } = prompt
-  return { target, ...(rest.length > 0 && { also: rest }), level, says, answer, fromMonths: from, toMonths }
+  const { level, line, says, answer, fromMonths: from, toMonths } = prompt
+  return {
+    target,
+    ...(rest.length > 0 && { also: rest }),
+    level,
+    line,
+    says,
+    answer,
+    fromMonths: from,
+    toMonths,
+  }
 }
 const isMet = (id: string, months: number): boolean => {
   const target = targetOf(id)

@@ -20,6 +20,7 @@ import {
   type PlainFact,
 } from './fields'
 import { deriveScale, deriveScoop } from './measured'
+import { deriveVessel } from './vessel'
 import { clockAfter } from '../../amount/clock-time'
 
 const FILL_WORDS = ['empty', 'less than half full', 'half full', 'more than half full', 'full'] as const
@@ -38,6 +39,7 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     }
   },
   scoop: deriveScoop,
+  vessel: deriveVessel,
   jug: (f) => {
     const [c, a] = [above(f, 'capacity'), amountOf(f, 'amount')]
     if (a.compare(0) < 0 || a.compare(c) > 0)
@@ -54,10 +56,11 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     if (left.compare(0) < 0) throw new FactError('taken', 'is more than there are pieces')
     // Only equal pieces have the name of a fraction.
     const named = f['equal'] !== false
+    const held = amountOf(f, 'held', '1')
     return {
       total: toMixed(total),
       leftPieces: toMixed(left),
-      onePiece: named ? toMixed(ratio(1).div(p)) : null,
+      onePiece: named ? toMixed(held.div(p)) : null,
       takenFraction: named ? toMixed(t.div(p)) : null,
       leftFraction: named ? toMixed(left.div(p)) : null,
     }
@@ -80,6 +83,11 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     }
   },
   layer: deriveLayer,
+  layers: (f) => {
+    const core = fieldList(f, 'core')
+    if (core.length === 0) throw new FactError('core', 'must hold at least one item')
+    return { bottom: core[0], top: core.at(-1), orders: String(core.reduce((n, _, i) => n * (i + 1), 1)) }
+  },
   tin: (f) => {
     const total = has(f, 'total') ? wholeOf(f, 'total') : wholeOf(f, 'rows') * wholeOf(f, 'cols')
     if (total < 1) throw new FactError('rows', 'and cols must be at least 1')

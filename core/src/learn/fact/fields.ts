@@ -19,10 +19,12 @@ export class FactError extends Error {
 export const FACT_KINDS = [
   'count',
   'scoop',
+  'vessel',
   'jug',
   'cut',
   'share',
   'layer',
+  'layers',
   'tin',
   'timer',
   'weigh',

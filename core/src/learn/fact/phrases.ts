@@ -46,3 +46,22 @@ export function things(name: string, n: number): string {
   return [form, ...rest].join(' ')
 }
 export const counted = (n: string, name: string): string => `${n} ${things(name, Number(n))}`
+
+/** Two to choose from: which stands first goes by the words themselves, so that the right one is not always in one place. */
+export function either(right: string, wrong: string): string {
+  let sum = 0
+  for (const c of right + wrong) sum = (sum * 31 + (c.codePointAt(0) ?? 0)) % 1009
+  return sum % 2 === 0 ? `${right} or ${wrong}` : `${wrong} or ${right}`
+}
+
+/** "quarters", "thirds", "halves": so many to the whole. @param parts 2 to 12 */
+export function partsWord(parts: number, locale: Locale): string | undefined {
+  const names: Record<number, string> = {
+    2: 'halves',
+    3: 'thirds',
+    4: locale === 'en-US' ? 'fourths' : 'quarters',
+    6: 'sixths',
+    8: 'eighths',
+  }
+  return names[parts]
+}

@@ -1,5 +1,6 @@
 import type { Make } from '../../recipe/make'
 import type { HeatPlace } from '../../recipe/recipe'
+import type { LineKind } from '../../learn/line/line'
 import type { Packet } from '../../food/concern'
 
 /** What a person chose. Only inputs and decisions are stored; the plan is derived from them. */
@@ -55,7 +56,17 @@ export type Decision =
   /** Nobody is asked anything in this step. */
   | { kind: 'quiet'; step: string }
   /** A prompt of one's own, to one child or to everybody. */
-  | { kind: 'own-prompt'; step: string; child: string | null; says: string; answer: string }
+  | {
+      kind: 'own-prompt'
+      step: string
+      child: string | null
+      says: string
+      answer: string
+      /** A question where it is not said. */
+      line?: LineKind | undefined
+    }
+  /** A line of Lea's that is not to be said in this session, or is to be said in this step. */
+  | { kind: 'line'; step: string; line: string; use: 'not' | 'keep' }
   | { kind: 'clear'; finding: string; cause: string; who: string; why: string; at?: string | undefined }
 
 /** As the recipe measures · all in cups and spoons · all on the scale · with any one cup, in parts. */
@@ -117,6 +128,8 @@ export function decisionKey(d: Decision): string {
     case 'ask':
     case 'own-prompt':
       return `${d.kind}:${d.step}:${d.child ?? ''}`
+    case 'line':
+      return `line-said:${d.step}:${d.line}`
     case 'two-sittings':
       return d.kind
     case 'clear':

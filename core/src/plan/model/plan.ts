@@ -114,6 +114,9 @@ export interface Plan {
   locale?: Locale
   /** The setting asks more or comments more; by age where it does not say. */
   talking?: TalkRule
+  /** Lines that are not to be said, and by step lines that are: by id. */
+  linesNot?: string[]
+  linesKept?: { step: string; line: string }[]
   /** The setting's own rules in its own words. */
   ownRules?: string[]
   watch: WatchNote[]

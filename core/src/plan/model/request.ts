@@ -47,7 +47,12 @@ export interface PlanChild {
   /** Techniques that the child's own plan leaves out. It only ever takes away. */
   limits?: string[]
   /** What was noted of its talk, and how many questions it had in each of its last sessions. */
-  talk?: { marks: TalkMark[]; heard: number[] }
+  talk?: {
+    marks: TalkMark[]
+    heard: number[]
+    /** Questions of the last weeks -> the day on which each was last asked. */
+    lines?: Readonly<Record<string, string>>
+  }
 }
 
 export interface PlanAdult {

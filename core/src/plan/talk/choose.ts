@@ -2,8 +2,10 @@
  * Choosing what to ask of whom, over a whole session, as an optimisation.
  *
  * Given: steps, each with ideas (one is chosen: a step carries one maths idea) and options (this child, this target, this
- * question); what a step and the session may ask at most. Chosen: an idea for each step and a set of its options, and of what
- * there is to tell, such that no child is asked twice in a step, no child meets a target twice, and no question comes twice.
+ * question); what a step, a child and the session may be asked at most. What is false, out of its moment, of what is not in view, or was
+ * asked in the last three weeks is no option. Chosen: an idea for each step and a set of its options, and of what there is to tell, such
+ * that no child is asked twice in a step, no child meets a target twice, no question comes twice, no child is asked more than its comments
+ * bear, and no more than so many questions are about what comes before and after.
  *
  * Minimised in this order:
  *   z1 children who meet no target at the edge of what they can do
@@ -32,8 +34,15 @@ export function chooseTalk(problem: TalkProblem): StepChoice[] {
   const scarce = [...sizes.keys()].sort((a, b) => (sizes[a] ?? 0) - (sizes[b] ?? 0) || a - b)
   let best: DealtStep[] = []
   let bestScore: Score = [Infinity, Infinity]
-  for (const order of [scarce, [...scarce].reverse(), [...sizes.keys()], [...sizes.keys()].reverse()]) {
-    const choice = improved(tally, order)
+  const turned = (by: number): number[] => [...scarce.slice(by), ...scarce.slice(0, by)]
+  const later = scarce.slice(1).map((_, i) => turned(i + 1))
+  for (const order of [scarce, [...scarce].reverse(), [...sizes.keys()], [...sizes.keys()].reverse(), ...later]) {
+    // Where somebody must be asked comes first, while there is room.
+    const must = (i: number): number => ((problem.steps[i]?.must.length ?? 0) > 0 ? 0 : 1)
+    const choice = improved(
+      tally,
+      [...order].sort((a, b) => must(a) - must(b)),
+    )
     const score = tally.score()
     if (less(score, bestScore)) {
       best = choice
@@ -111,7 +120,7 @@ function deal(step: Step, idea: number, tally: Tally): DealtStep {
         if (!tally.fits(o) || asks.some((a) => a.o.child === o.o.child)) continue
         const g = tally.gain(o)
         if (g > gain) continue
-        const p = tally.price(o, asks.length)
+        const p = tally.price(o, asks.length) 
         if (g < gain || p < price) [best, gain, price] = [o, g, p]
       }
     if (!best) return false

@@ -5,7 +5,7 @@
  */
 import { remembered } from '../../amount/memo'
 import type { FactPrompt } from '../../learn/fact/answer'
-import type { Locale } from '../../learn/fact/saying'
+import { OF_A_FOOD, type Locale } from '../../learn/fact/saying'
 import type { Fact } from '../../learn/facts'
 import { SUPPORT_LEVELS, type SupportLevel, type TalkRule } from '../../learn/levels'
 import { levelFrom, RESTING, targetState, type TalkMark, type TargetState } from '../../learn/marks'
@@ -17,6 +17,10 @@ import type { AskReason } from '../model/step-talk'
 
 export interface Candidate extends TalkOption {
   prompt: FactPrompt
+  /** The task in whose turns it is asked. */
+  task?: string | undefined
+  /** All of the fact, for the other rungs of the same question. */
+  all: readonly FactSayings[]
   why: AskReason
 }
 
@@ -140,16 +144,30 @@ const rank = (level: SupportLevel): number => SUPPORT_LEVELS.indexOf(level)
 /** Of one idea a child has so many options at most, beside what is due or of the week: the nearest to its edge. */
 const OPTIONS_KEPT = 3
 
+/** One question of one food: the same of another food is another question. */
+export const lineKey = (line: string, food: string): string =>
+  food === '' || !OF_A_FOOD.has(line) ? line : `${line} ${food}`
+
+export interface AskedOf {
+  /** No question above this level: where the numbers are out of the child's reach. */
+  most: SupportLevel
+  /** Targets of the week. */
+  week: readonly string[]
+  /** Questions that were asked in the last weeks: only what is due comes back so soon. */
+  recent: ReadonlySet<string>
+  /** The food that it is about, or ''. */
+  about: string
+  task: string | undefined
+}
+
 /**
  * The questions of a fact for one child, one for each target that it touches.
  * @param said all sayings of the fact
- * @param most no question above this level: where the numbers are out of the child's reach
  */
 export function candidates(
   said: readonly FactSayings[],
   child: { index: number; months: number; heard: TalkHistory },
-  most: SupportLevel,
-  week: readonly string[],
+  { most, week, recent, about, task }: AskedOf,
 ): Candidate[] {
   const { index, months, heard } = child
   const best: { n: number; cost: number; said: FactSayings; stand: NonNullable<Stand> }[] = []
@@ -158,7 +176,7 @@ export function candidates(
     if (months < one.prompt.fromMonths || months > one.prompt.toMonths) continue
     for (const n of one.targets) {
       const stand = heard.stand(n)
-      if (stand === null) continue
+      if (stand === null || (recent.has(lineKey(one.prompt.line, about)) && !stand.due)) continue
       const top = Math.min(stand.start, highest)
       const above = one.level - top
       if (above > 1 || (above > 0 && top === highest)) continue
@@ -174,7 +192,9 @@ export function candidates(
     const touches = targets.filter((t) => heard.stand(t) !== null).map(targetId)
     if (cost > far && !stand.due && !touches.some((t) => week.includes(t))) return []
     const { edge, due, why } = stand
-    return [{ child: index, target: targetId(n), touches, says: prompt.says, prompt, why, cost, edge, due }]
+    const says = lineKey(prompt.line, about)
+    const order = prompt.line.startsWith('order-')
+    return [{ child: index, target: targetId(n), touches, says, text: prompt.says, order, prompt, task, all: said, why, cost, edge, due }]
   })
 }
 const targetId = (n: number): string => TARGETS[n]?.id ?? ''

@@ -11,8 +11,12 @@ export interface TalkOption {
   edge: boolean
   /** The target is due to come back to this child. */
   due: boolean
-  /** The words: the same are not asked twice. */
+  /** The question: the same is not asked twice. */
   says: string
+  /** Its words on the rung on which it begins: nor are these. */
+  text: string
+  /** It is about what comes before and after: of these there are few in a session. */
+  order: boolean
 }
 export interface TalkIdea {
   id: string
@@ -34,10 +38,13 @@ export interface TalkProblem {
   children: readonly {
     /** Questions that it was asked in each of its last sessions, on average, in twelfths. */
     heard: number
+    /** Questions to it today, at most: comments stand beside them. */
+    most: number
   }[]
   week: readonly string[]
-  /** Questions in all, at most. */
+  /** Questions in all, at most; and of those about what comes before and after. */
   most: number
+  mostOrder: number
   steps: readonly TalkStep[]
 }
 export interface StepChoice {

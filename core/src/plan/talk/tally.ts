@@ -18,6 +18,7 @@ export interface Opt {
   o: TalkOption
   met: number
   word: number
+  text: number
   week: readonly number[]
 }
 export interface Idea {
@@ -59,14 +60,18 @@ class Numbers {
 export class Tally {
   readonly steps: readonly Step[]
   private readonly most: number
+  private readonly mostOrder: number
+  private readonly mostOf: readonly number[]
   private readonly heard: readonly number[]
   private readonly asked: Int32Array
   private readonly edges: Int32Array
   private readonly met: Int32Array
   private readonly words: Int32Array
+  private readonly texts: Int32Array
   private readonly kinds: Int32Array
   private readonly week: Int32Array
   private total = 0
+  private orders = 0
   private dues = 0
   private voices = 0
   private costs = 0
@@ -75,12 +80,13 @@ export class Tally {
   loads = 0
 
   constructor(problem: TalkProblem) {
-    const [met, words, kinds] = [new Numbers(), new Numbers(), new Numbers()]
+    const [met, words, texts, kinds] = [new Numbers(), new Numbers(), new Numbers(), new Numbers()]
     const weekOf = new Map(problem.week.map((t, i) => [t, i]))
     const opt = (o: TalkOption): Opt => ({
       o,
       met: met.of(`${o.child} ${o.target}`),
       word: words.of(o.says),
+      text: texts.of(o.text),
       week: o.touches.some((t) => weekOf.has(t)) ? o.touches.flatMap((t) => weekOf.get(t) ?? []) : NONE,
     })
     this.steps = problem.steps.map((s) => ({
@@ -90,11 +96,14 @@ export class Tally {
       must: s.must,
     }))
     this.most = problem.most
+    this.mostOrder = problem.mostOrder
+    this.mostOf = problem.children.map((c) => c.most)
     this.heard = problem.children.map((c) => c.heard)
     this.asked = new Int32Array(problem.children.length)
     this.edges = new Int32Array(problem.children.length)
     this.met = new Int32Array(met.size)
     this.words = new Int32Array(words.size)
+    this.texts = new Int32Array(texts.size)
     this.kinds = new Int32Array(kinds.size)
     this.week = new Int32Array(problem.week.length)
   }
@@ -106,7 +115,21 @@ export class Tally {
     return this.met[o.met] !== 0
   }
   fits(o: Opt): boolean {
-    return this.total < this.most && this.words[o.word] === 0 && this.met[o.met] === 0
+    return (
+      this.total < this.most &&
+      this.words[o.word] === 0 &&
+      this.texts[o.text] === 0 &&
+      this.met[o.met] === 0 &&
+      !this.heardEnough(o.o.child) &&
+      (!o.o.order || !this.ordersFull)
+    )
+  }
+  /** This child has as many questions as it may have beside its comments. */
+  heardEnough(child: number): boolean {
+    return (this.asked[child] ?? 0) >= (this.mostOf[child] ?? 0)
+  }
+  get ordersFull(): boolean {
+    return this.orders >= this.mostOrder
   }
   /** Would it bring in a child or a target that is left out, or one that is due? */
   isWanted(o: Opt): boolean {
@@ -133,11 +156,11 @@ export class Tally {
     return 2 * ((this.heard[child] ?? 0) + 12 * (this.asked[child] ?? 0)) + 12
   }
 
-  /** Has this step a question that would bring in a child, or a target of the week, that is left out? */
+  /** Has this step a question that would bring in a child, or a target that is left out? */
   helps(i: number): boolean {
     const step = this.steps[i]
     if (!step || step.most === 0) return false
-    const brings = (o: Opt): boolean => this.gain(o) <= -W2
+    const brings = (o: Opt): boolean => this.isWanted(o)
     return step.tell.some(brings) || step.ideas.some((idea) => idea.options.some(brings))
   }
 
@@ -152,8 +175,9 @@ export class Tally {
     this.loads -= n
     this.voices -= this.voice(o.o.child)
   }
-  private change({ o, met, word, week }: Opt, by: 1 | -1): void {
+  private change({ o, met, word, text, week }: Opt, by: 1 | -1): void {
     this.total += by
+    if (o.order) this.orders += by
     bump(this.asked, o.child, by)
     if (o.edge) bump(this.edges, o.child, by)
     if (o.due) this.dues += by
@@ -161,6 +185,7 @@ export class Tally {
     for (const t of week) bump(this.week, t, by)
     bump(this.met, met, by)
     bump(this.words, word, by)
+    bump(this.texts, text, by)
   }
   take(idea: Idea | undefined, by: 1 | -1): void {
     if (!idea) return

@@ -3,14 +3,17 @@ import { largestNumber } from '../../learn/prompts'
 import { suits, targetOf } from '../../learn/targets'
 import type { Gathered } from '../model/draft'
 import type { PlanRequest } from '../model/request'
-import { TEMPLATES } from '../../learn/fact/saying'
+import { LADDERS } from '../../learn/fact/saying'
 import { Sayings } from './options'
-import { factsOf } from './step-facts'
+import { factsOf } from './facts/step-facts'
 import { localeOf } from '../model/request'
 
-/** Only facts of these kinds have a saying that touches the target. */
+/** Only facts of these kinds have a question that touches the target; what is no fact belongs to the telling. */
 const KINDS = new Map<string, Set<string>>()
-for (const t of TEMPLATES) for (const id of t.targets) KINDS.set(id, (KINDS.get(id) ?? new Set()).add(t.kind))
+for (const l of LADDERS) {
+  const kind = /^(do|topic|wait|read)-|^food$/.test(l.of) ? 'tell' : l.of === 'aloud' ? 'count' : l.of
+  for (const id of l.targets) KINDS.set(id, (KINDS.get(id) ?? new Set()).add(kind))
+}
 
 export function weekTargetsIn(draft: Gathered, request: PlanRequest): string[] {
   const week = (request.rules.targets ?? []).filter((id) => {

@@ -67,6 +67,8 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return `nobody is asked: ${d.step}`
     case 'own-prompt':
       return `own words in ${d.step}`
+    case 'line':
+      return d.use === 'not' ? `not said: ${d.line}` : `said in ${d.step}: ${d.line}`
     case 'clear':
       return `cleared by ${nameToken(d.who)}`
   }

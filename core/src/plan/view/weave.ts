@@ -103,7 +103,7 @@ const lengthText = ({ sitting, passive, seconds }: StepTime): string =>
 function countCell(talk: StepTalk, here: readonly string[]): WeaveColumn['count'] {
   const own = (talk.asks ?? []).filter((a) => a.child === null || here.includes(a.child))
   if (own.length > 0) return own.map(({ says, answer, child }) => ({ says, answer, child }))
-  const prompt = talk.prompts.find((p) => p.level === talk.start) ?? talk.prompts[0]
+  const prompt = talk.prompts?.find((p) => p.level === talk.start) ?? talk.prompts?.[0]
   const { says, answer } = prompt ?? {}
   // Plans of an earlier version have one child and no questions by name.
   const child = talk.asks ? null : talk.child

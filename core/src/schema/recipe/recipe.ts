@@ -5,6 +5,7 @@ import { isPreparation } from '../../food/by-age/choking'
 import {
   BY_EYE,
   FOOD_SHAPES,
+  ROWS_LIE,
   KEPT_IN,
   MODES,
   NOTE_ABOUT,
@@ -82,6 +83,11 @@ const stepSchema = yup
     title: required('Title of the step', 60),
     picture: required('Picture', 30),
     layers: listOf(required('Layer', 40), 'Layers', 4, 2).optional().default(undefined),
+    rows: yup
+      .object({ times: whole('How often the layers come', 1, 12), lie: oneOf(ROWS_LIE, 'How they lie') })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),

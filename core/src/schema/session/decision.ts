@@ -1,6 +1,7 @@
 /** Decisions as they cross a boundary. */
 import * as yup from 'yup'
 import type { Decision } from '../../plan/model/decision'
+import { LINE_KINDS } from '../../learn/line/line'
 import { MAX_CHILDREN } from '../../plan/model/request'
 import { HEAT_PLACES } from '../../recipe/heat-places'
 import { makeSchema, measuringSchema, waysSchema } from '../amounts'
@@ -53,6 +54,15 @@ const decisionParts: Parts<Decision, 'kind'> = {
     child: yup.string().nullable().max(120).default(null),
     says: required('What to say', 240),
     answer: line('Answer', 120),
+    line: yup
+      .string()
+      .oneOf([...LINE_KINDS], `Sort of line must be one of: ${LINE_KINDS.join(', ')}`)
+      .optional(),
+  }),
+  line: yup.object({
+    step: id('Step'),
+    line: required('Line', 60),
+    use: oneOf(['not', 'keep'] as const, 'Use'),
   }),
   clear: yup.object({
     finding: required('Finding', 200),

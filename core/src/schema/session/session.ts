@@ -119,15 +119,19 @@ const rungsSchema = yup
         Object.values(value).every((rung) => typeof rung === 'string' && rung.length <= 40),
   )
 
+/** Something by name -> a day. */
+const daysByName = (message: string) =>
+  yup
+    .mixed<Record<string, string>>()
+    .test('days', message, (value) =>
+      value == null
+        ? true
+        : typeof value === 'object' &&
+          Object.keys(value).length <= 500 &&
+          Object.values(value).every((day) => typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day)),
+    )
 /** Technique id -> the day on which it was last done. */
-const lastDoneSchema = yup
-  .mixed<Record<string, string>>()
-  .test('lastDone', 'What was done lately must say the day of each technique', (value) =>
-    value == null
-      ? true
-      : typeof value === 'object' &&
-        Object.values(value).every((day) => typeof day === 'string' && /^\d{4}-\d\d-\d\d$/.test(day)),
-  )
+const lastDoneSchema = daysByName('What was done lately must say the day of each technique')
 
 /** What was noted of a child's talk. */
 const childTalkSchema = yup
@@ -146,6 +150,7 @@ const childTalkSchema = yup
       2000,
     ),
     heard: listOf(whole('Questions', 0, 200), 'Questions in the last sessions', 3),
+    lines: daysByName('Questions of the last weeks must say the day of each').optional(),
   })
   .noUnknown()
 

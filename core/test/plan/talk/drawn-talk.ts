@@ -20,11 +20,14 @@ export function drawnTalk(seed: number): TalkProblem {
       edge: next(3) > 0,
       due: next(6) === 0,
       says: next(4) === 0 ? `says ${next(6)}` : `says ${i}`,
+      text: next(6) === 0 ? `text ${next(8)}` : `text ${i}`,
+      order: next(4) === 0,
     }
   }
   const options = (i: string): TalkOption[] => Array.from({ length: next(6) }, (_, k) => option(`${i} ${k}`))
   return {
-    children: Array.from({ length: children }, () => ({ heard: next(3) * 12 })),
+    children: Array.from({ length: children }, () => ({ heard: next(3) * 12, most: 1 + next(3) })),
+    mostOrder: 2,
     week: Array.from({ length: next(3) }, (_, i) => `t${2 * i}`),
     most: 2 + next(children + 2),
     steps: Array.from({ length: steps }, (_, s) => ({

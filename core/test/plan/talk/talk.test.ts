@@ -2,7 +2,6 @@
 import { describe, expect, it } from 'vitest'
 import { answerFact } from '../../../src/learn/fact/answer'
 import { Glossary } from '../../../src/learn/glossary'
-import { promptsFor } from '../../../src/learn/prompts'
 import { TARGETS, suits, targetOf } from '../../../src/learn/targets'
 import { tellingFor } from '../../../src/learn/tellings'
 import { compile } from '../../../src/plan/compile'
@@ -11,8 +10,9 @@ import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { stripMarks } from '../../../src/plan/model/scoop-sequence'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
+import { scriptOf } from '../../../src/session/talk/script'
 import { carriedOf } from '../../../src/session/progress'
-import { coverage, ladderOf, stepMore, talkOfDay } from '../../../src/session/talk-view'
+import { coverage, stepMore, talkOfDay } from '../../../src/session/talk/talk-view'
 import { child, recipeOf, request } from '../../group'
 import { childLeaves } from '../../../src/plan/live/child-leaves'
 
@@ -35,19 +35,10 @@ describe('the talk of a plan', () => {
     for (const recipe of SHIPPED_RECIPES) {
       const [young, old] = [threes, nines].map((group) => asksOf(compile(request(group, { recipe }))))
       const said = new Set(young?.map((a) => a.says))
-      expect(
-        old?.some((a) => said.has(a.says)),
-        recipe.id,
-      ).toBe(false)
+      // An open question may be the same at every age; most are not.
+      const same = old?.filter((a) => said.has(a.says)).length ?? 0
+      expect(same, recipe.id).toBeLessThanOrEqual(2)
       expect(young?.length).toBeGreaterThan(0)
-      expect(
-        old?.some((a) => a.level === 'open'),
-        recipe.id,
-      ).toBe(true)
-      expect(
-        young?.every((a) => a.level !== 'open'),
-        recipe.id,
-      ).toBe(true)
     }
   })
   it('asks everybody of a year and more, once a step, of targets that suit the age, and nothing twice', () => {
@@ -74,19 +65,14 @@ describe('the talk of a plan', () => {
       expect(new Set(words).size, recipe.id).toBe(words.length)
     }
   })
-  it('every question is one that its fact gives at that age, with the same answer', () => {
+  it('every question stands on its rungs, and begins on one of them', () => {
     for (const recipe of SHIPPED_RECIPES) {
       const plan = compile(request(mixed, { recipe, rules: { ...request([]).rules, grouping: 'groups' } }))
-      for (const talk of plan.talk)
-        for (const a of talk.asks ?? []) {
-          const bowl = plan.bowls.find((b) => b.children.includes(a.child ?? ''))?.id
-          const months = plan.children.find((c) => c.id === a.child)?.months ?? 0
-          const facts = [talk.facts?.find((f) => f.bowl === bowl)?.fact, talk.tell]
-          const prompts = facts.flatMap((f) => (f ? promptsFor(f, months) : []))
-          expect(prompts.some((p) => p.says === a.says && p.answer === a.answer && p.level === a.level)).toBe(
-            true,
-          )
-        }
+      for (const a of asksOf(plan)) {
+        expect(a.rungs?.some((r) => r.says === a.says && r.level === a.level)).toBe(true)
+        expect(a.rungs?.[0]?.level, a.says).toBe('model')
+        expect(new Set(a.rungs?.map((r) => r.says)).size).toBe(a.rungs?.length)
+      }
     }
   })
   it('a scoop question says what the strip shows', () => {
@@ -100,7 +86,8 @@ describe('the talk of a plan', () => {
           const marks = stripMarks(measured)
           const derived = answerFact({ ...fact }).derived as Record<string, string>
           expect(Number(derived['scoops'])).toBe(marks.length - 1)
-          expect(derived['running']).toBe(fact.k === 0 ? '0' : marks[fact.k])
+          expect(derived['running']).toBe('0')
+          expect(answerFact({ ...fact, k: 1 }).derived['running']).toBe(marks[1])
           seen += 1
         }
     }
@@ -131,9 +118,9 @@ describe('the talk of a plan', () => {
   it('US wording where the setting is there', () => {
     const plan = compile(withRules(request(nines), { country: 'us' }))
     expect(plan.locale).toBe('en-US')
-    const said = plan.talk.flatMap((t) => t.prompts.map((p) => `${p.says} ${p.answer}`)).join(' ')
-    expect(said).toContain('a fourth')
-    expect(said).not.toMatch(/a quarter\b|three quarters/)
+    const said = scriptOf(plan).flatMap((x) => x.lines.flatMap((l) => [l.says, l.answer ?? '', ...(l.rungs ?? []).map((r) => r.says)])).join(' ')
+    expect(said).toMatch(/fourth/)
+    expect(said).not.toMatch(/\bquarters?\b(?! of an hour)|\btap\b|colour/)
   })
 })
 
@@ -169,14 +156,6 @@ describe('what a person changes', () => {
       const mine = compile(decided(base, own)).talk.find((x) => x.step === t.step)?.asks
       expect(mine?.[0]).toMatchObject({ says: 'Who can hear it?', why: 'own', child: null })
     }
-  })
-  it('there is a way down from each question to showing, at every age', () => {
-    for (const talk of first.talk)
-      for (const ask of talk.asks ?? []) {
-        const ladder = ladderOf(first, talk, ask)
-        expect(ladder.some((p) => p.says === ask.says)).toBe(true)
-        expect(ladder[0]?.level, ask.says).toBe('model')
-      }
   })
 })
 

@@ -1,15 +1,17 @@
 /** The talk of a plan as it is looked at: targets by child, the words of the day, and all that belongs to a step. */
-import { actOf, soundOfDay, TASTING_WORDS, type SoundOfDay } from '../learn/acts'
-import type { Glossary, StepWord } from '../learn/glossary'
-import { promptsFor, type Prompt } from '../learn/prompts'
-import { scienceOf, type Science } from '../learn/science'
-import { targetOf, TARGETS } from '../learn/targets'
-import { tellingsOf } from '../learn/tellings'
-import { targetOfWord, wordsOfTopic } from '../learn/step-words'
-import type { Plan } from '../plan/model/plan'
-import { scoopsText } from '../plan/model/scoop-sequence'
-import { TASTE_WORDS, TASTES, type Taste } from './event'
-import type { Ask, AskReason, StepTalk } from '../plan/model/step-talk'
+import { actOf, soundOfDay, TASTING_WORDS, type SoundOfDay } from '../../learn/acts'
+import type { Glossary, StepWord } from '../../learn/glossary'
+import { startLevel } from '../../learn/levels'
+import type { Line } from '../../learn/line/line'
+import { beginAt, promptsFor, rungsOf } from '../../learn/prompts'
+import { scienceOf, type Science } from '../../learn/science'
+import { targetOf, TARGETS } from '../../learn/targets'
+import { tellingsOf } from '../../learn/tellings'
+import { targetOfWord, wordsOfTopic } from '../../learn/step-words'
+import type { Plan } from '../../plan/model/plan'
+import { scoopsText } from '../../plan/model/scoop-sequence'
+import { TASTE_WORDS, TASTES, type Taste } from '../event'
+import type { Ask, AskReason, StepTalk } from '../../plan/model/step-talk'
 
 export interface CoverageRow {
   target: string
@@ -74,30 +76,23 @@ export const REASON_WORDS: Record<AskReason | 'own', string> = {
   own: 'your own words',
 }
 
-/** The levels to step down or up to from a question: of its idea, or of what there is to tell. */
-export function ladderOf(plan: Plan, talk: StepTalk, ask: Ask): Prompt[] {
-  const months = plan.children.find((c) => c.id === ask.child)?.months
-  if (months === undefined || ask.why === 'own') return []
-  const bowl = plan.bowls.find((b) => ask.child !== null && b.children.includes(ask.child))?.id
-  const fact = talk.facts?.find((f) => f.bowl === bowl)?.fact ?? talk.fact
-  const lists = [fact, talk.tell].flatMap((f) => (f ? [promptsFor(f, months, plan.locale)] : []))
-  return lists.find((list) => list.some((p) => p.says === ask.says)) ?? lists[0] ?? []
-}
-
 /** What to ask of the tastes as they really are, for the middle age at the table; nothing while nobody chose. */
-export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): Prompt[] {
+export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): Line[] {
   const options = Object.fromEntries(
     TASTES.map((t) => [TASTE_WORDS[t], Object.values(tastes).filter((x) => x === t).length]),
   )
   const ages = plan.children.map((c) => c.months).sort((a, b) => a - b)
   const middle = ages[Math.floor(ages.length / 2)]
   if (middle === undefined || Object.keys(tastes).length === 0) return []
-  return fewOfEach(promptsFor({ kind: 'vote', options }, middle, plan.locale))
+  const prompts = promptsFor({ kind: 'vote', options }, middle, plan.locale)
+  return [...new Set(prompts.map((p) => p.line))].flatMap((line): Line[] => {
+    const rungs = rungsOf(prompts, line)
+    const rung = rungs[beginAt(rungs, startLevel(middle, plan.talking))]
+    if (!rung || line === undefined) return []
+    const { says, answer, level, target } = rung
+    return [{ id: line, kind: 'question', says, answer, level, target, rungs }]
+  })
 }
-
-/** For paper: the first two of each level. */
-export const fewOfEach = (prompts: readonly Prompt[]): Prompt[] =>
-  prompts.filter((p, i) => prompts.slice(0, i).filter((q) => q.level === p.level).length < 2)
 
 /** 24 -> "2 years". */
 export const yearsText = (months: number): string => `${Math.floor(months / 12)} years`
@@ -162,7 +157,10 @@ export function stepMore(
   languages: readonly string[],
 ): StepMore {
   const bowl = plan.bowls[0]?.id
-  const tasks = plan.tasks.filter((t) => t.step === talk.step && t.bowl === bowl)
+  const all = plan.tasks.filter((t) => t.step === talk.step && t.bowl === bowl)
+  // A wash that hygiene put in is not what the step is about.
+  const own = all.filter((t) => t.technique !== 'wash-hands')
+  const tasks = own.length > 0 ? own : all
   const techniques = tasks.map((t) => t.technique)
   const topic = wordsOfTopic(techniques)
   const shown = new Set(talk.words.map((w) => w.id))

@@ -1,6 +1,6 @@
 /** Cards of the words of a session: each word once, with where it belongs and whose step it first comes in. */
-import type { HomeWord } from '../learn/glossary'
-import type { Plan } from '../plan/model/plan'
+import type { HomeWord } from '../../learn/glossary'
+import type { Plan } from '../../plan/model/plan'
 
 export interface WordCard {
   id: string

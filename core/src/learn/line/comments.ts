@@ -1,0 +1,41 @@
+/** What is said without asking. Source: core/data/talk/comments.json. */
+import data from '../../../data/talk/comments.json'
+import { reachedFrom } from '../fact/answer'
+import { NO_END, sentence, type Locale, type Values } from '../fact/saying'
+
+interface Row {
+  id: string
+  at: string
+  from: number
+  to?: number
+  numbers?: string[]
+  parts?: string[]
+  needs?: string[]
+  says: string
+}
+/** A comment with its values, for the months from and to. */
+export interface Comment {
+  id: string
+  says: string
+  from: number
+  to: number
+}
+
+const ROWS = data.comments as readonly Row[]
+const BY_KEY = new Map<string, Row[]>()
+for (const r of ROWS) BY_KEY.set(r.at, [...(BY_KEY.get(r.at) ?? []), r])
+
+/** Comments under this key that these values can fill, for whatever age. */
+export const commentsOn = (key: string, values: Values = {}, locale: Locale = 'en-GB'): Comment[] =>
+  (BY_KEY.get(key) ?? []).flatMap((r): Comment[] => {
+    if ((r.needs ?? []).some((name) => values[name] === undefined)) return []
+    const says = sentence(r.says, values, locale)
+    if (says === undefined) return []
+    const reach = (names?: string[]): string[] => names?.flatMap((name) => values[name] ?? []) ?? []
+    const from = Math.max(r.from, reachedFrom(reach(r.numbers), reach(r.parts)))
+    return [{ id: r.id, says, from, to: r.to ?? NO_END }]
+  })
+
+/** Is a comment for this age? */
+export const isFor = ({ from, to }: { from: number; to?: number }, months: number): boolean =>
+  from <= months && months <= (to ?? NO_END)

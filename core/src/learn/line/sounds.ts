@@ -1,0 +1,53 @@
+/**
+ * Sounds of words: what a word begins with by sound, not by spelling, how it is clapped, what it rhymes with. Words that begin with a
+ * vowel are left out: oats, oven and onion do not begin alike. Source: common practice (phonological awareness), from memory.
+ */
+import { foodCardOf } from './food-card'
+import type { RoutineRow } from './routines'
+
+/** Two letters, or one before another, that have a sound of their own at the start of an English word. */
+const STARTS: readonly [RegExp, string][] = [
+  [/^kn/, 'n'],
+  [/^wr/, 'r'],
+  [/^ph/, 'f'],
+  [/^who/, 'h'],
+  [/^wh/, 'w'],
+  [/^qu/, 'kw'],
+  [/^herb/, ''],
+  [/^hour/, ''],
+  [/^sugar/, 'sh'],
+  [/^(ch|sh|th)/, '$1'],
+  [/^c[eiy]/, 's'],
+  [/^c/, 'k'],
+  [/^g(?=ent|inger|ym|elat)/, 'j'],
+  [/^[aeiou]/, ''],
+]
+/** The sound that an English word begins with: "knead" begins with n, "cup" with k, "sugar" with sh; '' where it is a vowel. */
+export function firstSound(word: string): string {
+  const w = word.toLowerCase()
+  const start = STARTS.find(([pattern]) => pattern.test(w))
+  if (!start) return w.slice(0, 1)
+  const [pattern, sound] = start
+  return sound === '$1' ? (pattern.exec(w)?.[1] ?? w.slice(0, 1)) : sound
+}
+
+/** Sounds that can be held: s-s-s; others are said again and again. */
+const HELD = new Set('s sh f m n l r th v z w y h'.split(' '))
+const drawn = (sound: string): string => (HELD.has(sound) ? `${sound}-${sound}-${sound}` : `${sound}, ${sound}, ${sound}`)
+
+/** What can be done with the sound of a food's word: clapped, rhymed, its first sound looked for. */
+export function soundLines(food: string): RoutineRow[] {
+  const card = foodCardOf(food)
+  if (!card) return []
+  const said = card.claps.replaceAll('-', '')
+  const beats = card.claps.split(/[- ]/)
+  const sound = firstSound(said)
+  const list: RoutineRow[] = []
+  if (beats.length > 1)
+    list.push({ id: 'sound-clap', from: 30, to: 96, says: `Clap it with me: ${card.claps.replaceAll('-', ' · ')}. How many claps?` })
+  if (card.rhymes.length > 0)
+    list.push({ id: 'sound-rhyme', from: 40, to: 96, says: `${said}, ${card.rhymes.join(', ')}: they sound alike at the end. Another one?` })
+  if (sound !== '')
+    list.push({ id: 'sound-first', from: 48, to: 96, says: `${drawn(sound)} … ${said}! What else here begins with that sound?` })
+  return list.map((r) => ({ ...r, says: r.says.replace(/^\p{Ll}/u, (c) => c.toUpperCase()) }))
+}

@@ -1,0 +1,115 @@
+/** What is cut, laid, pressed and shared: parts of what a child really holds, and pieces as many as the batch really makes. */
+import { ratio, toText } from '../../../amount/ratio'
+import type { RecipeStep } from '../../../recipe/recipe'
+import type { Gathered } from '../../model/draft'
+import type { Bowl } from '../../model/line'
+import type { Task } from '../../model/task'
+import type { StepFact } from './step-facts'
+
+export const madeFacts = (
+  step: RecipeStep,
+  own: readonly Task[],
+  bowl: Bowl,
+  draft: Gathered,
+): StepFact[] => [
+  ...cutFacts(own, bowl, step, draft),
+  ...layerFacts(step, own),
+  ...shapeFacts(own, step),
+  ...sharedFacts(step, own, draft),
+]
+
+export const shares = (own: readonly Task[]): boolean => own.some(isSharing)
+const isSharing = (t: Task): boolean =>
+  (t.technique === 'taste' || t.technique === 'serve-self') && t.mode !== 'WAIT' && t.mode !== 'ADULT'
+
+/** Pieces as the batch makes them; where nobody chose, for as many as it serves, taken up to whole ones. */
+function piecesMade({ recipe, people, making }: Gathered): number {
+  if (making.pieces) return making.pieces.n
+  return Number(ratio(recipe.pieces?.n ?? 0).mul(people.length).div(recipe.serves).ceil().toFraction())
+}
+
+/** Parts that a child can hold and that have a name. */
+const HELD = ['1', '1/2', '1/4', '1/3']
+/** Strips and torn bits do not lie as slices do. */
+const SCATTERED = ['tear', 'snip-scissors', 'grate']
+
+function cutFacts(own: readonly Task[], bowl: Bowl, step: RecipeStep, draft: Gathered): StepFact[] {
+  return step.tasks.flatMap((t): StepFact[] => {
+    const task = own.find((o) => o.technique === t.technique && o.mode !== 'WAIT' && o.mode !== 'ADULT')
+    if (!t.cuts || !task) return []
+    const line = bowl.lines.find((l) => task.uses.includes(l.id)) ?? bowl.lines.find((l) => step.uses.some((u) => u.line === l.line))
+    const goes = Math.max(1, draft.turns.filter((turn) => turn.task === task.id).length)
+    const held = line?.unit === 'item' ? toText(ratio(line.amount).div(goes)) : '1'
+    const whole = line === undefined && draft.recipe.pieces?.from !== undefined
+    const food = line?.name ?? (whole ? (draft.recipe.pieces?.from ?? 'dough') : 'dough')
+    // A part that has no name, or several things at once: the pieces are counted, and no part is named.
+    const named = HELD.includes(held)
+    const through = t.shape === 'circle' || t.shape === 'square'
+    return [
+      {
+        id: `cut:${t.technique}`,
+        fact: {
+          kind: 'cut',
+          food,
+          items: 1,
+          pieces: t.cuts,
+          ...(named ? held !== '1' && { held } : { equal: false as const }),
+          ...(through && { through: true as const }),
+          ...((SCATTERED.includes(t.technique) || !named) && { scattered: true as const }),
+        },
+        task: task.id,
+      },
+    ]
+  })
+}
+
+/** A row that comes again and again where the recipe says how often; else what lies on what. */
+function layerFacts(step: RecipeStep, own: readonly Task[]): StepFact[] {
+  const core = step.layers
+  const task = own.find((t) => t.technique === 'fill-cases' || t.technique === 'arrange' || t.technique === 'thread-skewer') ?? own.find((t) => t.mode !== 'WAIT')
+  if (!core || core.length < 2 || !task) return []
+  const times = step.rows?.times ?? 1
+  const fact: StepFact['fact'] =
+    times < 2
+      ? { kind: 'layers', core }
+      : { kind: 'layer', core, repeats: times, i: core.length * times - 1 }
+  return [{ id: 'layer', fact, task: task.id }]
+}
+
+function shapeFacts(own: readonly Task[], step: RecipeStep): StepFact[] {
+  return step.tasks.flatMap((t): StepFact[] => {
+    const task = own.find((o) => o.technique === t.technique && o.mode !== 'WAIT' && o.mode !== 'ADULT')
+    return t.shape && task
+      ? [{ id: `shape:${t.technique}`, fact: { kind: 'shape', food: 'food', shape: t.shape }, task: task.id }]
+      : []
+  })
+}
+
+/** Whole things that were made: shared as they are, and in their rows. */
+function sharedFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): StepFact[] {
+  const { pieces } = draft.recipe
+  if (!pieces) return []
+  const total = piecesMade(draft)
+  const list: StepFact[] = []
+  const task = own.find(isSharing)
+  if (task && total > 0)
+    list.push({
+      id: 'share:pieces',
+      fact: { kind: 'share', food: pieces.what, n: total, people: draft.people.length, ...(CUTTABLE.test(pieces.what) && { cuttable: true as const }) },
+      task: task.id,
+    })
+  const { rows, cols } = pieces
+  if (!rows || !cols) return list
+  const onTray = pieces.from === undefined
+  const here = onTray ? step.tasks.some((t) => t.place === 'oven') : task !== undefined
+  // Cut from a tin the squares must be just as many as its places; on a tray some places may stay empty.
+  if (here && (onTray || total === rows * cols))
+    list.push({
+      id: 'tin:pieces',
+      fact: { kind: 'tin', rows, cols, filled: Math.min(total, rows * cols), ...(!onTray && { cut: true as const }) },
+      ...(!onTray && task && { task: task.id }),
+    })
+  return list
+}
+/** A pot or a jar is not cut in two. */
+const CUTTABLE = /^(?!.*\b(pots?|jars?|parcels?|cups?|bowls?|glass(es)?|portions?)\b)/i

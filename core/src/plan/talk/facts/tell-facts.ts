@@ -1,0 +1,74 @@
+/** What there is to talk of in each piece of work of a step: the work, its sort, the food that is in the hand, the wait. */
+import { aboutWork } from '../../../learn/line/about'
+import { foodCardOf } from '../../../learn/line/food-card'
+import type { RecipeStep } from '../../../recipe/recipe'
+import type { Gathered } from '../../model/draft'
+import type { Bowl, PlanLine } from '../../model/line'
+import type { Task } from '../../model/task'
+import type { StepFact } from './step-facts'
+import { foodsBy, waitKind } from './wait-kind'
+
+/** In these the foods are mixed: nothing is asked of one of them alone. */
+export const MIXED = new Set(
+  'stir fold toss-coat whisk knead shape roll-out cut-cutter brush-glaze fill-cases electric-mixer blender-button shake-jar sieve use-oven use-hob use-griddle use-campfire taste serve-self wash-hands'.split(' '),
+)
+
+/** The food that a task has in hand; undefined where it is mixed already, or is none. */
+export const foodInHand = (task: Task, bowl: Pick<Bowl, 'lines'>): PlanLine | undefined =>
+  MIXED.has(task.technique) || task.mode === 'WAIT'
+    ? undefined
+    : bowl.lines.find((l) => l.id === task.uses[0])
+
+export function tellFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: Gathered): StepFact[] {
+  const seen = new Set<string>()
+  const list = own.flatMap((task): StepFact[] => {
+    const line = foodInHand(task, bowl)
+    const id = `tell:${task.mode === 'WAIT' ? 'wait-' : ''}${task.technique}${line ? `:${line.id}` : ''}`
+    if (seen.has(id)) return []
+    seen.add(id)
+    const about = aboutOf(task, line, foodsBy(draft, step))
+    const food =
+      line ??
+      (task.technique === 'taste'
+        ? tasted(bowl)
+        : bowl.lines.find((l) => step.uses.some((u) => u.line === l.line)))
+    return [
+      {
+        id,
+        fact: { kind: 'tell', about, food: food?.name ?? '', ...(food && { foodId: food.food }) },
+        task: task.id,
+      },
+    ]
+  })
+  return step === draft.recipe.steps[0] ? [...readFact(draft, bowl), ...list] : list
+}
+
+/** What one can find by taste: a herb, a fruit, a cheese; not flour, oil or soda. */
+export const tasted = (bowl: Pick<Bowl, 'lines'>): PlanLine | undefined =>
+  bowl.lines.find((l) => foodCardOf(l.food)?.tasted === true)
+
+/** Keys of the questions of a task. */
+export function aboutOf(task: Task, line: PlanLine | undefined, foods: readonly string[]): string[] {
+  if (task.mode === 'WAIT') return [`wait-${waitKind(task, foods)}`]
+  // A showing is watched; of other work of an adult it can be asked why it is one's.
+  if (task.mode === 'ADULT') return task.shows === undefined ? ['topic-adult'] : []
+  const { technique } = task
+  return [...aboutWork(technique), ...(line ? ['food'] : []), ...(technique === 'wash-hands' ? [] : ['topic-older'])]
+}
+
+/** The recipe is read together before anything is done. */
+function readFact({ recipe, people }: Gathered, bowl: Bowl): StepFact[] {
+  return [
+    {
+      id: 'tell:read',
+      fact: {
+        kind: 'tell',
+        about: ['read-start'],
+        food: bowl.lines[0]?.name ?? 'food',
+        title: recipe.title,
+        serves: String(recipe.serves),
+        people: String(people.length),
+      },
+    },
+  ]
+}

@@ -1,0 +1,40 @@
+/** What was said already at a bowl: no line comes twice, but for routines. */
+import type { Line } from '../../learn/line/line'
+import type { Plan } from '../../plan/model/plan'
+import type { Speaker } from './script'
+
+/** Who hears it. */
+export interface Hearing {
+  plan: Plan
+  bowl: string
+  crew: readonly string[]
+  /** Ages of the crew, whole months. */
+  months: readonly number[]
+  speakers: readonly Speaker[]
+}
+
+export class Said {
+  private readonly done = new Set<string>()
+  private readonly not: ReadonlySet<string>
+  constructor(plan: Plan) {
+    this.not = new Set(plan.linesNot ?? [])
+  }
+  /** Routines come again: sameness is the point. */
+  private isFresh(line: Line): boolean {
+    return !this.not.has(line.id) && (line.kind === 'routine' || !this.done.has(line.says))
+  }
+  /**
+   * Of these lines those that were not said: the first so many are said now, and some more stand by for "another".
+   * @param lines the best first
+   */
+  choose(lines: readonly Line[], first: number, others: number): Line[] {
+    const seen = new Set<string>()
+    const fresh = lines.filter((l) => {
+      const ok = this.isFresh(l) && !seen.has(l.says)
+      seen.add(l.says)
+      return ok
+    })
+    for (const l of fresh.slice(0, first)) this.done.add(l.says)
+    return fresh.slice(0, first + others)
+  }
+}
