@@ -25,7 +25,7 @@ export interface StepWord {
   home: HomeWord[]
 }
 
-export const WORD_KINDS = ['food', 'tool', 'verb', 'concept'] as const
+export const WORD_KINDS = ['food', 'tool', 'verb', 'concept', 'phrase'] as const
 export type WordKind = (typeof WORD_KINDS)[number]
 /** A word of the setting: a new one, or its own say over one of Lea's. */
 export interface OwnWord {
@@ -46,6 +46,11 @@ export const LANGUAGES: Record<string, string> = {
   ur: 'Urdu',
   cy: 'Welsh',
   uk: 'Ukrainian',
+  it: 'Italian',
+  de: 'German',
+  ro: 'Romanian',
+  tr: 'Turkish',
+  bg: 'Bulgarian',
 }
 const NAMES = new Intl.DisplayNames('en', { type: 'language', fallback: 'none' })
 

@@ -11,6 +11,10 @@ import { toCardinal as pl } from 'n2words/pl-PL'
 import { toCardinal as pt } from 'n2words/pt-PT'
 import { toCardinal as uk } from 'n2words/uk-UA'
 import { toCardinal as ur } from 'n2words/ur-PK'
+import { toCardinal as it } from 'n2words/it-IT'
+import { toCardinal as de } from 'n2words/de-DE'
+import { toCardinal as ro } from 'n2words/ro-RO'
+import { toCardinal as tr } from 'n2words/tr-TR'
 import type { Glossary } from './glossary'
 
 const WELSH = 'dim un dau tri pedwar pump chwech saith wyth naw deg'.split(' ')
@@ -28,15 +32,27 @@ const SAY: Record<string, (n: number) => string> = {
   en: enGB,
   'en-GB': enGB,
   'en-US': enUS,
-  ...{ ar, es, fr, pl, pt, ur },
+  ...{ ar, de, fr, it, pl, pt, ro, tr },
+  // The package leaves out two accents and misspells one number.
+  es: (n) => es(n).replace('dieciseis', 'dieciséis').replace('veintiseis', 'veintiséis'),
+  ur: (n) => (n === 46 ? 'چھیالیس' : ur(n)),
   // The package writes a Latin i in Ukrainian words: it looks alike and is read aloud wrongly.
   uk: (n) => uk(n).replaceAll('i', 'і'),
   cy: welsh,
 }
-/** How the first ten sound, for readers of Latin letters. Source: learning.md E, from memory. */
+/** How the numbers to twenty sound, for readers of Latin letters. Source: learning.md E; common readings, from memory. */
 const READ: Record<string, string[]> = {
-  ar: 'ṣifr wāḥid ithnān thalātha arbaʿa khamsa sitta sabʿa thamāniya tisʿa ʿashara'.split(' '),
-  ur: 'sifar ek do teen chaar paanch chhe saat aath nau das'.split(' '),
+  ar: (
+    "sifr waahid ithnaan thalaatha arba'a khamsa sitta sab'a thamaaniya tis'a ashara ahada-ashar ithna-ashar thalaathata-ashar " +
+    "arba'ata-ashar khamsata-ashar sittata-ashar sab'ata-ashar thamaaniyata-ashar tis'ata-ashar ishroon"
+  ).split(' '),
+  ur: 'sifar ek do teen chaar paanch chhe saat aath nau das gyaarah baarah terah chaudah pandrah solah satrah athaarah unnees bees'.split(
+    ' ',
+  ),
+  uk: (
+    'nul odyn dva try chotyry piat shist sim visim deviat desiat odynadtsiat dvanadtsiat trynadtsiat chotyrnadtsiat piatnadtsiat ' +
+    'shistnadtsiat simnadtsiat visimnadtsiat deviatnadtsiat dvadtsiat'
+  ).split(' '),
 }
 
 export interface NumberWord {

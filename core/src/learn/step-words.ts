@@ -11,71 +11,82 @@ import { topicOf } from './topics'
 /** The verb of the glossary that goes with a technique. */
 const VERBS: Record<string, string> = {
   'wash-hands': 'wash',
-  'wash-produce': 'wash',
+  'wash-produce': 'scrub',
+  'rinse-drain-cold': 'rinse',
   'pour-dry': 'empty-v',
   'pour-liquid': 'pour',
   'level-scoop': 'scoop',
   'count-out': 'count',
   'weigh-scale': 'weigh',
   tear: 'tear',
-  'pick-leaves': 'take',
+  'pick-leaves': 'pull',
   stir: 'stir',
-  'toss-coat': 'mix',
-  fold: 'mix',
+  'toss-coat': 'turn',
+  fold: 'fold',
   mash: 'mash',
   knead: 'knead',
-  'rub-in': 'press',
+  'rub-in': 'rub',
   'roll-out': 'roll-out',
   'cut-cutter': 'press',
-  shape: 'press',
+  shape: 'pat',
   spread: 'spread',
   sprinkle: 'sprinkle',
   'brush-glaze': 'spread',
   'squeeze-juice': 'squeeze',
-  'snip-scissors': 'cut',
+  'snip-scissors': 'snip',
   'bridge-cut': 'cut',
-  'claw-cut': 'cut',
+  'claw-cut': 'slice',
   'cut-soft-table-knife': 'cut',
   'peel-hand': 'peel',
   'peel-peeler': 'peel',
   grate: 'grate',
   'crack-egg': 'crack',
   whisk: 'whisk-v',
+  'shake-jar': 'shake',
+  'roll-wrap': 'roll',
   'fill-cases': 'fill',
   taste: 'taste',
-  'serve-self': 'share',
+  'serve-self': 'choose',
   arrange: 'put',
+  'lay-table': 'put',
+  'wipe-table': 'wipe',
+  sweep: 'sweep',
+  'dry-put-away': 'dry-v',
+  'sort-scraps': 'sort',
   'use-oven': 'wait',
   'use-hob': 'wait',
   'use-campfire': 'wait',
 }
 /** The tools of the glossary that a technique takes. */
 const TOOLS: Record<string, string[]> = {
-  'wash-hands': ['water'],
-  'wash-produce': ['water', 'cloth'],
+  'wash-hands': ['soap', 'hands', 'tap', 'towel', 'water'],
+  'wash-produce': ['water', 'brush', 'cloth'],
   stir: ['spoon', 'bowl'],
   'toss-coat': ['spoon', 'bowl'],
-  'level-scoop': ['cup', 'bowl'],
-  'pour-liquid': ['jug', 'cup'],
+  'level-scoop': ['measuring-cup', 'bowl'],
+  'pour-liquid': ['jug', 'measuring-cup'],
   'weigh-scale': ['scales'],
   grate: ['grater', 'plate'],
   'peel-peeler': ['peeler'],
   'roll-out': ['rolling-pin', 'dough'],
-  knead: ['dough'],
+  knead: ['dough', 'hands'],
   shape: ['dough', 'baking-tray'],
   'cut-cutter': ['cutter', 'dough'],
   whisk: ['whisk', 'bowl'],
   sieve: ['sieve'],
   mash: ['masher', 'fork', 'bowl'],
   'brush-glaze': ['brush'],
+  'snip-scissors': ['scissors', 'cup'],
   'bridge-cut': ['knife', 'chopping-board'],
   'claw-cut': ['knife', 'chopping-board'],
   'cut-soft-table-knife': ['knife', 'chopping-board'],
-  'fill-cases': ['spoon', 'lid'],
+  tear: ['finger', 'bowl'],
+  'fill-cases': ['spoon', 'pot'],
   'use-oven': ['oven', 'timer'],
   'use-hob': ['saucepan', 'lid', 'timer'],
-  taste: ['plate', 'spoon'],
+  taste: ['tongue', 'plate', 'spoon'],
   'serve-self': ['plate'],
+  sweep: ['bin'],
 }
 const FOOD_WORDS: Record<string, string> = {
   'wheat-flour': 'flour',
@@ -91,12 +102,24 @@ const FOOD_WORDS: Record<string, string> = {
   'rice-white': 'rice',
   'lentils-red': 'lentils',
   'sunflower-oil': 'oil',
-  'olive-oil': 'oil',
   'rapeseed-oil': 'oil',
   'tomato-fresh': 'tomato',
   'pepper-sweet': 'sweet-pepper',
   'white-beans-tin': 'beans',
-  flatbread: 'bread',
+  'yeast-dried': 'yeast',
+  'sugar-caster': 'sugar',
+  'brown-sugar': 'sugar',
+  'coriander-leaf': 'coriander',
+  'chicken-breast': 'chicken',
+  'stock-cube-veg': 'stock',
+  'vinegar-wine': 'vinegar',
+  'vanilla-extract': 'vanilla',
+  'letter-pasta': 'pasta',
+  gelatine: 'jelly',
+  'pumpkin-seeds': 'seeds',
+  'sunflower-seeds': 'seeds',
+  'poppy-seeds': 'seeds',
+  'sesame-seeds': 'sesame',
 }
 /** The glossary's id of a food: its own where nothing stands for it. */
 const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
@@ -114,24 +137,33 @@ const WAIT_WORDS = data.waits as Record<string, { words: string[]; senses: Recor
 export const wordsOfWait = (kind: string): (typeof WAIT_WORDS)[string] =>
   WAIT_WORDS[kind] ?? { words: [], senses: {} }
 
-const FIRST_FOODS = 'milk bread egg water apple banana cheese butter rice'.split(' ')
-const FIRST_TOOLS = 'bowl spoon cup plate'.split(' ')
-const FIRST_VERBS = 'wash stir pour open stop put take wait look close'.split(' ')
-const EXACT_VERBS = 'knead whisk-v measure weigh grate add crack'.split(' ')
+const FIRST_FOODS = 'milk bread egg water apple banana cheese butter rice pear'.split(' ')
+const FIRST_TOOLS = 'bowl spoon cup plate hands nose table chair'.split(' ')
+const FIRST_VERBS = 'wash stir pour open stop put take wait look close eat drink blow push pull give'.split(
+  ' ',
+)
+const EXACT_VERBS = 'knead whisk-v measure weigh grate add crack fold snip slice level-v drain'.split(' ')
 const CONCEPTS: Record<string, string> = {
   ...asTarget('empty full', 'lang-con-empty-full'),
-  ...asTarget('more less more-please', 'lang-con-more-less'),
+  ...asTarget('more less more-please a-lot some none enough', 'lang-con-more-less'),
   ...asTarget('same different', 'lang-con-same-different'),
-  ...asTarget('whole half quarter', 'lang-con-whole-half'),
-  ...asTarget('big small long short heavy light', 'lang-con-size'),
-  ...asTarget('hot cold', 'lang-con-temp'),
-  ...asTarget('soft hard', 'lang-con-state'),
-  ...asTarget('first next last', 'lang-seq-1'),
-  ...asTarget('before after', 'lang-seq-2'),
+  ...asTarget('whole half quarter third piece', 'lang-con-whole-half'),
+  ...asTarget('big small long short heavy light tall wide thin thick tiny', 'lang-con-size'),
+  ...asTarget('hot cold warm', 'lang-con-temp'),
+  ...asTarget('soft hard wet dry clean dirty raw cooked', 'lang-con-state'),
+  ...asTarget('first next last now then', 'lang-seq-1'),
+  ...asTarget('before after again', 'lang-seq-2'),
   ...asTarget('in on', 'lang-prep-1'),
-  ...asTarget('under', 'lang-prep-2'),
-  ...asTarget('sweet sour', 'lang-desc-taste'),
-  ...asTarget('sticky', 'lang-desc-feel'),
+  ...asTarget('under over up down out', 'lang-prep-2'),
+  ...asTarget('between through next-to behind in-front inside outside top bottom middle edge', 'lang-prep-3'),
+  ...asTarget('sweet sour salty bitter spicy', 'lang-desc-taste'),
+  ...asTarget('sticky smooth rough lumpy crunchy creamy crumbly stretchy runny', 'lang-desc-feel'),
+  ...asTarget(
+    'red orange-colour yellow green blue white black brown pink purple golden round flat',
+    'lang-desc-look',
+  ),
+  ...asTarget('fast slow all-done', 'lang-con-stop-go'),
+  ...asTarget('happy proud hungry yum', 'lang-feel-opinion'),
 }
 function asTarget(words: string, target: string): Record<string, string> {
   return Object.fromEntries(words.split(' ').map((w) => [w, target]))
@@ -143,6 +175,7 @@ export function targetOfWord(id: string, kind: string | undefined): string | und
   if (kind === 'tool') return FIRST_TOOLS.includes(id) ? 'lang-noun-tool-1' : 'lang-noun-tool-2'
   if (kind === 'verb')
     return FIRST_VERBS.includes(id) ? 'lang-verb-1' : EXACT_VERBS.includes(id) ? 'lang-verb-3' : 'lang-verb-2'
+  if (kind === 'phrase') return /turn|you-are/.test(id) ? 'lang-turns' : 'lang-home-share'
   return CONCEPTS[id]
 }
 

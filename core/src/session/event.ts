@@ -90,6 +90,12 @@ export type EventBody =
   | { kind: 'incident-seen'; body: { incident: string; by: string } }
   | { kind: 'met'; body: { child: string; food: string; how: FoodMeeting } }
   | { kind: 'taste-word'; body: { word: string; child?: string } }
+  /** What a child guesses, before: one of the options of that guess. */
+  | { kind: 'guess'; body: { guess: string; child: string; says: string } }
+  /** What it really was, seen afterwards. */
+  | { kind: 'guess-seen'; body: { guess: string; truth: string } }
+  /** What was said looking back: of one child, or of all; a sentence for home. */
+  | { kind: 'look-back'; body: { line: string; child?: string; says: string } }
   | { kind: 'leftover'; body: { what: string; amount: string; place: KeptPlace; until: string } }
   | { kind: 'scrap'; body: { what: string; to: ScrapWay } }
   | { kind: 'cleaned'; body: { job: string; child: string } }

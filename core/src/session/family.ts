@@ -16,6 +16,7 @@ import { holdsOf, linesFor } from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
 import { MET_WORDS, TASTE_WORDS, type KeptPlace } from './event'
 import type { TableState } from './replay'
+import { guessedRows } from './talk/guessed'
 
 export interface FamilyInput {
   plan: Plan
@@ -42,6 +43,9 @@ export interface FamilySheet {
   steps: { title: string; says: string }[]
   words: StepWord[]
   ask: string
+  /** What it guessed and what it was, and what it said looking back; of the group what all said. */
+  guessed: string[]
+  said: string[]
   /** The child's own: foods met and how, the taste; empty for the group. */
   met: string[]
   tryAgain: string[]
@@ -77,6 +81,10 @@ export function familySheet(input: FamilyInput): FamilySheet {
     steps: recipe.steps.map((s) => ({ title: s.title, says: s.says ?? '' })),
     words: wordsOf(plan, child ? input.languages : []),
     ask: askOf(plan, child),
+    guessed: guessedRows(plan, state).flatMap((g) =>
+      g.by.flatMap((b) => (b.child === child ? [`${g.asked} ${b.line}`] : [])),
+    ),
+    said: state.lookBacks.flatMap((l) => (l.child === undefined || l.child === child ? [l.says] : [])),
     met: [
       ...(taste ? [`${recipe.title}: ${TASTE_WORDS[taste]}`] : []),
       ...met.map(([food, how]) => `${names.get(food) ?? foodName(foods.of(food))}: ${MET_WORDS[how]}`),

@@ -23,7 +23,10 @@ export { type NextRound, nextRound } from './next-round'
 export { type Overview, costPoints, overviewOf, turnsInOrder } from './overview'
 export { type PastSession, type SessionRecord, sessionRecord } from './record'
 export { type TableState, replay } from './replay'
+export { type PartPicture, amountPicture, partPicture } from './talk/part-picture'
 export { type SayNow, sayNow } from './talk/say'
+export { type TalkMoment, type TalkRow, talkMoments } from './talk/talk-moments'
+export { type GuessedRow, guessedRows } from './talk/guessed'
 export { type Slot, type Speaker, scriptOf } from './talk/script'
 export {
   type GateNeed,

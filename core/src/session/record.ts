@@ -2,6 +2,7 @@
 import { techniqueOf } from '../craft/techniques'
 import type { Plan } from '../plan/model/plan'
 import type { TableEvent, Taste } from './event'
+import { guessedRows, lookBackAsked, type GuessedRow } from './talk/guessed'
 import { replay, type TableState } from './replay'
 
 export interface PastSession {
@@ -27,6 +28,9 @@ export interface SessionRecord {
   leftovers: TableState['leftovers']
   scraps: TableState['scraps']
   tasteWords: string[]
+  /** What was guessed, what it was, and who said what. */
+  guesses: GuessedRow[]
+  lookBacks: { line: string; asked: string; child?: string; says: string }[]
   /** Child -> food -> how it was met. */
   met: TableState['met']
   cleared: { says: string; who: string; why: string; at?: string }[]
@@ -66,6 +70,8 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
     leftovers: state.leftovers,
     scraps: state.scraps,
     tasteWords: [...new Set(state.tasteWords.map((w) => w.word))],
+    guesses: guessedRows(past.plan, state),
+    lookBacks: state.lookBacks.map(({ event: _, ...l }) => ({ ...l, asked: lookBackAsked(l.line) })),
     met: state.met,
     cleared: past.plan.cleared.map((c) => ({
       says: c.finding.says,

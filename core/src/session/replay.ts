@@ -62,6 +62,9 @@ export interface TableState {
   /** Child -> food -> how it was met, as noted last. */
   met: Record<string, Record<string, FoodMeeting>>
   tasteWords: { word: string; child?: string }[]
+  /** By guess: what each child says, and what it was, once that is known. */
+  guesses: Record<string, { by: Record<string, string>; truth?: string }>
+  lookBacks: { line: string; child?: string; says: string; event: string }[]
   leftovers: { what: string; amount: string; place: KeptPlace; until: string; event: string }[]
   scraps: { what: string; to: ScrapWay }[]
   cleaned: { job: string; child: string }[]
@@ -100,6 +103,8 @@ export function replay(events: readonly TableEvent[]): TableState {
     incidents: [],
     met: {},
     tasteWords: [],
+    guesses: {},
+    lookBacks: [],
     leftovers: [],
     scraps: [],
     cleaned: [],
@@ -173,6 +178,17 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'taste-word':
       state.tasteWords.push(e.body)
+      break
+    case 'guess': {
+      const known = state.guesses[e.body.guess]
+      state.guesses[e.body.guess] = { ...known, by: { ...known?.by, [e.body.child]: e.body.says } }
+      break
+    }
+    case 'guess-seen':
+      state.guesses[e.body.guess] = { by: {}, ...state.guesses[e.body.guess], truth: e.body.truth }
+      break
+    case 'look-back':
+      state.lookBacks.push({ ...e.body, event: e.id })
       break
     case 'leftover':
       state.leftovers.push({ ...e.body, event: e.id })

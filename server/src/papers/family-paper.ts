@@ -85,6 +85,10 @@ export function familyPaper(paper: Paper, wish: FamilyWish): Page {
             ]
           : [],
       ),
+      ...section('Guessed and found out', [
+        ...sheet.guessed.map((g) => words(g)),
+        ...sheet.said.map((s) => words(`“${s}”`)),
+      ]),
       ...section('Met today', sheet.met.length > 0 ? [list(sheet.met)] : []),
       ...section(
         'Try again, without pressing',

@@ -151,6 +151,11 @@ const say = (text: string): string => session.say(text)
             </li>
           </ul>
         </template>
+        <template v-if="sheet.guessed.length + sheet.said.length > 0">
+          <h3 class="mt-3 text-lg">Guessed and found out</h3>
+          <p v-for="g in sheet.guessed" :key="g">{{ g }}</p>
+          <p v-for="s in sheet.said" :key="s">“{{ s }}”</p>
+        </template>
         <template v-if="sheet.met.length > 0">
           <h3 class="mt-3 text-lg">Met today</h3>
           <p>{{ sheet.met.join('; ') }}</p>

@@ -8,6 +8,7 @@ import BackToRecipe from './BackToRecipe.vue'
 import CleanUp from './CleanUp.vue'
 import FoodsMet from './FoodsMet.vue'
 import Leftovers from './Leftovers.vue'
+import LookBack from './LookBack.vue'
 import Pictograph from './Pictograph.vue'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/mats/Mat.vue'
@@ -121,6 +122,7 @@ async function finish(): Promise<void> {
             <h2 class="mb-2 mt-5 text-xl">Foods that were met</h2>
             <FoodsMet :plan="plan" />
           </section>
+          <LookBack :plan="plan" />
           <div class="grid items-start gap-4 md:grid-cols-2">
             <section class="patch p-4" aria-label="Leftovers and scraps">
               <h2 class="mb-1 text-xl">What is left</h2>
@@ -139,7 +141,8 @@ async function finish(): Promise<void> {
             <Pictograph :rows="tokens" />
             <ul v-if="asks.length > 0" class="mt-2" aria-label="What to ask of it">
               <li v-for="a in asks" :key="a.says" class="py-0.5">
-                “<Amount :text="a.says" />” <span class="text-sm text-soft"><Amount :text="a.answer" /></span>
+                “<Amount :text="a.says" />”
+                <span class="text-sm text-soft"><Amount v-if="a.answer" :text="a.answer" /></span>
               </li>
             </ul>
           </section>

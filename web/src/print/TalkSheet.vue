@@ -1,15 +1,37 @@
 <script setup lang="ts">
-/** The talk of a session on paper: step by step, from showing to asking, with the answers and the words. */
+/** The talk of a session on paper: moment by moment what is said, whom it is for, easier rungs, answers and words. */
+import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { fewOfEach } from '@lea/core/session'
+import { LINE_KIND_WORDS } from '@lea/core/learn'
+import { amountPicture, talkMoments } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
+import PartPicture from '../parts/pictures/PartPicture.vue'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
-import { SUPPORT_LEVEL_WORDS } from '../parts/level-words'
 
 const session = useOpenSession()
 const route = useRoute()
-const stepOf = (id: string) => session.plan?.schedule.find((s) => s.step === id)
+/** Of the comments for the turns so many stand on paper: there are always more at the table. */
+const TURNS = 4
+const parts = computed(() => {
+  const { plan } = session
+  if (!plan) return []
+  const speakers = (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages }))
+  return talkMoments(plan, speakers).map((m) => {
+    const talk = plan.talk.find((t) => t.step === m.step)
+    const fact = talk?.fact
+    return {
+      ...m,
+      lines: [...m.rows, ...m.turns.slice(0, TURNS)],
+      words: [...(talk?.words ?? []), ...(talk?.pair ?? [])],
+      picture: fact?.kind === 'scoop' ? amountPicture(fact) : null,
+    }
+  })
+})
+const easiest = (rungs: readonly { says: string }[] | undefined, says: string): string => {
+  const first = rungs?.[0]?.says
+  return first !== undefined && first !== says ? first : ''
+}
 </script>
 
 <template>
@@ -22,48 +44,52 @@ const stepOf = (id: string) => session.plan?.schedule.find((s) => s.step === id)
     />
     <p v-if="!session.plan" role="status">{{ session.planFault || 'Writing the sheet …' }}</p>
     <article v-else class="patch p-4 print:border-0 print:p-0">
-      <h1 class="text-2xl">{{ session.plan.recipe.title }}: what to ask and say</h1>
-      <p class="text-sm">
-        Begin where it is bold; go up when it comes easily, down when it does not. Saying nothing is a fine
-        answer.
-      </p>
+      <h1 class="text-2xl">{{ session.plan.recipe.title }}: what to say</h1>
+      <p class="text-sm">Comment first, then ask, then wait. Saying nothing is a fine answer.</p>
       <section
-        v-for="t in session.plan.talk"
-        :key="t.step"
+        v-for="m in parts"
+        :key="m.step ?? m.title"
         class="mt-2 break-inside-avoid border-t-2 border-ink pt-1"
-        :aria-label="stepOf(t.step)?.title"
+        :aria-label="m.title"
       >
-        <h2 class="text-lg">
-          <span class="numeral">{{ stepOf(t.step)?.at }}</span> {{ stepOf(t.step)?.title }}
+        <h2 class="flex flex-wrap items-center gap-x-3 text-lg">
+          <span
+            ><span class="numeral">{{ m.at }}</span> {{ m.title }}</span
+          >
+          <PartPicture v-if="m.picture" :picture="m.picture" :size="26" class="font-sans text-sm" />
         </h2>
-        <ul v-if="t.asks && t.asks.length > 0" class="text-sm">
-          <li v-for="a in t.asks" :key="`${a.child} ${a.says}`">
-            <strong>{{ a.child ? session.nameOf(a.child) : 'everybody' }}:</strong> “<Amount
-              :text="a.says"
-            />” <Amount :text="a.answer" />
-          </li>
-        </ul>
-        <p v-if="t.asks" class="mt-1 text-xs">For anybody, from showing to asking:</p>
         <table class="w-full text-sm">
           <tbody>
-            <tr v-for="p in fewOfEach(t.prompts)" :key="p.level + p.says" class="align-top">
-              <th
-                scope="row"
-                class="w-32 pr-2 text-left"
-                :class="p.level === t.start ? 'font-bold' : 'font-normal'"
-              >
-                {{ SUPPORT_LEVEL_WORDS[p.level] }}
+            <tr v-for="r in m.lines" :key="r.key" class="align-top">
+              <th scope="row" class="w-36 pr-2 text-left font-normal">
+                <span class="text-soft">{{ LINE_KIND_WORDS[r.kind] }}</span>
+                <strong v-if="r.child">&nbsp;{{ session.nameOf(r.child) }}</strong>
               </th>
-              <td>“<Amount :text="p.says" />”</td>
-              <td class="w-44 pl-2"><Amount :text="p.answer" /></td>
+              <td>
+                <bdi
+                  v-if="r.home"
+                  :lang="r.home.language"
+                  :dir="r.home.rightToLeft ? 'rtl' : 'ltr'"
+                  class="mr-1 font-bold"
+                  >{{ r.home.word }}</bdi><bdi v-if="r.home?.roman" dir="ltr" class="mr-1"
+                  >({{ r.home.roman }})</bdi
+                ><Amount :text="r.says" />
+                <span v-if="easiest(r.rungs, r.says)" class="block text-xs"
+                  >easier: <Amount :text="easiest(r.rungs, r.says)"
+                /></span>
+              </td>
+              <td class="w-40 pl-2"><Amount v-if="r.answer" :text="r.answer" /></td>
             </tr>
           </tbody>
         </table>
-        <p class="text-sm">
-          <template v-for="(w, i) in t.words" :key="w.id"
+        <p v-if="m.words.length > 0" class="text-sm">
+          <template v-for="(w, i) in m.words" :key="w.id"
             >{{ i > 0 ? ' · ' : '' }}<strong>{{ w.word }}</strong
             ><template v-for="h in w.home" :key="h.language"
-              >, <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi></template
+              >, <bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi><template
+                v-if="h.roman"
+                >&nbsp;({{ h.roman }})</template
+              ></template
             ></template
           >
         </p>

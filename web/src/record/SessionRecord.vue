@@ -173,6 +173,19 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
             <p v-for="(s, n) in record.scraps" :key="n">{{ s.what }}: {{ s.to }}</p>
             <p v-if="record.tasteWords.length > 0">They said: {{ record.tasteWords.join(', ') }}</p>
           </section>
+          <section v-if="record.guesses.length + record.lookBacks.length > 0" class="patch p-4">
+            <h2 class="mb-1 text-lg">Guessed and looked back at</h2>
+            <div v-for="g in record.guesses" :key="g.guess" class="border-t border-line py-1">
+              <p class="text-sm text-soft">{{ g.asked }}</p>
+              <p v-for="b in g.by" :key="b.child">
+                <strong>{{ nameOf(b.child) }}:</strong> {{ b.line }}
+              </p>
+            </div>
+            <p v-for="(l, n) in record.lookBacks" :key="n" class="border-t border-line py-1">
+              <span class="block text-sm text-soft">{{ l.asked }}</span>
+              <strong v-if="l.child">{{ nameOf(l.child) }}: </strong>“{{ l.says }}”
+            </p>
+          </section>
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-lg">Notes</h2>
             <p v-for="n in record.notes" :key="n.at + n.text">

@@ -75,8 +75,18 @@ const { plan, step, index, time, bowl, tasks, turn, gates, shown, following, wai
   useTableNow()
 const saying = computed(() =>
   plan.value
-    ? sayNow(plan.value, talk.value, gates.value.length > 0 ? null : turn.value)
-    : { key: '', child: null, prompts: [], at: 0, asked: false, countTo: 0, others: [] },
+    ? sayNow(
+        plan.value,
+        talk.value,
+        bowl.value?.id ?? '',
+        gates.value.length > 0 ? null : turn.value,
+        speakers.value,
+      )
+    : { key: '', child: null, lines: [], countTo: 0 },
+)
+/** Languages at home of those who sit here. */
+const speakers = computed(() =>
+  (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages })),
 )
 const pace = computed(() => {
   const begun = table.state.begun
@@ -253,7 +263,7 @@ const { on: keysOn } = useTableKeys({
           </template>
         </section>
         <div class="grid min-h-0 gap-3 lg:grid-rows-[minmax(0,1.7fr)_minmax(0,1fr)]">
-          <TableSay ref="say" :talk="talk" :now="saying" />
+          <TableSay ref="say" :talk="talk" :now="saying" :children="bowl.children" />
           <TableWatch
             :plan="plan"
             :step="step"

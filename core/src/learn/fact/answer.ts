@@ -68,7 +68,18 @@ function doubleFrom(asked: string): number {
 
 const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
   ...{ aloud, compare, count: countValues, cut, jug, layer, layers, order, price: priceValues },
-  ...{ scale: scaleValues, scoop: scoopValues, shape: shapeValues, share, temp, timer, tin, vessel, vote, weigh },
+  ...{
+    scale: scaleValues,
+    scoop: scoopValues,
+    shape: shapeValues,
+    share,
+    temp,
+    timer,
+    tin,
+    vessel,
+    vote,
+    weigh,
+  },
 }
 
 /**
@@ -98,8 +109,11 @@ const kindOf = (fact: PlainFact): FactKind | 'aloud' =>
   fact.kind === 'count' && fact['aloud'] === true ? 'aloud' : (fact.kind as FactKind)
 
 /** What can be asked of work, a sort of step, a wait, a food or a moment, where nothing is computed. */
-export const answerTell = (about: readonly string[], values: Values, locale: Locale = 'en-GB'): FactPrompt[] =>
-  about.flatMap((of) => fill(of, values, locale).map((s) => promptOf(s, s.from)))
+export const answerTell = (
+  about: readonly string[],
+  values: Values,
+  locale: Locale = 'en-GB',
+): FactPrompt[] => about.flatMap((of) => fill(of, values, locale).map((s) => promptOf(s, s.from)))
 
 /** The age from which numbers and parts are within reach: for what is said without asking. */
 export const reachedFrom = (numbers: readonly string[], parts: readonly string[]): number =>
@@ -116,7 +130,16 @@ const fromMonths = (fact: PlainFact, s: Saying): number =>
 function promptOf(s: Saying, from: number): FactPrompt {
   const [target = '', ...also] = s.targets
   const { level, line, says, answer, to } = s
-  return { target, ...(also.length > 0 && { also }), level, line, says, answer, fromMonths: from, toMonths: to }
+  return {
+    target,
+    ...(also.length > 0 && { also }),
+    level,
+    line,
+    says,
+    answer,
+    fromMonths: from,
+    toMonths: to,
+  }
 }
 
 /** A prompt touches several targets: at an age those that the age can meet, or its main one where there is none. */

@@ -51,13 +51,16 @@ const namesIn = (text: string): string[] => [...text.matchAll(NAMES)].map((m) =>
 
 const BY_KIND = new Map<string, (Ladder & { wants: string[] })[]>()
 for (const l of LADDERS)
-  BY_KIND.set(l.of, [...(BY_KIND.get(l.of) ?? []), { ...l, wants: [...namesIn(l.answer), ...(l.needs ?? [])] }])
+  BY_KIND.set(l.of, [
+    ...(BY_KIND.get(l.of) ?? []),
+    { ...l, wants: [...namesIn(l.answer), ...(l.needs ?? [])] },
+  ])
 
 /** Ids of questions that speak of their food: of another food it is another question. */
 export const OF_A_FOOD: ReadonlySet<string> = new Set(
-  LADDERS.filter((l) => /\{(food|Food|one|one_food|a|more|measure|target)\}/.test(`${l.says.open} ${l.says.focused}`)).map(
-    (l) => l.id,
-  ),
+  LADDERS.filter((l) =>
+    /\{(food|Food|one|one_food|a|more|measure|target)\}/.test(`${l.says.open} ${l.says.focused}`),
+  ).map((l) => l.id),
 )
 
 /** A text with its values; undefined where one of them is not known. The first letter is a capital. */
@@ -70,7 +73,11 @@ const capital = (text: string): string => text.replace(/^[“(]?\p{Ll}/u, (c) =>
 /** The same as a sentence. */
 export const sentence = (text: string, values: Values, locale: Locale): string | undefined => {
   const put = filled(text, values, locale)
-  return put === undefined ? undefined : capital(put).replace(/([.!?…] )(\p{Ll})/gu, (_, a: string, b: string) => a === '… ' ? a + b : a + b.toUpperCase())
+  return put === undefined
+    ? undefined
+    : capital(put).replace(/([.!?…] )(\p{Ll})/gu, (_, a: string, b: string) =>
+        a === '… ' ? a + b : a + b.toUpperCase(),
+      )
 }
 
 /** The rungs of all questions about this that these values can fill. */

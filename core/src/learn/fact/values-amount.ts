@@ -47,7 +47,7 @@ export const scoopValues: ValuesOf = (f, d, locale): Values => {
     halfScoops: when(n % 2 === 0 && n >= 4, String(n / 2)),
     halfOr: when(n % 2 === 0 && n >= 4, either(String(n / 2), String(n / 2 + 1))),
     ...totals(one, n, k, unit),
-    ...names(f, d, target, unit, k),
+    ...names(f, d, target, unit, { k, one }),
     ...wholeOf1(one, n, k, unit, locale),
     ...(k > 0 && soFar(d, one, k, n, unit)),
   }
@@ -82,7 +82,7 @@ function sizes(f: PlainFact, unit: string): Values {
   const [small, large] = [all[0], all.at(-1)]
   if (!small || !large || small.equals(large)) return {}
   const [smallName, largeName] = [withUnitText(toMixed(small), unit), withUnitText(toMixed(large), unit)]
-  return { smallName, largeName, sizesOr: `the ${either(smallName, `the ${largeName}`)}`.replace('the the', 'the') }
+  return { smallName, largeName, sizesOr: either(`the ${smallName}`, `the ${largeName}`) }
 }
 
 /** Running totals that are said aloud, the sum that can be written, and the total after the next scoop. */
@@ -116,10 +116,12 @@ function names(
   d: Values | Record<string, unknown>,
   target: string,
   unit: string,
-  k: number,
+  { k, one }: { k: number; one: Fraction },
 ): Values {
   const equal = d['equivalents'] as string[]
-  const otherWay = equal.find((e) => e.includes(' + '))
+  // Another way is not the one that is used.
+  const used = one.toFraction()
+  const otherWay = equal.find((e) => e.includes(' + ') && e.split(' + ').some((part) => part !== used))
   const shown = k > 0 ? text(d, 'running') : target
   const isMeasure =
     has(f, 'measures') && fieldList(f, 'measures').some((m) => parseRatio(m).equals(improper(target)))

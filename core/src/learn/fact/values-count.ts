@@ -87,7 +87,11 @@ function visitors(n: number, people: number, locale: Locale): Values {
     plusCome: plus === 1 ? 'a visitor comes' : plus === 2 ? 'two visitors come' : 'three visitors come',
     plusPeople: String(all),
     plusText: each > 0 ? `${each} each, ${n % all} left` : 'not one each: some have to be cut',
-    plusExact: known ? (exact.compare(1) < 0 ? partWord(exact.toFraction(), locale) : toMixed(exact)) : undefined,
+    plusExact: known
+      ? exact.compare(1) < 0
+        ? partWord(exact.toFraction(), locale)
+        : toMixed(exact)
+      : undefined,
   }
 }
 

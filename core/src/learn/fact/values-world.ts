@@ -9,10 +9,15 @@ import { coins, either, improper, known, partWord, text, things, when, yes } fro
 
 /** Parts of a thing that a child may have in its hand, said with the thing: "half an apple", "a quarter of the pepper". */
 const heldText = (held: string, one: string, locale: Locale): string | undefined =>
-  held === '1/2' ? `half ${/^[aeiou]/i.test(one) ? 'an' : 'a'} ${one}` : held === '1' ? undefined : `${partWord(held, locale)} of the ${one}`
+  held === '1/2'
+    ? `half ${/^[aeiou]/i.test(one) ? 'an' : 'a'} ${one}`
+    : held === '1'
+      ? undefined
+      : `${partWord(held, locale)} of the ${one}`
 /** Straight cuts through the middle of something round: so many equal pieces. */
 const THROUGH: Record<string, number> = { '2': 1, '4': 2, '6': 3, '8': 4 }
-const LONG = /\b(carrot|cucumber|courgette|zucchini|leek|celery|banana|spring onion|bean|sausage|parsnip|loaf|roll)/i
+const LONG =
+  /\b(carrot|cucumber|courgette|zucchini|leek|celery|banana|spring onion|bean|sausage|parsnip|loaf|roll)/i
 
 export const cut: ValuesOf = (f, d, locale): Values => {
   const one = known(d, 'onePiece')
@@ -51,7 +56,11 @@ export const cut: ValuesOf = (f, d, locale): Values => {
     longish: yes(LONG.test(food)),
     cutsThrough: through === undefined ? undefined : String(through),
     cutsOr: through === undefined ? undefined : either(String(through), String(n)),
-    cuts: when(single && f['through'] !== true && f['scattered'] !== true && Number(total) > 1, String(Number(total) - 1)),
+    // Slices side by side: of what is long. A round thing is cut through the middle.
+    cuts: when(
+      single && LONG.test(food) && f['through'] !== true && f['scattered'] !== true && Number(total) > 1,
+      String(Number(total) - 1),
+    ),
     acrossOr: either(String(Number(total) - 1), total),
     leftPart: when(!['0', ''].includes(taken), text(d, 'leftFraction')),
   }

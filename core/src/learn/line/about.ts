@@ -6,6 +6,10 @@ const PEELING = ['peel-hand', 'peel-peeler']
 
 /** `do-stir` and `topic-mix`; knives and peelers are sorts of their own, since little is true of all that cuts. */
 export function aboutWork(technique: string): string[] {
-  const topic = KNIVES.includes(technique) ? 'knife' : PEELING.includes(technique) ? 'peel' : topicOf([technique])
+  const topic = KNIVES.includes(technique)
+    ? 'knife'
+    : PEELING.includes(technique)
+      ? 'peel'
+      : topicOf([technique])
   return [`do-${technique}`, `topic-${topic}`]
 }

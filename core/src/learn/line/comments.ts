@@ -25,8 +25,19 @@ const ROWS = data.comments as readonly Row[]
 const BY_KEY = new Map<string, Row[]>()
 for (const r of ROWS) BY_KEY.set(r.at, [...(BY_KEY.get(r.at) ?? []), r])
 
-/** Comments under this key that these values can fill, for whatever age. */
-export const commentsOn = (key: string, values: Values = {}, locale: Locale = 'en-GB'): Comment[] =>
+/** Comments under this key that these values can fill, for whatever age; of the same values they are worked out once. */
+export function commentsOn(key: string, values: Values = NOTHING, locale: Locale = 'en-GB'): Comment[] {
+  const known = worked.get(values) ?? new Map<string, Comment[]>()
+  worked.set(values, known)
+  const name = `${locale} ${key}`
+  const found = known.get(name) ?? filledComments(key, values, locale)
+  known.set(name, found)
+  return found
+}
+const NOTHING: Values = {}
+const worked = new WeakMap<Values, Map<string, Comment[]>>()
+
+const filledComments = (key: string, values: Values, locale: Locale): Comment[] =>
   (BY_KEY.get(key) ?? []).flatMap((r): Comment[] => {
     if ((r.needs ?? []).some((name) => values[name] === undefined)) return []
     const says = sentence(r.says, values, locale)

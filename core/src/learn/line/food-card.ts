@@ -2,6 +2,7 @@
  * A small card by food: its family, which part of the plant it is, its food group, what it gives, one reason, two relatives, where it
  * grows. Source: core/data/talk/food-cards.json (from memory; groups of the UK's Eatwell Guide and the US MyPlate).
  */
+import { remembered } from '../../amount/memo'
 import data from '../../../data/talk/food-cards.json'
 import type { Fact } from '../facts'
 import { either } from '../fact/phrases'
@@ -16,9 +17,9 @@ interface Row {
   gives: string
   reason: string
   relatives?: string[]
-  grows: string
-  place: string
-  notPlace: string
+  grows?: string
+  place?: string
+  notPlace?: string
   claps: string
   rhymes?: string[]
   smells?: boolean
@@ -36,7 +37,7 @@ export interface FoodCard {
   gives: string
   reason: string
   relatives: readonly string[]
-  grows: string
+  grows?: string
   /** "ap-ple" */
   claps: string
   rhymes: readonly string[]
@@ -56,7 +57,7 @@ export function foodCardOf(id: string, locale: Locale = 'en-GB'): FoodCard | und
     gives: row.gives,
     reason: row.reason,
     relatives: row.relatives ?? [],
-    grows: row.grows,
+    ...(row.grows !== undefined && { grows: row.grows }),
     claps: row.claps,
     rhymes: row.rhymes ?? [],
     tasted: row.smells === true && row.us !== 'gr',
@@ -68,12 +69,25 @@ const a = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${wor
 const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase())
 
 /** What can be said of a food by name. */
-export function foodValues(id: string | undefined, name: string, locale: Locale = 'en-GB'): Values {
+export const foodValues = (id: string | undefined, name: string, locale: Locale = 'en-GB'): Values =>
+  knownValues({ id, name, locale })
+interface AskedFood {
+  id: string | undefined
+  name: string
+  locale: Locale
+}
+const knownValues = remembered(500, valuesOfFood, ({ id, name, locale }) => `${locale} ${id ?? ''} ${name}`)
+
+function valuesOfFood({ id, name, locale }: AskedFood): Values {
   const words = foodWords(name)
   const row = id === undefined ? undefined : ROWS[id]
   const card = id === undefined ? undefined : foodCardOf(id, locale)
   if (!row || !card) return words
-  const { part, group, relatives } = card
+  const { part, group } = card
+  // Two to put beside it: of what is pressed or ground nobody has the relatives in view.
+  const shown = row.touch === true || row.smells === true || row.uk === 'da'
+  const relatives = shown && card.relatives.length > 1 ? card.relatives : []
+  const whole = part !== undefined && row.touch === true && row.us !== 'gr'
   const other = PARTS.find((p) => p !== part && !part?.includes(p)) ?? 'root'
   const wrongGroup = Object.values(locale === 'en-US' ? GROUPS.us : GROUPS.uk).find((g) => g !== group)
   return {
@@ -82,19 +96,28 @@ export function foodValues(id: string | undefined, name: string, locale: Locale 
     touch: row.touch ? 'yes' : undefined,
     skin: /^(fruit|root|tuber)$/.test(part ?? '') ? 'yes' : undefined,
     growsText: card.grows,
-    growsOr: capital(either(row.place, row.notPlace)),
-    plantPart: part === undefined ? undefined : a(part),
-    partOr: part === undefined ? undefined : either(a(part), a(other)),
-    partText: part === undefined ? undefined : `The part that we eat is ${a(part)}.`,
+    growsOr:
+      row.place !== undefined && row.notPlace !== undefined
+        ? capital(either(row.place, row.notPlace))
+        : undefined,
+    seen: part !== undefined || row.us !== undefined ? 'yes' : undefined,
+    // Of what is pressed, ground or dried nobody sees the part.
+    plantPart: whole ? a(part) : undefined,
+    partOr: whole ? either(a(part), a(other)) : undefined,
+    partText: whole ? `The part that we eat is ${a(part)}.` : undefined,
     relatives: relatives.length === 0 ? undefined : relatives.join(' and '),
     relativesText:
-      relatives.length === 0 ? undefined : card.family === undefined ? `Put beside it: ${relatives.join(' or ')}.` : `In the same family: ${relatives.join(' and ')}.`,
+      relatives.length === 0
+        ? undefined
+        : card.family === undefined
+          ? `Put beside it: ${relatives.join(' or ')}.`
+          : `In the same family: ${relatives.join(' and ')}.`,
     relativeOr:
       relatives[0] === undefined
         ? undefined
         : capital(either(relatives[0], card.family === 'rose' ? 'carrot' : 'apple')),
     groupName: group,
-    groupText: group === undefined ? undefined : `It belongs with ${group}.`,
+    groupText: group === undefined ? undefined : `Its food group: ${group}.`,
     groupOr: group === undefined ? undefined : capital(either(group, wrongGroup ?? '')),
     gives: card.gives.startsWith('nothing') ? undefined : card.gives,
     givesText: card.gives.startsWith('nothing') ? undefined : `It gives us ${card.gives}.`,

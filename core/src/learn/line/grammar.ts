@@ -3,14 +3,22 @@ import pluralize from 'pluralize'
 import type { Values } from '../fact/saying'
 
 /** Words that end like a plural and are one thing. */
-const ONE = /\b(couscous|hummus|houmous|asparagus|watercress|cress|molasses|swiss|hibiscus|citrus|lemongrass)$/i
+const ONE =
+  /\b(couscous|hummus|houmous|asparagus|watercress|cress|molasses|swiss|hibiscus|citrus|lemongrass)$/i
 const MANY = /\b(oats|greens|chives)$/i
 
 /** "carrots" is many, "flour" one; "letter pasta" one. */
 export function isMany(name: string): boolean {
-  const head = name.replace(/,.*$/, '').replace(/ (in|of|with|from) .*$/i, '').trim()
+  const head = name
+    .replace(/,.*$/, '')
+    .replace(/ (in|of|with|from) .*$/i, '')
+    .trim()
   if (ONE.test(head)) return false
-  return MANY.test(head) || pluralize.isPlural(head.split(' ').at(-1) ?? head) && !pluralize.isSingular(head.split(' ').at(-1) ?? head)
+  return (
+    MANY.test(head) ||
+    (pluralize.isPlural(head.split(' ').at(-1) ?? head) &&
+      !pluralize.isSingular(head.split(' ').at(-1) ?? head))
+  )
 }
 
 /** The words that go with a food: `{food} {is}`, `in {goes}`, `look at {it}`. */

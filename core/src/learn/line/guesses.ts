@@ -37,7 +37,14 @@ export const guessesOn = (at: string, values: Values, n: number | undefined, loc
     if (says === undefined) return []
     const options = r.kind === 'number' ? around(n ?? 1) : (r.options ?? [])
     return [
-      { id: r.id, says, from: r.from, options, after: r.after, ...(r.kind === 'number' && { truth: String(n) }) },
+      {
+        id: r.id,
+        says,
+        from: r.from,
+        options,
+        after: r.after,
+        ...(r.kind === 'number' && { truth: String(n) }),
+      },
     ]
   })
 

@@ -14,10 +14,7 @@ export const SONG_SECONDS: number = data.seconds
 
 /** The line that is sung after so many seconds: 0 to 5; the last one when it is over. */
 export const songLineAt = (seconds: number): number =>
-  Math.min(
-    WASHING_SONG.length - 1,
-    Math.max(0, Math.floor((seconds * WASHING_SONG.length) / SONG_SECONDS)),
-  )
+  Math.min(WASHING_SONG.length - 1, Math.max(0, Math.floor((seconds * WASHING_SONG.length) / SONG_SECONDS)))
 
 export interface RoutineRow {
   id: string

@@ -33,7 +33,8 @@ export function firstSound(word: string): string {
 
 /** Sounds that can be held: s-s-s; others are said again and again. */
 const HELD = new Set('s sh f m n l r th v z w y h'.split(' '))
-const drawn = (sound: string): string => (HELD.has(sound) ? `${sound}-${sound}-${sound}` : `${sound}, ${sound}, ${sound}`)
+const drawn = (sound: string): string =>
+  HELD.has(sound) ? `${sound}-${sound}-${sound}` : `${sound}, ${sound}, ${sound}`
 
 /** What can be done with the sound of a food's word: clapped, rhymed, its first sound looked for. */
 export function soundLines(food: string): RoutineRow[] {
@@ -44,10 +45,25 @@ export function soundLines(food: string): RoutineRow[] {
   const sound = firstSound(said)
   const list: RoutineRow[] = []
   if (beats.length > 1)
-    list.push({ id: 'sound-clap', from: 30, to: 96, says: `Clap it with me: ${card.claps.replaceAll('-', ' · ')}. How many claps?` })
+    list.push({
+      id: 'sound-clap',
+      from: 30,
+      to: 96,
+      says: `Clap it with me: ${card.claps.replaceAll('-', ' · ')}. How many claps?`,
+    })
   if (card.rhymes.length > 0)
-    list.push({ id: 'sound-rhyme', from: 40, to: 96, says: `${said}, ${card.rhymes.join(', ')}: they sound alike at the end. Another one?` })
+    list.push({
+      id: 'sound-rhyme',
+      from: 40,
+      to: 96,
+      says: `${said}, ${card.rhymes.join(', ')}: they sound alike at the end. Another one?`,
+    })
   if (sound !== '')
-    list.push({ id: 'sound-first', from: 48, to: 96, says: `${drawn(sound)} … ${said}! What else here begins with that sound?` })
+    list.push({
+      id: 'sound-first',
+      from: 48,
+      to: 96,
+      says: `${drawn(sound)} … ${said}! What else here begins with that sound?`,
+    })
   return list.map((r) => ({ ...r, says: r.says.replace(/^\p{Ll}/u, (c) => c.toUpperCase()) }))
 }

@@ -36,7 +36,13 @@ export function chooseTalk(problem: TalkProblem): StepChoice[] {
   let bestScore: Score = [Infinity, Infinity]
   const turned = (by: number): number[] => [...scarce.slice(by), ...scarce.slice(0, by)]
   const later = scarce.slice(1).map((_, i) => turned(i + 1))
-  for (const order of [scarce, [...scarce].reverse(), [...sizes.keys()], [...sizes.keys()].reverse(), ...later]) {
+  for (const order of [
+    scarce,
+    [...scarce].reverse(),
+    [...sizes.keys()],
+    [...sizes.keys()].reverse(),
+    ...later,
+  ]) {
     // Where somebody must be asked comes first, while there is room.
     const must = (i: number): number => ((problem.steps[i]?.must.length ?? 0) > 0 ? 0 : 1)
     const choice = improved(
@@ -120,7 +126,7 @@ function deal(step: Step, idea: number, tally: Tally): DealtStep {
         if (!tally.fits(o) || asks.some((a) => a.o.child === o.o.child)) continue
         const g = tally.gain(o)
         if (g > gain) continue
-        const p = tally.price(o, asks.length) 
+        const p = tally.price(o, asks.length)
         if (g < gain || p < price) [best, gain, price] = [o, g, p]
       }
     if (!best) return false

@@ -61,14 +61,7 @@ function refill(tally: Tally, choice: readonly DealtStep[]): void {
 }
 
 /** Clears the way for one question and asks it. @returns false where a question that a person pinned stands in the way */
-function place(
-  tally: Tally,
-  choice: DealtStep[],
-  i: number,
-  idea: number,
-  o: Opt,
-  spared: number,
-): boolean {
+function place(tally: Tally, choice: DealtStep[], i: number, idea: number, o: Opt, spared: number): boolean {
   const step = tally.steps[i]
   let here = choice[i]
   if (!step || !here) return false
@@ -81,7 +74,8 @@ function place(
   }
   for (const [j, dealt] of choice.entries())
     for (const a of [...dealt.asks]) {
-      const clash = a.word === o.word || a.text === o.text || a.met === o.met || (j === i && a.o.child === o.o.child)
+      const clash =
+        a.word === o.word || a.text === o.text || a.met === o.met || (j === i && a.o.child === o.o.child)
       if (clash && !remove(tally, choice, j, a)) return false
     }
   while (here.asks.length >= step.most) if (!removeWeakest(tally, choice, [i], { spared })) return false

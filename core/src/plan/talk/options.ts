@@ -194,7 +194,23 @@ export function candidates(
     const { edge, due, why } = stand
     const says = lineKey(prompt.line, about)
     const order = prompt.line.startsWith('order-')
-    return [{ child: index, target: targetId(n), touches, says, text: prompt.says, order, prompt, task, all: said, why, cost, edge, due }]
+    return [
+      {
+        child: index,
+        target: targetId(n),
+        touches,
+        says,
+        text: prompt.says,
+        order,
+        prompt,
+        task,
+        all: said,
+        why,
+        cost,
+        edge,
+        due,
+      },
+    ]
   })
 }
 const targetId = (n: number): string => TARGETS[n]?.id ?? ''

@@ -60,11 +60,15 @@ export const talk: Pass<Gathered, Talked> = (draft, request) => {
 /** What the words of a step go by: where nothing is done but waiting or an adult's work at heat, by what the wait is. */
 function wordStepOf(step: RecipeStep, draft: Gathered): WordStep {
   const byChildren = step.tasks.filter((t) => isByChildren(t.mode))
-  const wait = step.tasks.find((t) => t.mode === 'WAIT') ?? step.tasks.find((t) => t.place && HOT.has(t.place))
+  const wait =
+    step.tasks.find((t) => t.mode === 'WAIT') ?? step.tasks.find((t) => t.place && HOT.has(t.place))
   return {
     techniques: (byChildren.length > 0 ? byChildren : step.tasks).map((t) => t.technique),
     foods: step.uses.flatMap((u) => draft.lines.filter((l) => l.line === u.line).map((l) => l.food)),
-    ...(byChildren.length === 0 && wait && { wait: waitKind({ technique: wait.technique, place: wait.place ?? 'table' }, foodsBy(draft, step)) }),
+    ...(byChildren.length === 0 &&
+      wait && {
+        wait: waitKind({ technique: wait.technique, place: wait.place ?? 'table' }, foodsBy(draft, step)),
+      }),
   }
 }
 const HOT: ReadonlySet<string> = new Set(['oven', 'hob', 'fire'])
@@ -98,11 +102,16 @@ function stepOf(step: RecipeStep, draft: Gathered, request: PlanRequest): Talked
 /** From here on a question stands beside each comment: months. */
 const ASKED_MORE = 84
 /** Questions in a session: enough that everybody is asked, and one a step; more for the older, and more or fewer where the setting says so. */
-function mostAsks(steps: readonly TalkedStep[], asked: readonly DraftChild[], rule: TalkRule | undefined): number {
+function mostAsks(
+  steps: readonly TalkedStep[],
+  asked: readonly DraftChild[],
+  rule: TalkRule | undefined,
+): number {
   const withChildren = steps.filter((s) => s.here.length > 0).length
   const old = asked.length > 0 && asked.every((p) => p.age >= ASKED_MORE)
   const share = (rule === 'ask' ? 1.5 : rule === 'comment' ? 0.5 : 1) * (old ? 1.5 : 1)
-  return Math.max(asked.length, Math.ceil(withChildren * share))
+  const each = rule === 'ask' ? 1.25 : 1
+  return Math.max(Math.ceil(asked.length * each), Math.ceil(withChildren * share))
 }
 
 /** Questions to one child at most: the comments that it hears bear so many. */
@@ -137,7 +146,8 @@ function problemOf(
       const found = factFor(p)
       const known = heard.get(p.id)
       // What is in another's hand is not in view: it is asked in one's own turn.
-      if (!found || !known || (found.task !== undefined && taking.get(found.task)?.has(p.id) === false)) return []
+      if (!found || !known || (found.task !== undefined && taking.get(found.task)?.has(p.id) === false))
+        return []
       const { fact, task } = found
       const said = sayings.of(fact)
       const top: SupportLevel = said.largest > countLimit(p.age) ? 'choice' : 'open'
@@ -229,13 +239,26 @@ function stepTalk(
       return own ? [{ bowl, fact: own.fact, ...(own.task && { task: own.task }) }] : []
     }),
     beside: [...s.byBowl].flatMap(([bowl, list]) =>
-      list.filter((f) => SPOKEN_OF.has(f.fact.kind)).map(({ fact, task }) => ({ bowl, fact, ...(task && { task }) })),
+      list
+        .filter((f) => SPOKEN_OF.has(f.fact.kind))
+        .map(({ fact, task }) => ({ bowl, fact, ...(task && { task }) })),
     ),
     asks,
   }
 }
 /** Facts of which comments speak; scoops are taken from the task as it stands. */
-const SPOKEN_OF = new Set(['cut', 'layers', 'layer', 'share', 'tin', 'shape', 'compare', 'timer', 'count', 'scale'])
+const SPOKEN_OF = new Set([
+  'cut',
+  'layers',
+  'layer',
+  'share',
+  'tin',
+  'shape',
+  'compare',
+  'timer',
+  'count',
+  'scale',
+])
 
 function ideaOf(choice: StepChoice, s: TalkedStep, request: PlanRequest): StepFact | undefined {
   const facts = s.facts.filter((f) => !isTell(f))

@@ -91,6 +91,17 @@ const eventParts: Parts<TableEvent, 'kind'> = {
   'incident-seen': having({ incident: uuid('Incident'), by: id('Adult') }),
   met: having({ child: word('Child'), food: word('Food'), how: oneOf(MET, 'How it was met') }),
   'taste-word': having({ word: required('Word', 60), child: line('Child', 120).optional() }),
+  guess: having({
+    guess: required('Guess', 80),
+    child: word('Child'),
+    says: required('What is guessed', 60),
+  }),
+  'guess-seen': having({ guess: required('Guess', 80), truth: required('What it was', 60) }),
+  'look-back': having({
+    line: required('Line', 60),
+    child: line('Child', 120).optional(),
+    says: required('What was said', 300),
+  }),
   leftover: having({
     what: word('What is left'),
     amount: line('How much', 120),

@@ -55,7 +55,9 @@ export function reading(hearing: Hearing, talk: StepTalk): Line[] {
   }
   return [
     ...rowLines(hearing, 'read', READ_LINES.slice(0, 1), values, localeIn(hearing)),
-    ...(talk.asks ?? []).flatMap((a) => (a.child === null && a.why === 'own' ? [] : a.task === undefined && a.why !== 'own' ? [askLine(a)] : [])),
+    ...(talk.asks ?? []).flatMap((a) =>
+      a.child === null && a.why === 'own' ? [] : a.task === undefined && a.why !== 'own' ? [askLine(a)] : [],
+    ),
     ...rowLines(hearing, 'read', READ_LINES.slice(1), values, localeIn(hearing)),
   ]
 }

@@ -1,5 +1,6 @@
 /** What stands once or twice in a session: greetings and words of home, one or two guesses, a story page by page, a sound or two. */
 import { ratio, type Ratio } from '../../amount/ratio'
+import { isByChildren } from '../../recipe/recipe'
 import { aboutWork } from '../../learn/line/about'
 import { doing } from '../../learn/line/doing'
 import { foodWords } from '../../learn/line/grammar'
@@ -94,7 +95,13 @@ export class Beside {
     const page = storyPage(story, doing(time.title), localeIn(this.hearing))
     if (!this.begun) {
       this.begun = true
-      return [{ id: `story-${story.id}`, kind: 'story', says: page === undefined ? story.start : `${story.start} ${page}` }]
+      return [
+        {
+          id: `story-${story.id}`,
+          kind: 'story',
+          says: page === undefined ? story.start : `${story.start} ${page}`,
+        },
+      ]
     }
     return page === undefined ? [] : [{ id: `story-${story.id}`, kind: 'story', says: page }]
   }
@@ -105,7 +112,9 @@ export class Beside {
     const number = this.numberToGuess(talk)
     if (number.length > 0) return this.take(number, time.step)
     const seen = this.workIn(time.step).find((key) => SEEN_AFTER.includes(key))
-    return seen === undefined ? [] : this.take(guessesOn(seen, {}, undefined, localeIn(this.hearing)), time.step)
+    return seen === undefined
+      ? []
+      : this.take(guessesOn(seen, {}, undefined, localeIn(this.hearing)), time.step)
   }
   /** A count within what the eldest here counts to. */
   private numberToGuess(talk: StepTalk): Guess[] {
@@ -122,11 +131,15 @@ export class Beside {
   }
   private workIn(step: string): string[] {
     const { plan, bowl } = this.hearing
-    return plan.tasks.filter((t) => t.step === step && t.bowl === bowl).flatMap((t) => aboutWork(t.technique))
+    return plan.tasks
+      .filter((t) => t.step === step && t.bowl === bowl && isByChildren(t.mode))
+      .flatMap((t) => aboutWork(t.technique))
   }
   /** What a wait will bring: looked at again when it is over. */
   guessOfWait(kind: string): Line[] {
-    return this.guesses >= GUESSES ? [] : this.take(guessesOn(`wait-${kind}`, {}, undefined, localeIn(this.hearing)), kind)
+    return this.guesses >= GUESSES
+      ? []
+      : this.take(guessesOn(`wait-${kind}`, {}, undefined, localeIn(this.hearing)), kind)
   }
   private take(list: readonly Guess[], where: string): Line[] {
     const guess = list.find((g) => anyone(this.hearing.months, g))

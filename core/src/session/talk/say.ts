@@ -46,14 +46,21 @@ export function sayNow(
 ): SayNow {
   if (!talk) return { key: '', child: null, lines: [], countTo: 0 }
   const slots = script(plan, speakers).filter((s) => s.bowl === bowl && s.step === talk.step)
-  const started = now === null ? true : plan.turns.some((t) => isBefore(plan, talk.step, bowl, t.id, now.turn.id))
-  const opening = started ? [] : slots.filter((s) => s.moment === 'read' || s.moment === 'begin').flatMap(firsts)
+  const started =
+    now === null ? true : plan.turns.some((t) => isBefore(plan, talk.step, bowl, t.id, now.turn.id))
+  const opening = started
+    ? []
+    : slots.filter((s) => s.moment === 'read' || s.moment === 'begin').flatMap(firsts)
   if (now) {
     const lines = [...opening, ...ofTurn(plan, talk, bowl, now, slots, speakers)]
     return { key: `${talk.step} ${now.turn.id}`, child: now.turn.who, lines, countTo: countTo(now) }
   }
   const hadTurns = slots.some((s) => s.child !== null)
-  const waiting = slots.filter((s) => s.moment === 'wait').flatMap((s) => s.lines)
+  // A showing stands before the turns; once they are over only a wait is left to talk of.
+  const modes = new Map(plan.tasks.map((t) => [t.id, t.mode]))
+  const waiting = slots
+    .filter((s) => s.moment === 'wait' && (!hadTurns || modes.get(s.turn ?? '') === 'WAIT'))
+    .flatMap((s) => s.lines)
   const begins = hadTurns ? [] : slots.filter((s) => s.moment === 'begin').flatMap(firsts)
   const lines = [...begins, ...waiting]
   return {
@@ -65,7 +72,7 @@ export function sayNow(
 }
 
 /** What is said to all as a step begins: the story's page, the home word, a guess, now and next. */
-const firsts = (slot: Slot): Line[] => slot.lines.slice(0, 4)
+const firsts = (slot: Slot): Line[] => slot.lines.slice(0, 4).map((l) => ({ ...l, who: l.who ?? null }))
 
 /** Is a turn of this step before another in the order of the table. */
 function isBefore(plan: Plan, step: string, bowl: string, turn: string, other: string): boolean {

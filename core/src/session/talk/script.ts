@@ -50,16 +50,23 @@ function bowlScript(plan: Plan, bowl: string, speakers: readonly Speaker[]): Slo
   const add = (slot: Omit<Slot, 'key' | 'bowl' | 'lines'>, lines: readonly Line[], first = 1): void => {
     const chosen = said.choose(lines, first, OTHERS)
     if (chosen.length > 0)
-      slots.push({ ...slot, key: `${bowl} ${slot.step ?? ''} ${slot.turn ?? slot.moment}`, bowl, lines: chosen })
+      slots.push({
+        ...slot,
+        key: `${bowl} ${slot.step ?? ''} ${slot.turn ?? slot.moment}`,
+        bowl,
+        lines: chosen,
+      })
   }
   add({ moment: 'arrive', step: null, child: null }, arriving(hearing, beside), 3)
   for (const time of plan.schedule) {
     const talk = plan.talk.find((t) => t.step === time.step)
     if (!talk) continue
-    if (time === plan.schedule[0]) add({ moment: 'read', step: time.step, child: null }, reading(hearing, talk), 2)
+    if (time === plan.schedule[0])
+      add({ moment: 'read', step: time.step, child: null }, reading(hearing, talk), 2)
     const tasks = plan.tasks.filter((t) => t.step === time.step && t.bowl === bowl)
     add({ moment: 'begin', step: time.step, child: null }, beginning(hearing, time, talk, beside), 4)
-    for (const task of tasks) for (const slot of taskSlots(hearing, talk, task, beside)) add(slot.slot, slot.lines, slot.first)
+    for (const task of tasks)
+      for (const slot of taskSlots(hearing, talk, task, beside)) add(slot.slot, slot.lines, slot.first)
   }
   add({ moment: 'look-back', step: null, child: null }, finishing(hearing), 3)
   return slots
@@ -75,20 +82,30 @@ function taskSlots(hearing: Hearing, talk: StepTalk, task: Task, beside: Beside)
   const { plan } = hearing
   const { step } = task
   if (task.mode === 'WAIT' || task.mode === 'ADULT')
-    return [{ slot: { moment: 'wait', step, child: null, turn: task.id }, lines: waitLines(hearing, talk, task, beside), first: 2 }]
+    return [
+      {
+        slot: { moment: 'wait', step, child: null, turn: task.id },
+        lines: waitLines(hearing, talk, task, beside),
+        first: 2,
+      },
+    ]
   const turns = plan.turns.filter((t) => t.task === task.id)
-  return turns.map((turn, i) => turnSlot(hearing, talk, task, turn, i))
+  return turns.map((turn, i) => turnSlot(hearing, talk, task, turn, i, i === turns.length - 1))
 }
 
-const turnSlot = (hearing: Hearing, talk: StepTalk, task: Task, turn: Turn, i: number): Draft => ({
+/** @param last of the task: after it there is nobody to hand on to */
+const turnSlot = (
+  hearing: Hearing,
+  talk: StepTalk,
+  task: Task,
+  turn: Turn,
+  i: number,
+  last: boolean,
+): Draft => ({
   slot: { moment: momentOf(task), step: task.step, child: turn.child, turn: turn.id },
-  lines: turnLines(hearing, talk, task, { child: turn.child, i, k: i, key: turn.id, last: isLastOf(hearing.plan, turn) }),
+  lines: turnLines(hearing, talk, task, { child: turn.child, i, k: i, key: turn.id, last }),
   first: 1,
 })
-
-/** The child's last turn of the task: after it there is nobody to hand on to for it. */
-const isLastOf = (plan: Plan, turn: Turn): boolean =>
-  plan.turns.filter((t) => t.task === turn.task).at(-1)?.id === turn.id
 
 const momentOf = (task: Task): Moment =>
   task.technique === 'wash-hands' ? 'wash' : task.technique === 'taste' ? 'taste' : 'turn'

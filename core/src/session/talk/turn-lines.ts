@@ -1,4 +1,5 @@
 /** What may be said in one turn: the question that was chosen, else a comment on the work, the amount so far, or the food in the hand. */
+import { remembered } from '../../amount/memo'
 import { aboutWork } from '../../learn/line/about'
 import { commentsOn, isFor, type Comment } from '../../learn/line/comments'
 import { foodValues } from '../../learn/line/food-card'
@@ -27,7 +28,8 @@ export interface TurnAt {
 }
 
 const localeOf = (plan: Plan): Locale => plan.locale ?? 'en-GB'
-const monthsOf = (plan: Plan, child: string): number => plan.children.find((c) => c.id === child)?.months ?? 48
+const monthsOf = (plan: Plan, child: string): number =>
+  plan.children.find((c) => c.id === child)?.months ?? 48
 
 /** Lines for a turn, the best first. */
 export function turnLines({ plan, bowl }: Hearing, talk: StepTalk, task: Task, at: TurnAt): Line[] {
@@ -45,7 +47,9 @@ export const SONG: Line = { id: 'song', kind: 'routine', says: WASHING_SONG.map(
 function askedNow(plan: Plan, talk: StepTalk, task: Task, { child, key }: TurnAt): Line[] {
   const first = plan.turns.find((t) => t.task === task.id && t.child === child)?.id === key
   if (!first) return []
-  const firstOfStep = plan.turns.find((t) => t.child === child && plan.tasks.some((x) => x.id === t.task && x.step === task.step))
+  const firstOfStep = plan.turns.find(
+    (t) => t.child === child && plan.tasks.some((x) => x.id === t.task && x.step === task.step),
+  )
   return (talk.asks ?? []).flatMap((a) => {
     if (a.child !== null && a.child !== child) return []
     // With the first step stands what is asked while the recipe is read.
@@ -71,20 +75,28 @@ export function askLine(ask: Ask): Line {
 }
 
 /** Comments change places from turn to turn, so that neighbours hear different things. */
-function commentLines(plan: Plan, talk: StepTalk, task: Task, at: TurnAt, months: number, bowl: string): Line[] {
+function commentLines(
+  plan: Plan,
+  talk: StepTalk,
+  task: Task,
+  at: TurnAt,
+  months: number,
+  bowl: string,
+): Line[] {
   const locale = localeOf(plan)
   const lines = plan.bowls.find((b) => b.id === bowl)
   const food = lines && (foodInHand(task, lines) ?? (task.technique === 'taste' ? tasted(lines) : undefined))
-  const values = food ? foodValues(food.food, food.name, locale) : {}
+  const values = food ? foodValues(food.food, food.name, locale) : undefined
   const [work = '', sort = ''] = aboutWork(task.technique)
   const found = [
     factComments(plan, talk, task, at, locale),
     commentsOn(work, values, locale),
-    food && task.technique !== 'taste' ? foodComments(values, locale, at) : [],
+    values && task.technique !== 'taste' ? foodComments(values, locale, at) : [],
     task.technique === 'taste' ? commentsOn('taste', values, locale) : commentsOn(sort, values, locale),
   ].map((list) => list.filter((c) => isFor(c, months)))
   const groups = months < 36 ? [found[1], found[0], found[2], found[3]] : turned(found, at.i)
-  const tick = food && at.i === 0 && months >= TICK_LINE.from ? sentence(TICK_LINE.says, values, locale) : undefined
+  const tick =
+    values && at.i === 0 && months >= TICK_LINE.from ? sentence(TICK_LINE.says, values, locale) : undefined
   return [
     ...interleaved(groups.map((g) => turned(g ?? [], hash(`${plan.session} ${at.key}`)))).map(asLine),
     ...(tick === undefined ? [] : [{ id: TICK_LINE.id, kind: 'read' as const, says: tick }]),
@@ -99,16 +111,24 @@ const FOOD_TURNS = 6
 function factComments(plan: Plan, talk: StepTalk, task: Task, { k }: TurnAt, locale: Locale): Comment[] {
   const scooped = scoopFact(task, plan.bowls, [])
   if (scooped && (scooped.kind === 'scoop' || scooped.kind === 'vessel')) {
-    const values = valuesOf({ ...scooped, k }, locale)
-    return commentsOn(`${scooped.kind}.${k === 0 ? '0' : 'k'}`, values, locale)
+    return commentsOn(
+      `${scooped.kind}.${k === 0 ? '0' : 'k'}`,
+      factValues({ fact: { ...scooped, k }, locale }),
+      locale,
+    )
   }
-  return (talk.beside ?? [])
-    .filter((f) => f.task === task.id)
-    .flatMap(({ fact }) => factLines(fact, locale))
+  return (talk.beside ?? []).filter((f) => f.task === task.id).flatMap(({ fact }) => factLines(fact, locale))
 }
 /** Comments on a fact as it stands. */
 export const factLines = (fact: Fact, locale: Locale): Comment[] =>
-  fact.kind === 'tell' ? [] : commentsOn(fact.kind, valuesOf({ ...fact }, locale), locale)
+  fact.kind === 'tell' ? [] : commentsOn(fact.kind, factValues({ fact, locale }), locale)
+
+/** The values of a fact are worked out once. */
+const factValues = remembered(
+  500,
+  ({ fact, locale }: { fact: Fact; locale: Locale }): Values => valuesOf({ ...fact }, locale),
+  ({ fact, locale }) => `${locale} ${JSON.stringify(fact)}`,
+)
 
 export const asLine = ({ id, says }: Comment): Line => ({ id, kind: 'comment', says })
 
@@ -125,7 +145,9 @@ export const turned = <T>(list: readonly T[], by: number): T[] => {
 }
 /** One of each list in turn. */
 const interleaved = <T>(lists: readonly (readonly T[])[]): T[] =>
-  Array.from({ length: Math.max(0, ...lists.map((l) => l.length)) }, (_, i) => lists.flatMap((l) => l[i] ?? [])).flat()
+  Array.from({ length: Math.max(0, ...lists.map((l) => l.length)) }, (_, i) =>
+    lists.flatMap((l) => l[i] ?? []),
+  ).flat()
 export function hash(text: string): number {
   let h = 7
   for (const c of text) h = (h * 31 + (c.codePointAt(0) ?? 0)) % 100_003

@@ -17,9 +17,15 @@ export function waitLines(hearing: Hearing, talk: StepTalk, task: Task, beside: 
     (a) =>
       a.child !== null &&
       crew.includes(a.child) &&
-      (a.task === task.id || (a.task === undefined && talk.step !== plan.schedule[0]?.step && !hasTurns(hearing, talk))),
+      (a.task === task.id ||
+        (a.task === undefined && talk.step !== plan.schedule[0]?.step && !hasTurns(hearing, talk))),
   )
-  const key = task.shows !== undefined ? 'showing' : task.mode === 'ADULT' ? 'adult' : `wait-${waitKind(task, foodsBefore(hearing, task))}`
+  const key =
+    task.shows !== undefined
+      ? 'showing'
+      : task.mode === 'ADULT'
+        ? 'adult'
+        : `wait-${waitKind(task, foodsBefore(hearing, task))}`
   const facts = (talk.beside ?? []).filter((f) => f.task === task.id && f.bowl === hearing.bowl)
   const comments = [
     ...commentsOn(key, {}, locale),

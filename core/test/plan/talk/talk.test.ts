@@ -118,7 +118,9 @@ describe('the talk of a plan', () => {
   it('US wording where the setting is there', () => {
     const plan = compile(withRules(request(nines), { country: 'us' }))
     expect(plan.locale).toBe('en-US')
-    const said = scriptOf(plan).flatMap((x) => x.lines.flatMap((l) => [l.says, l.answer ?? '', ...(l.rungs ?? []).map((r) => r.says)])).join(' ')
+    const said = scriptOf(plan)
+      .flatMap((x) => x.lines.flatMap((l) => [l.says, l.answer ?? '', ...(l.rungs ?? []).map((r) => r.says)]))
+      .join(' ')
     expect(said).toMatch(/fourth/)
     expect(said).not.toMatch(/\bquarters?\b(?! of an hour)|\btap\b|colour/)
   })

@@ -5,7 +5,8 @@ import { targetOf } from '../../../src/learn/targets'
 import { saidIn, tables, type GroupName, type Table } from './tables'
 
 const COMMENT_FACT = /^(scoop|vessel|count|cut|share|layers?|tin|timer|compare|shape|scale|price|weigh|jug)\b/
-const FRACTION = /\b(half|halves|halfway|half way|third|thirds|quarter|quarters|fourths?|eighths?)\b|\d\/\d|\beach\b|\bshare\b|\bleft over\b/i
+const FRACTION =
+  /\b(half|halves|halfway|half way|third|thirds|quarter|quarters|fourths?|eighths?)\b|\d\/\d|\beach\b|\bshare\b|\bleft over\b/i
 const isMaths = (target: string | undefined): boolean =>
   target !== undefined && targetOf(target)?.strand !== 'language'
 
@@ -23,7 +24,10 @@ const shareOf = (group: GroupName): { all: number; parts: number } => {
   const lines = tables()
     .filter((t) => t.group === group)
     .flatMap(mathsLines)
-  const parts = lines.filter((l) => FRACTION.test(`${l.says} ${l.answer}`) && !/^scoop-(count|level)|^scoop\.0\.1|^compare-/.test(l.id))
+  const parts = lines.filter(
+    (l) =>
+      FRACTION.test(`${l.says} ${l.answer}`) && !/^scoop-(count|level)|^scoop\.0\.1|^compare-/.test(l.id),
+  )
   return { all: lines.length, parts: parts.length }
 }
 
@@ -50,11 +54,22 @@ describe('what the talk brings', () => {
       const at = `${t.recipe.id} ${t.group}`
       expect(lines.some((l) => l.kind === 'guess') || touched.has('lang-predict'), at).toBe(true)
       expect(
-        lines.some((l) => /\b(under|over|between|through|round|into|next to|on top|behind|edge|bottom|inside)\b/i.test(l.says)),
+        lines.some((l) =>
+          /\b(under|over|between|through|round|into|next to|on top|behind|edge|bottom|inside)\b/i.test(
+            l.says,
+          ),
+        ),
         at,
       ).toBe(true)
-      expect(lines.some((l) => /\b(smell|sniff|feel|listen|hear|taste|look)/i.test(l.says)), at).toBe(true)
-      if (t.group !== 'nines') expect(lines.some((l) => l.kind === 'sound'), at).toBe(true)
+      expect(
+        lines.some((l) => /\b(smell|sniff|feel|listen|hear|taste|look)/i.test(l.says)),
+        at,
+      ).toBe(true)
+      if (t.group !== 'nines')
+        expect(
+          lines.some((l) => l.kind === 'sound'),
+          at,
+        ).toBe(true)
       for (const bowl of t.plan.bowls)
         for (const c of t.children.filter((x) => bowl.children.includes(x.id)))
           for (const language of c.languages)

@@ -105,9 +105,7 @@ describe('what to say now', () => {
   })
   it('after the last turn nothing is asked again', () => {
     for (const talk of plan.talk) {
-      const hasTurns = plan.turns.some((t) =>
-        plan.tasks.some((x) => x.id === t.task && x.step === talk.step),
-      )
+      const hasTurns = plan.turns.some((t) => plan.tasks.some((x) => x.id === t.task && x.step === talk.step))
       const waits = plan.tasks.some((t) => t.step === talk.step && (t.mode === 'WAIT' || t.mode === 'ADULT'))
       if (!hasTurns || waits) continue
       for (const line of sayNow(plan, talk, bowl, null).lines) expect(line.kind).toBe('routine')

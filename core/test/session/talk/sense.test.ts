@@ -128,7 +128,9 @@ describe('what is said at 72 tables', () => {
           const [h = 0, m = 0] = f.fact.start.split(':').map(Number)
           const [sh = 0, sm = 0] = time.at.split(':').map(Number)
           const begins = (h - sh) * 60 + (m - sm)
-          expect(Math.abs(begins - (task.start - time.start) / 60), where(t, talk.step)).toBeLessThanOrEqual(1)
+          expect(Math.abs(begins - (task.start - time.start) / 60), where(t, talk.step)).toBeLessThanOrEqual(
+            1,
+          )
           expect(Math.abs(f.fact.minutes - (task.end - task.start) / 60), where(t)).toBeLessThanOrEqual(1)
           clocks += 1
         }

@@ -12,7 +12,14 @@ import { GROUPS, type GroupName } from './tables'
 
 const WEEKS = 8
 const event = (n: number, kind: string, body: object): TableEvent =>
-  ({ id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`, device: 'd', lamport: n, at: '2026-01-01T10:00:00Z', kind, body }) as TableEvent
+  ({
+    id: `00000000-0000-4000-8000-${String(n).padStart(12, '0')}`,
+    device: 'd',
+    lamport: n,
+    at: '2026-01-01T10:00:00Z',
+    kind,
+    body,
+  }) as TableEvent
 
 /** A session that was played to its end, with every answer "said it". */
 function past(plan: Plan, date: string): PastSession {
@@ -42,11 +49,13 @@ function weeksOf(group: GroupName, sameRecipe: boolean) {
 
 const repeats = (done: readonly PastSession[]) =>
   done.flatMap((s, week) =>
-    s.plan.talk.flatMap((t) => t.asks ?? []).flatMap((a) => {
-      const before = done.slice(Math.max(0, week - 3), week)
-      const again = before.some((b) => b.plan.talk.some((t) => t.asks?.some((x) => x.key === a.key)))
-      return again ? [{ week, ...a }] : []
-    }),
+    s.plan.talk
+      .flatMap((t) => t.asks ?? [])
+      .flatMap((a) => {
+        const before = done.slice(Math.max(0, week - 3), week)
+        const again = before.some((b) => b.plan.talk.some((t) => t.asks?.some((x) => x.key === a.key)))
+        return again ? [{ week, ...a }] : []
+      }),
   )
 
 describe('eight weeks', () => {

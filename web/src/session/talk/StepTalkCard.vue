@@ -1,21 +1,30 @@
 <script setup lang="ts">
-/** One step: its idea (to change), who is asked what, its two words, one's own prompt, and more. */
+/** One step: what is said in it, its idea (to change), its words, lines of one's own, and more. */
 import { computed, ref } from 'vue'
 import type { StepTalk } from '@lea/core/plan'
-import { childrenIn } from '@lea/core/session'
+import { LINE_KINDS, LINE_KIND_WORDS, type LineKind } from '@lea/core/learn'
+import { type TalkMoment, amountPicture, childrenIn } from '@lea/core/session'
+import PartPicture from '../../parts/pictures/PartPicture.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
-import AskRow from './AskRow.vue'
+import TalkLine from './TalkLine.vue'
 import HomeWords from '../../parts/HomeWords.vue'
 import StepMore from './StepMore.vue'
 
-const props = defineProps<{ talk: StepTalk }>()
+const props = defineProps<{ talk: StepTalk; moment: TalkMoment }>()
 const session = useSession()
 const auth = useAuthStore()
 const more = ref(false)
 const writing = ref(false)
-const own = ref({ says: '', answer: '', child: '' })
+const turns = ref(false)
+const own = ref({ says: '', answer: '', child: '', line: 'question' as LineKind })
+/** The amount of the step's idea, as a picture of its parts. */
+const picture = computed(() => {
+  const { fact } = props.talk
+  return fact?.kind === 'scoop' ? amountPicture(fact) : null
+})
+const words = computed(() => [...props.talk.words, ...(props.talk.pair ?? [])])
 const step = computed(() => session.plan?.schedule.find((s) => s.step === props.talk.step))
 const canChange = computed(() => auth.isLeader() && !session.frozen)
 const decisions = computed(() => session.stored?.decisions ?? [])
@@ -47,8 +56,9 @@ function keepOwn(): void {
     child: own.value.child || null,
     says,
     answer: own.value.answer.trim(),
+    ...(own.value.line !== 'question' && { line: own.value.line }),
   })
-  own.value = { says: '', answer: '', child: '' }
+  own.value = { says: '', answer: '', child: '', line: 'question' }
   writing.value = false
 }
 </script>
@@ -85,18 +95,33 @@ function keepOwn(): void {
             talk.ideas.find((i) => i.id === talk.idea)?.says ?? 'only words'
           }}</span>
         </div>
+        <PartPicture v-if="picture" :picture="picture" :size="36" class="mt-1" />
         <ul class="mt-2">
-          <AskRow v-for="a in talk.asks ?? []" :key="`${a.child} ${a.says}`" :talk="talk" :ask="a" />
+          <TalkLine v-for="r in moment.rows" :key="r.key" :row="r" :step="talk.step" />
           <li v-if="(talk.asks ?? []).length === 0" class="border-t border-line py-1.5 text-soft">
-            {{ quiet ? 'You asked for quiet here: ' : '' }}Nobody is asked here. Name what you see and do.
+            {{ quiet ? 'You asked for quiet here: nobody' : 'Nobody' }} is asked here. Name what you see and
+            do.
           </li>
         </ul>
+        <template v-if="moment.turns.length > 0">
+          <button
+            type="button"
+            class="btn mt-1 !min-h-9 text-sm"
+            :aria-expanded="turns"
+            @click="turns = !turns"
+          >
+            {{ turns ? 'fold the turns' : `${moment.turns.length} to say in the turns` }}
+          </button>
+          <ul v-if="turns" class="mt-1">
+            <TalkLine v-for="r in moment.turns" :key="r.key" :row="r" :step="talk.step" />
+          </ul>
+        </template>
       </div>
       <ul
         class="grid gap-x-6 border-l-4 border-double border-indigo pl-3 sm:grid-cols-2"
         aria-label="Words of this step"
       >
-        <li v-for="w in talk.words" :key="w.id" class="flex items-start gap-2 py-1">
+        <li v-for="w in words" :key="w.id" class="flex items-start gap-2 py-1">
           <WordPicture :word="w.id" :label="w.word" class="size-9 shrink-0" />
           <span
             ><strong class="block text-lg leading-tight">{{ w.word }}</strong
@@ -137,10 +162,19 @@ function keepOwn(): void {
         </button>
       </template>
     </div>
-    <form v-if="writing" class="mt-2 grid gap-2 sm:grid-cols-[2fr_1fr_10rem_auto]" @submit.prevent="keepOwn">
+    <form
+      v-if="writing"
+      class="mt-2 grid gap-2 sm:grid-cols-[2fr_9rem_1fr_10rem_auto]"
+      @submit.prevent="keepOwn"
+    >
       <label class="text-sm font-semibold"
         >What to say<input v-model="own.says" class="field mt-1 font-normal" maxlength="240" required
       /></label>
+      <label class="text-sm font-semibold"
+        >Sort<select v-model="own.line" class="field mt-1 font-normal">
+          <option v-for="k in LINE_KINDS" :key="k" :value="k">{{ LINE_KIND_WORDS[k] }}</option>
+        </select></label
+      >
       <label class="text-sm font-semibold"
         >Answer<input v-model="own.answer" class="field mt-1 font-normal" maxlength="120"
       /></label>

@@ -1,12 +1,30 @@
 <script setup lang="ts">
-/** Step by step who is asked what, with its levels, the answer and the words; and which targets come to whom. */
+/** Moment by moment what is said, to whom and why, with the words; and which targets come to whom. */
+import { computed } from 'vue'
 import { TASTING_WORDS } from '@lea/core/learn'
+import { talkMoments } from '@lea/core/session'
 import { useSession } from '../../stores/session/session'
 import CoverageTable from './CoverageTable.vue'
 import DayWords from './DayWords.vue'
 import StepTalkCard from './StepTalkCard.vue'
+import TalkLine from './TalkLine.vue'
 
 const session = useSession()
+const moments = computed(() =>
+  session.plan
+    ? talkMoments(
+        session.plan,
+        (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages })),
+      )
+    : [],
+)
+/** Each moment with the talk of its step; before the first and after the last there is none. */
+const parts = computed(() =>
+  moments.value.map((moment) => ({
+    moment,
+    talk: session.plan?.talk.find((t) => t.step === moment.step) ?? null,
+  })),
+)
 const TURNS = ['my turn', 'your turn', 'after you', 'can I have … please?', 'no thank you', 'just looking']
 </script>
 
@@ -17,11 +35,19 @@ const TURNS = ['my turn', 'your turn', 'after you', 'can I have … please?', 'n
       <RouterLink class="btn" :to="`/session/${session.plan.session}/talk-sheet`">Talk sheet</RouterLink>
       <a class="btn" href="#coverage">Who meets what</a>
       <p class="ml-auto text-sm text-soft">
-        Wait five seconds after a question, ten for the youngest. Three comments to a question.
+        Wait five seconds after a question, ten for the youngest. Comments come first.
       </p>
     </div>
     <DayWords />
-    <StepTalkCard v-for="t in session.plan.talk" :key="t.step" :talk="t" />
+    <template v-for="{ moment, talk } in parts" :key="moment.step ?? moment.title">
+      <StepTalkCard v-if="talk" :talk="talk" :moment="moment" />
+      <article v-else class="patch p-4" :aria-label="moment.title">
+        <h2 class="text-xl">{{ moment.title }}</h2>
+        <ul class="mt-1">
+          <TalkLine v-for="r in moment.rows" :key="r.key" :row="r" :step="null" />
+        </ul>
+      </article>
+    </template>
     <CoverageTable />
     <section class="patch grid gap-4 p-4 md:grid-cols-2" aria-label="Words for turns and tastes">
       <div>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import type { TableTask, TableTurn } from '@lea/core/session'
+import { partPicture, type TableTask, type TableTurn } from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import CookStrip from './CookStrip.vue'
+import PartPicture from '../../parts/pictures/PartPicture.vue'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
 
 const props = defineProps<{
@@ -23,6 +24,8 @@ const { matOf } = useMats()
 const helps = computed(() =>
   (props.shown?.task.helps ?? []).filter((h) => h.child === props.turn?.child).map((h) => h.says),
 )
+/** The amount so far in parts of a whole. */
+const picture = computed(() => (props.shown ? partPicture(props.shown.task, props.shown.count) : null))
 const anyCup = (row: TableTask): boolean =>
   row.task.measured?.by === 'scoop' && row.task.measured.any === true
 const lineName = (row: TableTask): string => {
@@ -57,9 +60,11 @@ const lineName = (row: TableTask): string => {
         <span class="numeral text-4xl"><Amount :text="shown.running" /></span> {{ shown.unitWord }}
       </span>
       <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
+      <PartPicture v-if="picture" class="ml-auto" :picture="picture" />
       <MeasurePicture
         v-if="shown.scoop && !anyCup(shown)"
-        class="ml-auto h-20 w-32"
+        class="h-20 w-32"
+        :class="picture ? '' : 'ml-auto'"
         :size="shown.scoop.size"
         :unit="shown.scoop.unit"
         :name="shown.scoop.name"

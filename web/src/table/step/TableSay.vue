@@ -1,132 +1,130 @@
 <script setup lang="ts">
-/** One thing to say, with simpler and harder, the answer on tap, how it was answered, and the words of the step. */
+/** One line to say: to whom, of what sort, easier on a tap, or another one; a guess, the song, a word of home as they are. */
 import { Volume2 } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import { shownHome, spokenText } from '@lea/core/learn'
+import { LINE_KIND_WORDS, type Prompt, spokenText } from '@lea/core/learn'
 import type { StepTalk } from '@lea/core/plan'
 import type { SayNow } from '@lea/core/session'
 import Amount from '../../parts/Amount.vue'
-import WordPicture from '../../parts/pictures/WordPicture.vue'
-import { useSettingStore } from '../../stores/setting'
-import { useSession } from '../../stores/session/session'
+import LineKindIcon from '../../parts/pictures/LineKindIcon.vue'
 import { SUPPORT_LEVEL_WORDS } from '../../parts/level-words'
+import { useSession } from '../../stores/session/session'
 import CountAlong from './CountAlong.vue'
+import GuessTaker from './GuessTaker.vue'
 import SayNote from './SayNote.vue'
+import SayWords from './SayWords.vue'
+import WashSong from './WashSong.vue'
 import { useVoices } from './useVoices'
 
-const props = defineProps<{ talk: StepTalk | null; now: SayNow }>()
+const props = defineProps<{ talk: StepTalk | null; now: SayNow; children: readonly string[] }>()
 const session = useSession()
-const settingStore = useSettingStore()
 const { has, speak } = useVoices()
-/** The languages at home of the child who is asked. */
-const spoken = computed(
-  () => session.request()?.children.find((c) => c.id === props.now.child)?.languages ?? [],
-)
 const english = computed(() => session.plan?.locale ?? 'en-GB')
+/** Which line, and so many rungs easier than it begins. */
 const at = ref(0)
-const showAnswer = ref(false)
-const prompts = computed(() => props.now.prompts)
+const easier = ref(0)
 watch(
   () => props.now.key,
   () => {
-    at.value = props.now.at
-    showAnswer.value = false
+    at.value = 0
+    easier.value = 0
   },
-  { immediate: true },
 )
-const prompt = computed(() => prompts.value[at.value])
-function move(by: number): void {
-  at.value = Math.min(prompts.value.length - 1, Math.max(0, at.value + by))
-  showAnswer.value = false
+const line = computed(() => props.now.lines[at.value % Math.max(1, props.now.lines.length)])
+const rungs = computed(() => line.value?.rungs ?? [])
+const begins = computed(() => rungs.value.findIndex((r) => r.says === line.value?.says))
+const rung = computed(() => rungs.value[begins.value - easier.value])
+const says = computed(() => rung.value?.says ?? line.value?.says ?? '')
+const level = computed(() => rung.value?.level ?? line.value?.level)
+const who = computed(() => (line.value?.who === undefined ? props.now.child : line.value.who))
+/** The languages at home of the child whose turn it is. */
+const spoken = computed(() => session.request()?.children.find((c) => c.id === who.value)?.languages ?? [])
+const canEase = computed(() => begins.value - easier.value > 0)
+const prompt = computed((): Prompt | null =>
+  line.value?.kind === 'question' && line.value.target && level.value
+    ? {
+        level: level.value,
+        says: says.value,
+        answer: line.value.answer ?? '',
+        target: line.value.target,
+        ...(line.value.also && { also: line.value.also }),
+      }
+    : null,
+)
+function another(): void {
+  at.value += 1
+  easier.value = 0
 }
-defineExpose({ simpler: () => move(-1), harder: () => move(1) })
+function ease(by: number): void {
+  easier.value = Math.min(Math.max(0, begins.value), Math.max(0, easier.value + by))
+}
+defineExpose({ simpler: () => ease(1), harder: () => ease(-1), another })
 </script>
 
 <template>
   <section class="patch overflow-y-auto border-t-[6px] !border-t-indigo p-3" aria-label="Say" tabindex="0">
-    <h2 class="flex items-baseline text-indigo">
-      Say<span v-if="now.child" class="font-sans text-sm font-normal text-soft">
-        &nbsp;· {{ now.asked ? 'ask' : 'tell' }} {{ session.nameOf(now.child) }}</span
-      >
-      <span v-if="prompt" class="ml-auto font-sans text-xs font-normal text-soft">{{
-        SUPPORT_LEVEL_WORDS[prompt.level]
+    <h2 class="flex items-center gap-2 text-indigo">
+      <LineKindIcon v-if="line" :kind="line.kind" silent />
+      {{ line ? LINE_KIND_WORDS[line.kind] : 'say' }}
+      <span class="font-sans text-sm font-normal text-soft">
+        {{ who && line?.id !== 'song' ? `to ${session.nameOf(who)}` : 'to everybody' }}
+      </span>
+      <span v-if="prompt && level" class="ml-auto font-sans text-xs font-normal text-soft">{{
+        SUPPORT_LEVEL_WORDS[level]
       }}</span>
     </h2>
-    <template v-if="prompt">
-      <p class="mb-2 mt-1 font-title text-xl font-bold leading-snug">
-        “<Amount :text="prompt.says" />”
-        <button
-          v-if="has(english)"
-          type="button"
-          class="rounded-patch p-1 align-middle"
-          aria-label="Read the question aloud"
-          @click="speak(spokenText(prompt.says, english), english)"
+    <template v-if="line">
+      <WashSong v-if="line.id === 'song'" :key="now.key" />
+      <template v-else>
+        <p v-if="line.home" class="mt-1 text-3xl font-bold leading-tight">
+          <bdi :lang="line.home.language" :dir="line.home.rightToLeft ? 'rtl' : 'ltr'">{{
+            line.home.word
+          }}</bdi>
+          <bdi v-if="line.home.roman" dir="ltr" class="ml-2 text-lg font-normal text-soft">{{
+            line.home.roman
+          }}</bdi>
+          <button
+            v-if="has(line.home.language)"
+            type="button"
+            class="rounded-patch p-1 align-middle"
+            :aria-label="`Read aloud: ${line.home.word}`"
+            @click="speak(line.home.word, line.home.language)"
+          >
+            <Volume2 class="size-5" aria-hidden="true" />
+          </button>
+        </p>
+        <p
+          class="mb-2 mt-1 font-title font-bold leading-snug"
+          :class="line.home || line.kind === 'story' ? 'text-lg' : 'text-xl'"
+          data-say
         >
-          <Volume2 class="size-5" aria-hidden="true" />
+          <Amount :text="says" />
+          <button
+            v-if="has(english)"
+            type="button"
+            class="rounded-patch p-1 align-middle"
+            aria-label="Read the line aloud"
+            @click="speak(spokenText(says, english), english)"
+          >
+            <Volume2 class="size-5" aria-hidden="true" />
+          </button>
+        </p>
+        <p v-if="line.home?.askSpeaker" class="text-sm text-soft">Ask a speaker whether it is said so.</p>
+        <p v-if="line.answer" class="mb-2 text-sm text-soft">listen for: <Amount :text="line.answer" /></p>
+        <GuessTaker v-if="line.guess" :key="line.guess.id" :guess="line.guess" :children="children" />
+      </template>
+      <div class="mt-2 grid grid-cols-2 gap-2">
+        <button type="button" class="btn btn-table !px-1" :disabled="!canEase" @click="ease(1)">
+          easier
         </button>
-      </p>
-      <div class="grid grid-cols-3 gap-2">
-        <button type="button" class="btn btn-table !px-1" :disabled="at === 0" @click="move(-1)">
-          simpler
-        </button>
-        <button
-          type="button"
-          class="btn btn-table !px-1"
-          :aria-expanded="showAnswer"
-          @click="showAnswer = !showAnswer"
-        >
-          {{ showAnswer ? 'hide it' : 'answer' }}
-        </button>
-        <button
-          type="button"
-          class="btn btn-table !px-1"
-          :disabled="at >= prompts.length - 1"
-          @click="move(1)"
-        >
-          harder
+        <button type="button" class="btn btn-table !px-1" :disabled="now.lines.length < 2" @click="another">
+          another
         </button>
       </div>
-      <p v-if="showAnswer" class="mt-1 text-lg font-semibold" role="status">
-        <Amount :text="prompt.answer" />
-      </p>
-      <SayNote v-if="now.child && prompt.target" :child="now.child" :prompt="prompt" :food="now.food" />
+      <SayNote v-if="who && prompt" :child="who" :prompt="prompt" :food="line.food" />
     </template>
     <p v-else class="text-lg">Name what you see and do.</p>
-    <ul v-if="now.others.length > 0" class="mt-2" aria-label="And ask">
-      <li v-for="a in now.others" :key="`${a.child} ${a.says}`" class="border-t border-line py-1">
-        <strong>{{ a.child ? session.nameOf(a.child) : '' }}:</strong> “<Amount :text="a.says" />”
-        <span class="text-sm text-soft"><Amount :text="a.answer" /></span>
-      </li>
-    </ul>
-    <ul class="mt-2">
-      <li v-for="w in talk?.words ?? []" :key="w.id" class="flex flex-wrap items-center gap-x-2 py-0.5">
-        <WordPicture :word="w.id" :label="w.word" class="size-7 shrink-0" />
-        <strong>{{ w.word }}</strong>
-        <span
-          v-for="h in shownHome(w, settingStore.setting?.rules.languages, spoken)"
-          :key="h.language"
-          class="flex items-center"
-          ><bdi :lang="h.language" :dir="h.rightToLeft ? 'rtl' : 'ltr'">{{ h.word }}</bdi>
-          <button
-            v-if="has(h.language)"
-            type="button"
-            class="rounded-patch p-2"
-            :aria-label="`Read aloud: ${h.word}`"
-            @click="speak(h.word, h.language)"
-          >
-            <Volume2 class="size-5" aria-hidden="true" /></button
-        ></span>
-        <button
-          v-if="has(english)"
-          type="button"
-          class="rounded-patch p-2"
-          :aria-label="`Read aloud: ${w.word}`"
-          @click="speak(w.word, english)"
-        >
-          <Volume2 class="size-5" aria-hidden="true" />
-        </button>
-      </li>
-    </ul>
+    <SayWords :talk="talk" :spoken="spoken" :english="english" />
     <CountAlong v-if="now.countTo > 0" :to="now.countTo" :languages="spoken" />
   </section>
 </template>

@@ -25,7 +25,13 @@ const isSharing = (t: Task): boolean =>
 /** Pieces as the batch makes them; where nobody chose, for as many as it serves, taken up to whole ones. */
 function piecesMade({ recipe, people, making }: Gathered): number {
   if (making.pieces) return making.pieces.n
-  return Number(ratio(recipe.pieces?.n ?? 0).mul(people.length).div(recipe.serves).ceil().toFraction())
+  return Number(
+    ratio(recipe.pieces?.n ?? 0)
+      .mul(people.length)
+      .div(recipe.serves)
+      .ceil()
+      .toFraction(),
+  )
 }
 
 /** Parts that a child can hold and that have a name. */
@@ -37,7 +43,9 @@ function cutFacts(own: readonly Task[], bowl: Bowl, step: RecipeStep, draft: Gat
   return step.tasks.flatMap((t): StepFact[] => {
     const task = own.find((o) => o.technique === t.technique && o.mode !== 'WAIT' && o.mode !== 'ADULT')
     if (!t.cuts || !task) return []
-    const line = bowl.lines.find((l) => task.uses.includes(l.id)) ?? bowl.lines.find((l) => step.uses.some((u) => u.line === l.line))
+    const line =
+      bowl.lines.find((l) => task.uses.includes(l.id)) ??
+      bowl.lines.find((l) => step.uses.some((u) => u.line === l.line))
     const goes = Math.max(1, draft.turns.filter((turn) => turn.task === task.id).length)
     const held = line?.unit === 'item' ? toText(ratio(line.amount).div(goes)) : '1'
     const whole = line === undefined && draft.recipe.pieces?.from !== undefined
@@ -66,13 +74,14 @@ function cutFacts(own: readonly Task[], bowl: Bowl, step: RecipeStep, draft: Gat
 /** A row that comes again and again where the recipe says how often; else what lies on what. */
 function layerFacts(step: RecipeStep, own: readonly Task[]): StepFact[] {
   const core = step.layers
-  const task = own.find((t) => t.technique === 'fill-cases' || t.technique === 'arrange' || t.technique === 'thread-skewer') ?? own.find((t) => t.mode !== 'WAIT')
+  const task =
+    own.find(
+      (t) => t.technique === 'fill-cases' || t.technique === 'arrange' || t.technique === 'thread-skewer',
+    ) ?? own.find((t) => t.mode !== 'WAIT')
   if (!core || core.length < 2 || !task) return []
   const times = step.rows?.times ?? 1
   const fact: StepFact['fact'] =
-    times < 2
-      ? { kind: 'layers', core }
-      : { kind: 'layer', core, repeats: times, i: core.length * times - 1 }
+    times < 2 ? { kind: 'layers', core } : { kind: 'layer', core, repeats: times, i: core.length * times - 1 }
   return [{ id: 'layer', fact, task: task.id }]
 }
 
@@ -95,7 +104,13 @@ function sharedFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): S
   if (task && total > 0)
     list.push({
       id: 'share:pieces',
-      fact: { kind: 'share', food: pieces.what, n: total, people: draft.people.length, ...(CUTTABLE.test(pieces.what) && { cuttable: true as const }) },
+      fact: {
+        kind: 'share',
+        food: pieces.what,
+        n: total,
+        people: draft.people.length,
+        ...(CUTTABLE.test(pieces.what) && { cuttable: true as const }),
+      },
       task: task.id,
     })
   const { rows, cols } = pieces
@@ -106,7 +121,13 @@ function sharedFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): S
   if (here && (onTray || total === rows * cols))
     list.push({
       id: 'tin:pieces',
-      fact: { kind: 'tin', rows, cols, filled: Math.min(total, rows * cols), ...(!onTray && { cut: true as const }) },
+      fact: {
+        kind: 'tin',
+        rows,
+        cols,
+        filled: Math.min(total, rows * cols),
+        ...(!onTray && { cut: true as const }),
+      },
       ...(!onTray && task && { task: task.id }),
     })
   return list

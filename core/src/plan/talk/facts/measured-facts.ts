@@ -2,6 +2,7 @@
 import { ratio, toText } from '../../../amount/ratio'
 import type { Measure } from '../../../amount/scoops'
 import { unitOf } from '../../../amount/units'
+import type { Role } from '../../../recipe/recipe'
 import type { Fact } from '../../../learn/facts'
 import { onlySize } from '../../model/scoop-sequence'
 import type { Bowl } from '../../model/line'
@@ -61,7 +62,8 @@ export function scoopFact(task: Task, bowls: readonly Bowl[], box: Box): Fact | 
 }
 
 /** What is done so many times, and cannot be touched or put back. */
-const ACTIONS = /\b(snips|pinches|pushes|stirs|turns|strokes|pats|shakes|presses|rubs|squeezes|counts|folds|dimples|spoons|spoonfuls)\b/i
+const ACTIONS =
+  /\b(snips|pinches|pushes|stirs|turns|strokes|pats|shakes|presses|rubs|squeezes|counts|folds|dimples|spoons|spoonfuls)\b/i
 
 const PART_WORDS = /\b(halves|thirds|quarters|fourths|eighths)\b/i
 
@@ -70,7 +72,9 @@ const countFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
   own.flatMap((t): StepFact[] => {
     const line = bowl.lines.find((l) => l.id === t.uses[0])
     if (t.measured?.by === 'pieces' && line)
-      return [{ id: `count:${line.id}`, fact: { kind: 'count', food: line.name, n: t.measured.n }, task: t.id }]
+      return [
+        { id: `count:${line.id}`, fact: { kind: 'count', food: line.name, n: t.measured.n }, task: t.id },
+      ]
     if (!t.counts || t.technique === 'wash-hands' || t.counts.n < 2) return []
     const { what, n } = t.counts
     // Parts of a whole are named, not counted like things.
@@ -90,12 +94,20 @@ const weighFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
     const line = bowl.lines.find((l) => l.id === t.uses[0])
     if (t.measured?.by !== 'weight' || line?.unit !== 'g') return []
     // Kitchen scales show figures: there are no marks to count.
-    return [{ id: `weigh:${line.id}`, fact: { kind: 'weigh', food: line.name, grams: line.amount, division: 1 }, task: t.id }]
+    return [
+      {
+        id: `weigh:${line.id}`,
+        fact: { kind: 'weigh', food: line.name, grams: line.amount, division: 1 },
+        task: t.id,
+      },
+    ]
   })
 
 /** A drink in a smaller measure, tipped into the largest of the box: how full is that now? */
 function jugFacts(own: readonly Task[], bowl: Bowl, box: readonly Measure[]): StepFact[] {
-  const poured = own.find((t) => t.technique === 'pour-liquid' && t.measured?.by === 'scoop' && !t.measured.any)
+  const poured = own.find(
+    (t) => t.technique === 'pour-liquid' && t.measured?.by === 'scoop' && !t.measured.any,
+  )
   const size = poured?.measured && onlySize(poured.measured)
   const line = poured && bowl.lines.find((l) => l.id === poured.uses[0])
   if (!poured || !size || !line) return []
@@ -114,13 +126,33 @@ function jugFacts(own: readonly Task[], bowl: Bowl, box: readonly Measure[]): St
   ]
 }
 
+/** What a dish is made of; a pinch of salt beside the flour tells nothing. */
+const COMPARED: ReadonlySet<Role> = new Set<Role>([
+  'structure',
+  'liquid',
+  'main',
+  'moisture',
+  'sweet',
+  'fat',
+  'fat-rubbed',
+  'fat-melted',
+  'savour',
+])
+
 /** What is measured here against another line of the bowl in the same unit: as much, twice as much, more. */
 function compareFacts(own: readonly Task[], bowl: Bowl): StepFact[] {
   const { lines } = bowl
   const here = lines.find((l) => own.some((t) => t.measured && t.uses[0] === l.id))
   const task = own.find((t) => here && t.uses[0] === here.id)
-  if (!here || !task || here.byEye) return []
-  const alike = lines.filter((l) => l.line !== here.line && l.unit === here.unit && !l.byEye && l.name !== here.name)
+  if (!here || !task || here.byEye || !COMPARED.has(here.role)) return []
+  const alike = lines.filter(
+    (l) =>
+      COMPARED.has(l.role) &&
+      l.line !== here.line &&
+      l.unit === here.unit &&
+      !l.byEye &&
+      l.name !== here.name,
+  )
   const rank = (l: (typeof alike)[number]): number => {
     const [a, b] = [ratio(l.amount), ratio(here.amount)]
     if (a.equals(b)) return 0

@@ -10,7 +10,9 @@ import { foodsBy, waitKind } from './wait-kind'
 
 /** In these the foods are mixed: nothing is asked of one of them alone. */
 export const MIXED = new Set(
-  'stir fold toss-coat whisk knead shape roll-out cut-cutter brush-glaze fill-cases electric-mixer blender-button shake-jar sieve use-oven use-hob use-griddle use-campfire taste serve-self wash-hands'.split(' '),
+  'stir fold toss-coat whisk knead shape roll-out cut-cutter brush-glaze fill-cases electric-mixer blender-button shake-jar sieve use-oven use-hob use-griddle use-campfire taste serve-self wash-hands'.split(
+    ' ',
+  ),
 )
 
 /** The food that a task has in hand; undefined where it is mixed already, or is none. */
@@ -53,7 +55,11 @@ export function aboutOf(task: Task, line: PlanLine | undefined, foods: readonly 
   // A showing is watched; of other work of an adult it can be asked why it is one's.
   if (task.mode === 'ADULT') return task.shows === undefined ? ['topic-adult'] : []
   const { technique } = task
-  return [...aboutWork(technique), ...(line ? ['food'] : []), ...(technique === 'wash-hands' ? [] : ['topic-older'])]
+  return [
+    ...aboutWork(technique),
+    ...(line ? ['food'] : []),
+    ...(technique === 'wash-hands' ? [] : ['topic-older']),
+  ]
 }
 
 /** The recipe is read together before anything is done. */

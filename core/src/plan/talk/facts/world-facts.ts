@@ -17,7 +17,11 @@ export const worldFacts = (
   own: readonly Task[],
   bowl: Bowl,
   draft: Gathered,
-): StepFact[] => [...timeFacts(step, own, draft), ...groupFacts(step, own, bowl, draft), ...orderFacts(step, draft)]
+): StepFact[] => [
+  ...timeFacts(step, own, draft),
+  ...groupFacts(step, own, bowl, draft),
+  ...orderFacts(step, draft),
+]
 
 function timeFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): StepFact[] {
   const list: StepFact[] = []
@@ -29,7 +33,11 @@ function timeFacts(step: RecipeStep, own: readonly Task[], draft: Gathered): Ste
   }
   const warm = step.tasks.find((t) => typeof t.celsius === 'number' && t.mode === 'WAIT')
   if (typeof warm?.celsius === 'number')
-    list.push({ id: 'temp', fact: { kind: 'temp', value: warm.celsius, unit: 'C', other: ROOM_C }, ...(wait && { task: wait.id }) })
+    list.push({
+      id: 'temp',
+      fact: { kind: 'temp', value: warm.celsius, unit: 'C', other: ROOM_C },
+      ...(wait && { task: wait.id }),
+    })
   return list
 }
 
@@ -71,5 +79,7 @@ function groupFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: G
 /** What comes before and after is always there to say: it is asked twice a session at most. */
 function orderFacts(step: RecipeStep, draft: Gathered): StepFact[] {
   const { steps } = draft.recipe
-  return [{ id: 'order', fact: { kind: 'order', steps: steps.map((s) => s.title), i: steps.indexOf(step) + 1 } }]
+  return [
+    { id: 'order', fact: { kind: 'order', steps: steps.map((s) => s.title), i: steps.indexOf(step) + 1 } },
+  ]
 }
