@@ -94,6 +94,11 @@ export function makeRouter(): Router {
         meta: { title: 'Cook', table: true },
       },
       {
+        path: '/session/:id/show',
+        component: () => import('./table/show/Show.vue'),
+        meta: { title: 'For the children', table: true },
+      },
+      {
         path: '/session/:id/sheet',
         component: () => import('./print/WallSheet.vue'),
         meta: { title: 'Sheet for the kitchen wall' },

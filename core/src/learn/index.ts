@@ -12,7 +12,14 @@ export {
   shownHome,
 } from './glossary'
 export { SUPPORT_LEVELS, type SupportLevel } from './levels'
-export { LINE_KINDS, LINE_KIND_WORDS, type Line, type LineKind, MOMENT_WORDS, type Moment } from './line/line'
+export {
+  LINE_KINDS,
+  LINE_KIND_WORDS,
+  type TalkLine,
+  type LineKind,
+  MOMENT_WORDS,
+  type Moment,
+} from './line/line'
 export { LOOK_BACK_LINES } from './line/looking-back'
 export { SONG_SECONDS, WASHING_SONG, songLineAt } from './line/routines'
 export { ANSWERS, ANSWER_WORDS, type Answered } from './marks'

@@ -1,5 +1,6 @@
 /** Levels of support, from showing to an open question. Source: learning.md D1 (common practice, from memory). */
 export type SupportLevel = 'model' | 'choice' | 'focused' | 'open'
+/** From the easiest to the open one. */
 export const SUPPORT_LEVELS: readonly SupportLevel[] = ['model', 'choice', 'focused', 'open']
 
 /** Where practitioners differ: more questions, more comments, or as the age has it. */

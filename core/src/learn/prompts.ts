@@ -34,7 +34,7 @@ export const sayingsOf = (fact: Fact, locale?: Locale): FactPrompt[] =>
  * reach is left out.
  * @param all of one fact (`sayingsOf`)
  */
-export const suited = (all: readonly FactPrompt[], months: number): Prompt[] =>
+const suited = (all: readonly FactPrompt[], months: number): Prompt[] =>
   all
     .filter((p) => p.fromMonths <= months && months <= p.toMonths)
     .map((p) => {

@@ -122,7 +122,7 @@ const FOOD_WORDS: Record<string, string> = {
   'sesame-seeds': 'sesame',
 }
 /** The glossary's id of a food: its own where nothing stands for it. */
-const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
+export const foodWord = (food: string): string => FOOD_WORDS[food] ?? food
 
 const TOPIC_WORDS = data.topics as Record<
   string,

@@ -25,9 +25,11 @@ export { type PastSession, type SessionRecord, sessionRecord } from './record'
 export { type TableState, replay } from './replay'
 export { type PartPicture, amountPicture, partPicture } from './talk/part-picture'
 export { type SayNow, sayNow } from './talk/say'
+export { type ShowMoment, showMoments } from './talk/show'
 export { type TalkMoment, type TalkRow, talkMoments } from './talk/talk-moments'
 export { type GuessedRow, guessedRows } from './talk/guessed'
-export { type Slot, type Speaker, scriptOf } from './talk/script'
+export type { Slot, Speaker } from './talk/hearing'
+export { scriptOf } from './talk/script'
 export {
   type GateNeed,
   type TableTask,
@@ -49,5 +51,5 @@ export {
   voteTalk,
   yearsText,
 } from './talk/talk-view'
-export { type TimerView, timersAt, timersOf } from './timers'
+export { type TimerView, timersAt, timersOf, waitLeft } from './timers'
 export { wordCards } from './talk/word-cards'

@@ -57,6 +57,16 @@ export function timersAt(timers: readonly TimerState[], now: number): TimerView[
     .sort((a, b) => Number(b.rings) - Number(a.rings) || a.left - b.left || (a.id < b.id ? -1 : 1))
 }
 
+/**
+ * What is left of the timer that is due soonest, from 1 down to 0; null where none runs.
+ * @param now milliseconds since 1970, by the clock that the events were stamped with
+ */
+export function waitLeft(timers: readonly TimerState[], now: number): number | null {
+  const running = timersAt(timers, now).find((t) => t.left > 0)
+  const timer = timers.find((t) => t.id === running?.id)
+  return running && timer ? Math.min(1, running.left / Math.max(1, timer.every ?? timer.seconds)) : null
+}
+
 /** Seconds as a kitchen timer shows them: 270 -> `"04:30"`, -12 -> `"+00:12"`, an hour as `"1:00:00"`. */
 export function clockText(seconds: number): string {
   const s = Math.abs(seconds)

@@ -56,7 +56,8 @@ describe('number words', () => {
     expect(numberWord(1.5, 'pl')).toBeNull()
     expect(numberWord(3, 'so')).toBeNull()
     expect(german(3)).toBe('drei')
-    expect(countAlong(3, 'de')).toEqual([])
+    expect(countAlong(3, 'de').map((w) => w.word)).toEqual(['eins', 'zwei', 'drei'])
+    expect(countAlong(3, 'bg')).toEqual([])
   })
   it('a setting’s own stand over them', () => {
     const own = new Glossary([

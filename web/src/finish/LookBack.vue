@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Looking back: guesses beside what it was, and what was said, kept for the record and for home. */
 import { computed, ref } from 'vue'
-import { type Line, LOOK_BACK_LINES } from '@lea/core/learn'
+import { type TalkLine, LOOK_BACK_LINES } from '@lea/core/learn'
 import type { Plan } from '@lea/core/plan'
 import { guessedRows, scriptOf } from '@lea/core/session'
 import Mat from '../parts/mats/Mat.vue'
@@ -18,7 +18,7 @@ const options = computed(
   () =>
     new Map(
       scriptOf(props.plan).flatMap((s) =>
-        s.lines.flatMap((l: Line) => (l.guess ? [[l.guess.id, l.guess.options] as const] : [])),
+        s.lines.flatMap((l: TalkLine) => (l.guess ? [[l.guess.id, l.guess.options] as const] : [])),
       ),
     ),
 )

@@ -5,7 +5,7 @@ import { Undo2, UserX, NotebookPen } from '@lucide/vue'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { turnText } from '@lea/core/plan'
-import { againstPlan, sayNow, newsAgeText } from '@lea/core/session'
+import { againstPlan, newsAgeText } from '@lea/core/session'
 import type { StoredGuest } from '@lea/core/setting'
 import { onlyInPage } from '../offline-cache/outbox'
 import Notice from '../parts/Notice.vue'
@@ -71,23 +71,9 @@ onMounted(async () => {
 
 onUnmounted(() => table.close())
 
-const { plan, step, index, time, bowl, tasks, turn, gates, shown, following, waiting, talk, timers, isLast } =
-  useTableNow()
-const saying = computed(() =>
-  plan.value
-    ? sayNow(
-        plan.value,
-        talk.value,
-        bowl.value?.id ?? '',
-        gates.value.length > 0 ? null : turn.value,
-        speakers.value,
-      )
-    : { key: '', child: null, lines: [], countTo: 0 },
-)
-/** Languages at home of those who sit here. */
-const speakers = computed(() =>
-  (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages })),
-)
+const here = useTableNow()
+const { plan, step, index, time, bowl, tasks, turn, gates } = here
+const { shown, following, waiting, talk, timers, isLast, saying } = here
 const pace = computed(() => {
   const begun = table.state.begun
   if (!plan.value || !begun) return ''
@@ -165,7 +151,13 @@ const { on: keysOn } = useTableKeys({
       <RouterLink v-if="session.planFault" class="underline" to="/diary">Diary</RouterLink>
     </p>
     <template v-else>
-      <CookHeader :plan="plan" :step="step" :pace="`${pace} · ${sending}`" :to="`/session/${id}/weave`" />
+      <CookHeader
+        :plan="plan"
+        :step="step"
+        :pace="`${pace} · ${sending}`"
+        :to="`/session/${id}/weave`"
+        :show="`/session/${id}/show`"
+      />
       <Notice v-if="refusal" tone="fault" class="m-2 !py-2">{{ refusal }}</Notice>
       <Notice v-if="session.against.length > 0" tone="fault" class="m-2 !py-2">
         This table was begun without a network, by the plan of this device. With what is known now there would

@@ -1,8 +1,10 @@
 /** Where the table is now: the step, its tasks, whose turn, and what stands before it. */
 import { computed } from 'vue'
-import { nextTurn, openGates, tableTasks, timersOf, whoWaits } from '@lea/core/session'
+import { type SayNow, nextTurn, openGates, sayNow, tableTasks, timersOf, whoWaits } from '@lea/core/session'
 import { useSession } from '../stores/session/session'
 import { useTable } from '../stores/table/table'
+
+const NOTHING: SayNow = { key: '', child: null, lines: [], countTo: 0 }
 
 export function useTableNow() {
   const session = useSession()
@@ -41,6 +43,21 @@ export function useTableNow() {
   const timers = computed(() =>
     plan.value && bowl.value ? timersOf(plan.value, step.value, bowl.value.id) : [],
   )
+  /** Languages at home of those who sit here. */
+  const speakers = computed(() =>
+    (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages })),
+  )
+  const saying = computed(() =>
+    plan.value
+      ? sayNow(
+          plan.value,
+          talk.value,
+          bowl.value?.id ?? '',
+          gates.value.length > 0 ? null : turn.value,
+          speakers.value,
+        )
+      : NOTHING,
+  )
   const isLast = computed(() => index.value === (plan.value?.schedule.length ?? 0) - 1)
   return {
     plan,
@@ -57,5 +74,6 @@ export function useTableNow() {
     talk,
     timers,
     isLast,
+    saying,
   }
 }

@@ -1,5 +1,5 @@
 /** What may be said of things counted, shared, laid in a pattern or set in rows. Formulas: learning.md B0 and B1. */
-import { fieldList, wordOf, textField } from './fields'
+import { fieldList, wholeOf, wordOf, textField } from './fields'
 import type { Locale, Values, ValuesOf } from './saying'
 import { toMixed, ratio } from '../../amount/ratio'
 import { foodWords } from '../line/grammar'
@@ -195,7 +195,7 @@ export const tin: ValuesOf = (f, d): Values => {
     countable: yes(grid),
     rows: when(grid, String(rows)),
     cols: when(grid, String(cols)),
-    filled: String(f['filled'] ?? 0),
+    filled: wholeOf(f, 'filled', '0').toString(),
     totalOr: either(String(total), String(total + (grid ? cols : 1))),
     empty: known(d, 'empty'),
     longer: when(grid && rows !== cols, cols > rows ? 'a row' : 'a column'),

@@ -48,5 +48,5 @@ const filledComments = (key: string, values: Values, locale: Locale): Comment[] 
   })
 
 /** Is a comment for this age? */
-export const isFor = ({ from, to }: { from: number; to?: number }, months: number): boolean =>
+export const suitsAge = ({ from, to }: { from: number; to?: number }, months: number): boolean =>
   from <= months && months <= (to ?? NO_END)

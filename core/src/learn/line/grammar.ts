@@ -8,7 +8,7 @@ const ONE =
 const MANY = /\b(oats|greens|chives)$/i
 
 /** "carrots" is many, "flour" one; "letter pasta" one. */
-export function isMany(name: string): boolean {
+function isMany(name: string): boolean {
   const head = name
     .replace(/,.*$/, '')
     .replace(/ (in|of|with|from) .*$/i, '')

@@ -2,6 +2,7 @@
 import type { HomeWord } from '../glossary'
 import type { SupportLevel } from '../levels'
 
+/** The nine kinds. */
 export const LINE_KINDS = [
   'comment',
   'question',
@@ -27,20 +28,9 @@ export const LINE_KIND_WORDS: Record<LineKind, string> = {
   'look-back': 'look back',
 }
 
-export const MOMENTS = [
-  'arrive',
-  'wash',
-  'read',
-  'begin',
-  'turn',
-  'others',
-  'wait',
-  'taste',
-  'tidy',
-  'look-back',
-] as const
 /** When a line is said. */
-export type Moment = (typeof MOMENTS)[number]
+export type Moment =
+  'arrive' | 'wash' | 'read' | 'begin' | 'turn' | 'others' | 'wait' | 'taste' | 'tidy' | 'look-back'
 /** The moments in words. */
 export const MOMENT_WORDS: Record<Moment, string> = {
   arrive: 'as they arrive',
@@ -56,7 +46,7 @@ export const MOMENT_WORDS: Record<Moment, string> = {
 }
 
 /** One line as it is said. */
-export interface Line {
+export interface TalkLine {
   /** Of the row it comes from; two lines of one row differ in what they say. */
   id: string
   kind: LineKind

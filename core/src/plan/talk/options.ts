@@ -145,7 +145,7 @@ const rank = (level: SupportLevel): number => SUPPORT_LEVELS.indexOf(level)
 const OPTIONS_KEPT = 3
 
 /** One question of one food: the same of another food is another question. */
-export const lineKey = (line: string, food: string): string =>
+const askKey = (line: string, food: string): string =>
   food === '' || !OF_A_FOOD.has(line) ? line : `${line} ${food}`
 
 export interface AskedOf {
@@ -176,7 +176,7 @@ export function candidates(
     if (months < one.prompt.fromMonths || months > one.prompt.toMonths) continue
     for (const n of one.targets) {
       const stand = heard.stand(n)
-      if (stand === null || (recent.has(lineKey(one.prompt.line, about)) && !stand.due)) continue
+      if (stand === null || (recent.has(askKey(one.prompt.line, about)) && !stand.due)) continue
       const top = Math.min(stand.start, highest)
       const above = one.level - top
       if (above > 1 || (above > 0 && top === highest)) continue
@@ -192,7 +192,7 @@ export function candidates(
     const touches = targets.filter((t) => heard.stand(t) !== null).map(targetId)
     if (cost > far && !stand.due && !touches.some((t) => week.includes(t))) return []
     const { edge, due, why } = stand
-    const says = lineKey(prompt.line, about)
+    const says = askKey(prompt.line, about)
     const order = prompt.line.startsWith('order-')
     return [
       {

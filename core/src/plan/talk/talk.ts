@@ -5,9 +5,7 @@
  */
 import { countLimit } from '../../craft/ages'
 import { factLabel } from '../../learn/fact-words'
-import type { Fact } from '../../learn/facts'
-import { commentsToAQuestion, startLevel, type SupportLevel, type TalkRule } from '../../learn/levels'
-import { largestNumber } from '../../learn/prompts'
+import { commentsToAQuestion, type SupportLevel, type TalkRule } from '../../learn/levels'
 import { Glossary } from '../../learn/glossary'
 import { chooseWords, pairOf, type WordStep } from '../../learn/step-words'
 import { isByChildren, type RecipeStep } from '../../recipe/recipe'
@@ -18,7 +16,8 @@ import { candidates, FIRST_MONTHS, TalkHistory, Sayings, type Candidate, type Fa
 import { foodsBy, waitKind } from './facts/wait-kind'
 import { recentLines } from './recent-lines'
 import type { StepChoice, TalkProblem, TalkStep } from './problem'
-import { factsOf, isTell, type StepFact, type TalkedStep } from './facts/step-facts'
+import { isTell, type StepFact, type TalkedStep } from './facts/step-fact'
+import { factsOf } from './facts/step-facts'
 import { localeOf } from '../model/request'
 import { uncoveredOf } from './uncovered'
 import type { Ask, StepTalk } from '../model/step-talk'
@@ -289,9 +288,3 @@ const rungsAt = (all: readonly FactSayings[], line: string, months: number): Ask
   all
     .filter((x) => x.prompt.line === line && x.prompt.fromMonths <= months && months <= x.prompt.toMonths)
     .map(({ prompt: { level, says } }) => ({ level, says }))
-
-/** A number above what the child counts to is shown, not asked. */
-export function levelFor(fact: Fact, age: number, rule?: TalkRule): SupportLevel {
-  const level = startLevel(age, rule)
-  return largestNumber(fact) > countLimit(age) ? 'model' : level
-}

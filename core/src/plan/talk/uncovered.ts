@@ -5,7 +5,7 @@ import { targetOfWord } from '../../learn/step-words'
 import { glossaryRow } from '../../learn/glossary'
 import type { TalkProblem } from './problem'
 import { FIRST_MONTHS, type TalkHistory } from './options'
-import type { TalkedStep } from './facts/step-facts'
+import type { TalkedStep } from './facts/step-fact'
 import type { StepTalk, Uncovered } from '../model/step-talk'
 
 export function uncoveredOf(

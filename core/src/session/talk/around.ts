@@ -1,8 +1,8 @@
 /** What is said to everybody: as they arrive, reading the recipe, as a step begins, and looking back. */
 import { doing } from '../../learn/line/doing'
-import { commentsOn, isFor } from '../../learn/line/comments'
+import { commentsOn } from '../../learn/line/comments'
 import { foodWords } from '../../learn/line/grammar'
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import { LOOK_BACK_LINES, READ_LINES } from '../../learn/line/looking-back'
 import { ALL_DONE, NOW_LAST, NOW_NEXT, STARTING, type RoutineRow } from '../../learn/line/routines'
 import { sentence, type Locale, type Values } from '../../learn/fact/saying'
@@ -10,13 +10,8 @@ import type { LineKind } from '../../learn/line/line'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { StepTime } from '../../plan/model/task'
 import type { Beside } from './beside'
-import type { Hearing } from './said'
+import { anyone, localeIn, type Hearing } from './hearing'
 import { asLine, askLine } from './turn-lines'
-
-export const localeIn = ({ plan }: Hearing): Locale => plan.locale ?? 'en-GB'
-/** Somebody here is of the age. */
-export const anyone = (months: readonly number[], row: { from: number; to?: number }): boolean =>
-  months.some((m) => isFor(row, m))
 
 const rowLines = (
   { months }: Hearing,
@@ -24,8 +19,8 @@ const rowLines = (
   rows: readonly RoutineRow[],
   values: Values,
   locale: Locale,
-): Line[] =>
-  rows.flatMap((r): Line[] => {
+): TalkLine[] =>
+  rows.flatMap((r): TalkLine[] => {
     const says = anyone(months, r) ? sentence(r.says, values, locale) : undefined
     return says === undefined ? [] : [{ id: r.id, kind, says }]
   })
@@ -33,7 +28,7 @@ const rowLines = (
 const titleOf = ({ plan }: Hearing): Values => ({ title: plan.recipe.title })
 
 /** Greetings in the languages of the table, a welcome, the start of cooking. */
-export function arriving(hearing: Hearing, beside: Beside): Line[] {
+export function arriving(hearing: Hearing, beside: Beside): TalkLine[] {
   const locale = localeIn(hearing)
   const welcome = commentsOn('arrive', titleOf(hearing), locale).filter((c) => anyone(hearing.months, c))
   return [
@@ -44,7 +39,7 @@ export function arriving(hearing: Hearing, beside: Beside): Line[] {
 }
 
 /** The page is read together: what it is called, whom it feeds, the first line; and what is asked of it. */
-export function reading(hearing: Hearing, talk: StepTalk): Line[] {
+export function reading(hearing: Hearing, talk: StepTalk): TalkLine[] {
   const first = hearing.plan.bowls.find((b) => b.id === hearing.bowl)?.lines[0]
   const words = first && foodWords(first.name)
   const values: Values = {
@@ -63,7 +58,7 @@ export function reading(hearing: Hearing, talk: StepTalk): Line[] {
 }
 
 /** The next page of the story, a guess, the home word, now and next, a sound: one of each at most. */
-export function beginning(hearing: Hearing, time: StepTime, talk: StepTalk, beside: Beside): Line[] {
+export function beginning(hearing: Hearing, time: StepTime, talk: StepTalk, beside: Beside): TalkLine[] {
   const locale = localeIn(hearing)
   const { schedule } = hearing.plan
   const next = schedule[schedule.indexOf(time) + 1]
@@ -85,7 +80,7 @@ export function beginning(hearing: Hearing, time: StepTime, talk: StepTalk, besi
 }
 
 /** Looking back, and that all is done. */
-export function finishing(hearing: Hearing): Line[] {
+export function finishing(hearing: Hearing): TalkLine[] {
   const locale = localeIn(hearing)
   return [
     ...rowLines(hearing, 'look-back', LOOK_BACK_LINES, titleOf(hearing), locale),

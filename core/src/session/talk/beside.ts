@@ -5,15 +5,14 @@ import { aboutWork } from '../../learn/line/about'
 import { doing } from '../../learn/line/doing'
 import { foodWords } from '../../learn/line/grammar'
 import { guessesOn, type Guess } from '../../learn/line/guesses'
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import { soundLines } from '../../learn/line/sounds'
 import { storyOf, storyPage, type Story } from '../../learn/line/stories'
 import { languageName, phraseIn } from '../../learn/glossary'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { StepTime } from '../../plan/model/task'
 import { countLimit } from '../../craft/ages'
-import { anyone, localeIn } from './around'
-import type { Hearing } from './said'
+import { anyone, localeIn, type Hearing } from './hearing'
 
 /** Guesses in a session. Source: design/talk.md 1. */
 const GUESSES = 2
@@ -48,8 +47,8 @@ export class Beside {
     return map
   }
 
-  greetings(): Line[] {
-    return [...this.languages().keys()].flatMap((language): Line[] => {
+  greetings(): TalkLine[] {
+    return [...this.languages().keys()].flatMap((language): TalkLine[] => {
       const hello = phraseIn('hello', language)
       if (!hello) return []
       return [
@@ -64,7 +63,7 @@ export class Beside {
   }
 
   /** Named in the home language first; the child or the family is asked; all say it; then in English. */
-  homeWord(time: StepTime, talk: StepTalk): Line[] {
+  homeWord(time: StepTime, talk: StepTalk): TalkLine[] {
     const here = new Set(this.childrenOf(time.step))
     for (const [language, speakers] of this.languages()) {
       if (this.told.has(language) || (speakers.length > 0 && !speakers.some((s) => here.has(s)))) continue
@@ -87,7 +86,7 @@ export class Beside {
   }
 
   /** The story begins with the first step after the hands, and ends with the last. */
-  page(time: StepTime): Line[] {
+  page(time: StepTime): TalkLine[] {
     const { story } = this
     const { schedule } = this.hearing.plan
     if (!story || time === schedule[0]) return []
@@ -107,7 +106,7 @@ export class Beside {
   }
 
   /** Something to guess as a step begins: a number that is counted then, what is inside; one before the waits. */
-  guessBefore(time: StepTime, talk: StepTalk): Line[] {
+  guessBefore(time: StepTime, talk: StepTalk): TalkLine[] {
     if (this.guesses > 0) return []
     const number = this.numberToGuess(talk)
     if (number.length > 0) return this.take(number, time.step)
@@ -136,12 +135,12 @@ export class Beside {
       .flatMap((t) => aboutWork(t.technique))
   }
   /** What a wait will bring: looked at again when it is over. */
-  guessOfWait(kind: string): Line[] {
+  guessOfWait(kind: string): TalkLine[] {
     return this.guesses >= GUESSES
       ? []
       : this.take(guessesOn(`wait-${kind}`, {}, undefined, localeIn(this.hearing)), kind)
   }
-  private take(list: readonly Guess[], where: string): Line[] {
+  private take(list: readonly Guess[], where: string): TalkLine[] {
     const guess = list.find((g) => anyone(this.hearing.months, g))
     if (!guess) return []
     this.guesses += 1
@@ -157,7 +156,7 @@ export class Beside {
   }
 
   /** The sound of a food that comes in here. */
-  sound(time: StepTime): Line[] {
+  sound(time: StepTime): TalkLine[] {
     if (this.sounds >= SOUNDS) return []
     const { plan, bowl, months } = this.hearing
     const uses = new Set(

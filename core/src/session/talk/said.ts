@@ -1,17 +1,6 @@
 /** What was said already at a bowl: no line comes twice, but for routines. */
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
-import type { Speaker } from './script'
-
-/** Who hears it. */
-export interface Hearing {
-  plan: Plan
-  bowl: string
-  crew: readonly string[]
-  /** Ages of the crew, whole months. */
-  months: readonly number[]
-  speakers: readonly Speaker[]
-}
 
 export class Said {
   private readonly done = new Set<string>()
@@ -20,14 +9,14 @@ export class Said {
     this.not = new Set(plan.linesNot ?? [])
   }
   /** Routines come again: sameness is the point. */
-  private isFresh(line: Line): boolean {
+  private isFresh(line: TalkLine): boolean {
     return !this.not.has(line.id) && (line.kind === 'routine' || !this.done.has(line.says))
   }
   /**
    * Of these lines those that were not said: the first so many are said now, and some more stand by for "another".
    * @param lines the best first
    */
-  choose(lines: readonly Line[], first: number, others: number): Line[] {
+  choose(lines: readonly TalkLine[], first: number, others: number): TalkLine[] {
     const seen = new Set<string>()
     const fresh = lines.filter((l) => {
       const ok = this.isFresh(l) && !seen.has(l.says)

@@ -1,13 +1,13 @@
 /** What to say now: one line of the session's script, for what is in the hand and in the bowl at this moment. */
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import { STEP_DONE, type RoutineRow } from '../../learn/line/routines'
 import { doing } from '../../learn/line/doing'
 import { filled } from '../../learn/fact/saying'
 import type { Plan } from '../../plan/model/plan'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { nextTurn } from '../table'
-import type { Hearing } from './said'
-import { scriptOf, type Slot, type Speaker } from './script'
+import type { Hearing, Slot, Speaker } from './hearing'
+import { scriptOf } from './script'
 import { turnLines } from './turn-lines'
 
 export interface SayNow {
@@ -15,7 +15,7 @@ export interface SayNow {
   key: string
   child: string | null
   /** The first is said; the others on "another". */
-  lines: Line[]
+  lines: TalkLine[]
   /** To count together up to here: the scoop at hand, or all there is to count; 0 where nothing is counted. */
   countTo: number
 }
@@ -72,7 +72,7 @@ export function sayNow(
 }
 
 /** What is said to all as a step begins: the story's page, the home word, a guess, now and next. */
-const firsts = (slot: Slot): Line[] => slot.lines.slice(0, 4).map((l) => ({ ...l, who: l.who ?? null }))
+const firsts = (slot: Slot): TalkLine[] => slot.lines.slice(0, 4).map((l) => ({ ...l, who: l.who ?? null }))
 
 /** Is a turn of this step before another in the order of the table. */
 function isBefore(plan: Plan, step: string, bowl: string, turn: string, other: string): boolean {
@@ -92,7 +92,7 @@ function ofTurn(
   now: NonNullable<Now>,
   slots: readonly Slot[],
   speakers: readonly Speaker[],
-): Line[] {
+): TalkLine[] {
   const { turn, task } = now
   const slot = slots.find((s) => s.turn === turn.id)
   const i = plan.turns.filter((t) => t.task === task.task.id).findIndex((t) => t.id === turn.id)
@@ -114,7 +114,7 @@ function ofTurn(
 }
 
 /** After the last turn nothing is asked again: it is done, and what comes next. */
-function allDone(plan: Plan, step: string): Line[] {
+function allDone(plan: Plan, step: string): TalkLine[] {
   const next = plan.schedule[plan.schedule.findIndex((s) => s.step === step) + 1]
   const after = next && (doing(next.title) ?? next.title.toLowerCase())
   const row: RoutineRow = STEP_DONE

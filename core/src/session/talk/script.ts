@@ -2,35 +2,16 @@
  * All that is said in a session, slot by slot in its order: as they arrive, at the tap, reading, as a step begins, in each turn, while
  * others have theirs, in each wait, at the tasting, looking back. Derived from the plan; no line comes twice at one bowl but routines.
  */
-import type { Line, Moment } from '../../learn/line/line'
+import type { TalkLine, Moment } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { Task, Turn } from '../../plan/model/task'
 import { arriving, beginning, finishing, reading } from './around'
 import { Beside } from './beside'
-import { Said, type Hearing } from './said'
+import type { Hearing, Slot, Speaker } from './hearing'
+import { Said } from './said'
 import { turnLines } from './turn-lines'
 import { waitLines } from './wait-lines'
-
-/** A place in the session for something to say. */
-export interface Slot {
-  key: string
-  moment: Moment
-  /** Null before the first step and after the last. */
-  step: string | null
-  bowl: string
-  /** Whose turn it is, or null where it is said to all. */
-  child: string | null
-  turn?: string
-  /** The first is said; the others on "another". */
-  lines: Line[]
-}
-
-/** Who speaks what at home. */
-export interface Speaker {
-  child: string
-  languages: readonly string[]
-}
 
 /** So many lines are kept for "another". */
 const OTHERS = 4
@@ -47,7 +28,7 @@ function bowlScript(plan: Plan, bowl: string, speakers: readonly Speaker[]): Slo
   const said = new Said(plan)
   const beside = new Beside(hearing)
   const slots: Slot[] = []
-  const add = (slot: Omit<Slot, 'key' | 'bowl' | 'lines'>, lines: readonly Line[], first = 1): void => {
+  const add = (slot: Omit<Slot, 'key' | 'bowl' | 'lines'>, lines: readonly TalkLine[], first = 1): void => {
     const chosen = said.choose(lines, first, OTHERS)
     if (chosen.length > 0)
       slots.push({
@@ -74,7 +55,7 @@ function bowlScript(plan: Plan, bowl: string, speakers: readonly Speaker[]): Slo
 
 interface Draft {
   slot: Omit<Slot, 'key' | 'bowl' | 'lines'>
-  lines: Line[]
+  lines: TalkLine[]
   first: number
 }
 

@@ -1,12 +1,13 @@
 /** The talk of a session as a leader reads it beforehand: moment by moment, each line as it will be said, to whom and why. */
 import { targetOf } from '../../learn/targets'
-import type { Line, Moment } from '../../learn/line/line'
+import type { TalkLine, Moment } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import type { Ask } from '../../plan/model/step-talk'
-import { scriptOf, type Slot, type Speaker } from './script'
+import type { Slot, Speaker } from './hearing'
+import { scriptOf } from './script'
 import { REASON_WORDS } from './talk-view'
 
-export interface TalkRow extends Line {
+export interface TalkRow extends TalkLine {
   key: string
   moment: Moment
   /** To whom: a child, or null for everybody. */

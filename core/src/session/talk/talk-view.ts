@@ -2,16 +2,17 @@
 import { actOf, soundOfDay, TASTING_WORDS, type SoundOfDay } from '../../learn/acts'
 import type { Glossary, StepWord } from '../../learn/glossary'
 import { startLevel } from '../../learn/levels'
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import { beginAt, promptsFor, rungsOf } from '../../learn/prompts'
 import { scienceOf, type Science } from '../../learn/science'
 import { targetOf, TARGETS } from '../../learn/targets'
 import { tellingsOf } from '../../learn/tellings'
-import { targetOfWord, wordsOfTopic } from '../../learn/step-words'
+import { targetOfWord, wordsOfTopic, wordsOfWait } from '../../learn/step-words'
 import type { Plan } from '../../plan/model/plan'
+import { waitKind } from '../../plan/talk/facts/wait-kind'
 import { scoopsText } from '../../plan/model/scoop-sequence'
 import { TASTE_WORDS, TASTES, type Taste } from '../event'
-import type { Ask, AskReason, StepTalk } from '../../plan/model/step-talk'
+import type { AskReason, StepTalk } from '../../plan/model/step-talk'
 
 export interface CoverageRow {
   target: string
@@ -77,7 +78,7 @@ export const REASON_WORDS: Record<AskReason | 'own', string> = {
 }
 
 /** What to ask of the tastes as they really are, for the middle age at the table; nothing while nobody chose. */
-export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): Line[] {
+export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): TalkLine[] {
   const options = Object.fromEntries(
     TASTES.map((t) => [TASTE_WORDS[t], Object.values(tastes).filter((x) => x === t).length]),
   )
@@ -85,7 +86,7 @@ export function voteTalk(plan: Plan, tastes: Readonly<Record<string, Taste>>): L
   const middle = ages[Math.floor(ages.length / 2)]
   if (middle === undefined || Object.keys(tastes).length === 0) return []
   const prompts = promptsFor({ kind: 'vote', options }, middle, plan.locale)
-  return [...new Set(prompts.map((p) => p.line))].flatMap((line): Line[] => {
+  return [...new Set(prompts.map((p) => p.line))].flatMap((line): TalkLine[] => {
     const rungs = rungsOf(prompts, line)
     const rung = rungs[beginAt(rungs, startLevel(middle, plan.talking))]
     if (!rung || line === undefined) return []
@@ -163,6 +164,9 @@ export function stepMore(
   const tasks = own.length > 0 ? own : all
   const techniques = tasks.map((t) => t.technique)
   const topic = wordsOfTopic(techniques)
+  const wait = tasks.every((t) => t.mode === 'WAIT' || t.mode === 'ADULT')
+    ? tasks.find((t) => t.mode === 'WAIT')
+    : undefined
   const shown = new Set(talk.words.map((w) => w.id))
   const words = (ids: readonly string[]): StepWord[] =>
     ids.filter((id) => glossary.has(id) && !shown.has(id)).map((id) => glossary.word(id, languages))
@@ -177,7 +181,14 @@ export function stepMore(
     places: words(topic.places),
     pair: topic.pair.filter((id) => glossary.has(id)).map((id) => glossary.word(id, languages)),
     sequence: words(topic.sequence),
-    senses: topic.senses,
+    senses: wait
+      ? wordsOfWait(
+          waitKind(
+            wait,
+            lines.map((l) => l.food),
+          ),
+        ).senses
+      : topic.senses,
     // Where it stands counts too: a fridge, a freezer.
     science: scienceOf(
       [...techniques, ...tasks.map((t) => t.place)],

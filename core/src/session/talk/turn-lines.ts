@@ -1,9 +1,9 @@
 /** What may be said in one turn: the question that was chosen, else a comment on the work, the amount so far, or the food in the hand. */
 import { remembered } from '../../amount/memo'
 import { aboutWork } from '../../learn/line/about'
-import { commentsOn, isFor, type Comment } from '../../learn/line/comments'
+import { commentsOn, suitsAge, type Comment } from '../../learn/line/comments'
 import { foodValues } from '../../learn/line/food-card'
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import { TICK_LINE } from '../../learn/line/looking-back'
 import { PASS_ON, WASHING_SONG } from '../../learn/line/routines'
 import { valuesOf } from '../../learn/fact/answer'
@@ -14,7 +14,7 @@ import { foodInHand, tasted } from '../../plan/talk/facts/tell-facts'
 import type { Plan } from '../../plan/model/plan'
 import type { Ask, StepTalk } from '../../plan/model/step-talk'
 import type { Task } from '../../plan/model/task'
-import type { Hearing } from './said'
+import type { Hearing } from './hearing'
 
 export interface TurnAt {
   child: string
@@ -32,7 +32,7 @@ const monthsOf = (plan: Plan, child: string): number =>
   plan.children.find((c) => c.id === child)?.months ?? 48
 
 /** Lines for a turn, the best first. */
-export function turnLines({ plan, bowl }: Hearing, talk: StepTalk, task: Task, at: TurnAt): Line[] {
+export function turnLines({ plan, bowl }: Hearing, talk: StepTalk, task: Task, at: TurnAt): TalkLine[] {
   const months = monthsOf(plan, at.child)
   const asked = askedNow(plan, talk, task, at)
   const comments = commentLines(plan, talk, task, at, months, bowl)
@@ -41,10 +41,10 @@ export function turnLines({ plan, bowl }: Hearing, talk: StepTalk, task: Task, a
 }
 
 /** At the tap everybody sings; what is said besides is on "another". */
-export const SONG: Line = { id: 'song', kind: 'routine', says: WASHING_SONG.map((l) => l.says).join(' ') }
+const SONG: TalkLine = { id: 'song', kind: 'routine', says: WASHING_SONG.map((l) => l.says).join(' ') }
 
 /** The question to this child in this task, in its first turn of it; one's own words first. */
-function askedNow(plan: Plan, talk: StepTalk, task: Task, { child, key }: TurnAt): Line[] {
+function askedNow(plan: Plan, talk: StepTalk, task: Task, { child, key }: TurnAt): TalkLine[] {
   const first = plan.turns.find((t) => t.task === task.id && t.child === child)?.id === key
   if (!first) return []
   const firstOfStep = plan.turns.find(
@@ -60,7 +60,7 @@ function askedNow(plan: Plan, talk: StepTalk, task: Task, { child, key }: TurnAt
 }
 
 /** A question with its rungs, or words of one's own. */
-export function askLine(ask: Ask): Line {
+export function askLine(ask: Ask): TalkLine {
   return {
     id: ask.line ?? 'own',
     kind: ask.why === 'own' ? (ask.kind ?? 'question') : 'question',
@@ -82,7 +82,7 @@ function commentLines(
   at: TurnAt,
   months: number,
   bowl: string,
-): Line[] {
+): TalkLine[] {
   const locale = localeOf(plan)
   const lines = plan.bowls.find((b) => b.id === bowl)
   const food = lines && (foodInHand(task, lines) ?? (task.technique === 'taste' ? tasted(lines) : undefined))
@@ -93,7 +93,7 @@ function commentLines(
     commentsOn(work, values, locale),
     values && task.technique !== 'taste' ? foodComments(values, locale, at) : [],
     task.technique === 'taste' ? commentsOn('taste', values, locale) : commentsOn(sort, values, locale),
-  ].map((list) => list.filter((c) => isFor(c, months)))
+  ].map((list) => list.filter((c) => suitsAge(c, months)))
   const groups = months < 36 ? [found[1], found[0], found[2], found[3]] : turned(found, at.i)
   const tick =
     values && at.i === 0 && months >= TICK_LINE.from ? sentence(TICK_LINE.says, values, locale) : undefined
@@ -130,16 +130,16 @@ const factValues = remembered(
   ({ fact, locale }) => `${locale} ${JSON.stringify(fact)}`,
 )
 
-export const asLine = ({ id, says }: Comment): Line => ({ id, kind: 'comment', says })
+export const asLine = ({ id, says }: Comment): TalkLine => ({ id, kind: 'comment', says })
 
 /** Where all is said: handing on, starting and stopping, the same every time. */
-function handingOn(months: number, { i, last }: TurnAt): Line[] {
-  const rows = PASS_ON.filter((r) => isFor(r, months) && !(last && HANDS_ON.test(r.says)))
+function handingOn(months: number, { i, last }: TurnAt): TalkLine[] {
+  const rows = PASS_ON.filter((r) => suitsAge(r, months) && !(last && HANDS_ON.test(r.says)))
   return turned(rows, i).map(({ id, says }) => ({ id, kind: 'routine' as const, says }))
 }
 const HANDS_ON = /neighbour|next/
 
-export const turned = <T>(list: readonly T[], by: number): T[] => {
+const turned = <T>(list: readonly T[], by: number): T[] => {
   const n = list.length === 0 ? 0 : by % list.length
   return [...list.slice(n), ...list.slice(0, n)]
 }
@@ -148,7 +148,7 @@ const interleaved = <T>(lists: readonly (readonly T[])[]): T[] =>
   Array.from({ length: Math.max(0, ...lists.map((l) => l.length)) }, (_, i) =>
     lists.flatMap((l) => l[i] ?? []),
   ).flat()
-export function hash(text: string): number {
+function hash(text: string): number {
   let h = 7
   for (const c of text) h = (h * 31 + (c.codePointAt(0) ?? 0)) % 100_003
   return h

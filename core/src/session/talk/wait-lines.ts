@@ -1,16 +1,15 @@
 /** What is said while a grown-up works or everybody waits: each wait as what it is. */
 import { commentsOn } from '../../learn/line/comments'
-import type { Line } from '../../learn/line/line'
+import type { TalkLine } from '../../learn/line/line'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { Task } from '../../plan/model/task'
 import { waitKind } from '../../plan/talk/facts/wait-kind'
-import { anyone, localeIn } from './around'
 import type { Beside } from './beside'
-import type { Hearing } from './said'
+import { anyone, localeIn, type Hearing } from './hearing'
 import { asLine, askLine, factLines } from './turn-lines'
 
 /** A guess first, then what is asked here, then what there is to notice. */
-export function waitLines(hearing: Hearing, talk: StepTalk, task: Task, beside: Beside): Line[] {
+export function waitLines(hearing: Hearing, talk: StepTalk, task: Task, beside: Beside): TalkLine[] {
   const { plan, crew, months } = hearing
   const locale = localeIn(hearing)
   const asks = (talk.asks ?? []).filter(

@@ -62,9 +62,9 @@ describe('what to say now', () => {
         // The first turn of the task is skipped: one scoop less is in.
         const task = now.task.task.id
         const [first] = of.turns.filter((t) => t.task === task)
-        const events = tapped(of, done).map((e) =>
-          e.kind === 'turn' && e.body.turn === first?.id ? ({ ...e, kind: 'skip' } as TableEvent) : e,
-        )
+        const skipped = (e: TableEvent): TableEvent =>
+          e.kind === 'turn' && e.body.turn === first?.id ? { ...e, kind: 'skip' } : e
+        const events = tapped(of, done).map(skipped)
         const really = nextTurn(tableTasks(of, replay(events), step))
         if (!really || really.turn.id !== now.turn.id) continue
         for (const line of sayNow(of, talk, of.bowls[0]?.id ?? '', really).lines) {

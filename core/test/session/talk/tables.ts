@@ -4,7 +4,8 @@ import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanChild } from '../../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 import type { Recipe } from '../../../src/recipe/recipe'
-import { scriptOf, type Slot } from '../../../src/session/talk/script'
+import type { Slot } from '../../../src/session/talk/hearing'
+import { scriptOf } from '../../../src/session/talk/script'
 import { child, request } from '../../group'
 
 const crew = (name: string, months: number[], languages: Record<number, string[]> = {}): PlanChild[] =>
@@ -18,7 +19,7 @@ export const GROUPS = {
   nines: crew('nine', [106, 110, 114, 118], { 3: ['es'] }),
 } as const
 export type GroupName = keyof typeof GROUPS
-export const GROUP_NAMES = Object.keys(GROUPS) as GroupName[]
+const GROUP_NAMES = Object.keys(GROUPS) as GroupName[]
 
 export interface Table {
   recipe: Recipe
@@ -28,10 +29,10 @@ export interface Table {
   slots: Slot[]
 }
 
-export const speakersOf = (children: readonly PlanChild[]) =>
+const speakersOf = (children: readonly PlanChild[]) =>
   children.map((c) => ({ child: c.id, languages: c.languages }))
 
-export function tableOf(recipe: Recipe, group: GroupName): Table {
+function tableOf(recipe: Recipe, group: GroupName): Table {
   const children = GROUPS[group]
   const base = request([...children], { recipe })
   const rules = group === 'fives' ? { ...base.rules, grouping: 'groups' as const, groupSize: 3 } : base.rules

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A drawing on a square of 24: what is filled, and its lines. */
-import type { Drawing } from './word-drawings'
+import type { Drawing } from './drawing'
 
 defineProps<{ drawing: Drawing }>()
 </script>

@@ -2,7 +2,7 @@
  * Pictures of tools drawn for Lea, on a square of 24: lines, and what is filled. The same hand as the pictures of words: round ends, one
  * weight. A blade with an edge is filled at its edge, one with a point ends in it.
  */
-import type { Drawing } from './word-drawings'
+import type { Drawing } from './drawing'
 
 const HANDLE = 'M3 21l6-6'
 const BOWL = 'M3 10h18a9 9.500 0 0 1-18 0z'

@@ -1,20 +1,16 @@
-/**
- * Pictures of words drawn for Lea, on a square of 24: lines, and what is filled. For words that no packaged picture shows well.
- * The same hand throughout: round ends, one weight, a fill where something is inside.
- */
-export interface Drawing {
-  line: string
-  fill?: string
-}
+/** Pictures of words drawn for Lea, for words that no packaged picture shows well. */
+import { dot, type Drawing } from './drawing'
+import { IDEA_DRAWINGS } from './idea-drawings'
+import { THING_DRAWINGS } from './thing-drawings'
 
 const GLASS = 'M6 4l1.5 16h9L18 4z'
 const BOWL = 'M3 11h18a9 9 0 0 1-18 0z'
 const BOX = 'M7 9v11h10V9'
 const DOWN = 'M12 2v6m-2.5-2.5L12 8l2.5-2.5'
-const dot = (x: number, y: number, r = 1.6): string =>
-  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`
 
 export const DRAWINGS: Record<string, Drawing> = {
+  ...THING_DRAWINGS,
+  ...IDEA_DRAWINGS,
   // what is done
   mix: { line: `${BOWL}M8 7a4 3 0 0 1 7-1m1 1a4 3 0 0 1-7 1M15 3.5V6h-2.5M9 10V7.6h2.4` },
   grate: {

@@ -1,5 +1,6 @@
 /** Packaged pictures of words (MIT, Fluent emoji): only those that are used are taken in. */
 import type { Component } from 'vue'
+import { MORE_WORD_ICONS } from './more-word-icons'
 import backhandIndexPointingDown from '~icons/fluent-emoji-flat/backhand-index-pointing-down'
 import balanceScale from '~icons/fluent-emoji-flat/balance-scale'
 import banana from '~icons/fluent-emoji-flat/banana'
@@ -56,6 +57,7 @@ import tomato from '~icons/fluent-emoji-flat/tomato'
 import tongue from '~icons/fluent-emoji-flat/tongue'
 
 export const WORD_ICONS: Record<string, Component> = {
+  ...MORE_WORD_ICONS,
   apple: redApple,
   banana: banana,
   orange: tangerine,

@@ -18,7 +18,13 @@ const auth = useAuthStore()
 const more = ref(false)
 const writing = ref(false)
 const turns = ref(false)
-const own = ref({ says: '', answer: '', child: '', line: 'question' as LineKind })
+interface Own {
+  says: string
+  answer: string
+  child: string
+  line: LineKind
+}
+const own = ref<Own>({ says: '', answer: '', child: '', line: 'question' })
 /** The amount of the step's idea, as a picture of its parts. */
 const picture = computed(() => {
   const { fact } = props.talk

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 /** A guess is taken by tapping a mat and what it says; the next mat without one is ready then. */
 import { computed, ref } from 'vue'
-import type { Line } from '@lea/core/learn'
+import type { TalkLine } from '@lea/core/learn'
 import Mat from '../../parts/mats/Mat.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
 
-const props = defineProps<{ guess: NonNullable<Line['guess']>; children: readonly string[] }>()
+const props = defineProps<{ guess: NonNullable<TalkLine['guess']>; children: readonly string[] }>()
 const session = useSession()
 const table = useTable()
 const { matOf } = useMats()

@@ -4,7 +4,7 @@ import type { RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
-import type { StepFact } from './step-facts'
+import type { StepFact } from './step-fact'
 
 export const madeFacts = (
   step: RecipeStep,

@@ -7,7 +7,7 @@ import type { Fact } from '../../../learn/facts'
 import { onlySize } from '../../model/scoop-sequence'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
-import type { StepFact } from './step-facts'
+import type { StepFact } from './step-fact'
 
 type Box = readonly Pick<Measure, 'size' | 'unit' | 'count'>[]
 

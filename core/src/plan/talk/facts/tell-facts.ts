@@ -5,11 +5,11 @@ import type { RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl, PlanLine } from '../../model/line'
 import type { Task } from '../../model/task'
-import type { StepFact } from './step-facts'
+import type { StepFact } from './step-fact'
 import { foodsBy, waitKind } from './wait-kind'
 
 /** In these the foods are mixed: nothing is asked of one of them alone. */
-export const MIXED = new Set(
+const MIXED = new Set(
   'stir fold toss-coat whisk knead shape roll-out cut-cutter brush-glaze fill-cases electric-mixer blender-button shake-jar sieve use-oven use-hob use-griddle use-campfire taste serve-self wash-hands'.split(
     ' ',
   ),
@@ -28,7 +28,7 @@ export function tellFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, dr
     const id = `tell:${task.mode === 'WAIT' ? 'wait-' : ''}${task.technique}${line ? `:${line.id}` : ''}`
     if (seen.has(id)) return []
     seen.add(id)
-    const about = aboutOf(task, line, foodsBy(draft, step))
+    const about = questionKeys(task, line, foodsBy(draft, step))
     const food =
       line ??
       (task.technique === 'taste'
@@ -50,7 +50,7 @@ export const tasted = (bowl: Pick<Bowl, 'lines'>): PlanLine | undefined =>
   bowl.lines.find((l) => foodCardOf(l.food)?.tasted === true)
 
 /** Keys of the questions of a task. */
-export function aboutOf(task: Task, line: PlanLine | undefined, foods: readonly string[]): string[] {
+function questionKeys(task: Task, line: PlanLine | undefined, foods: readonly string[]): string[] {
   if (task.mode === 'WAIT') return [`wait-${waitKind(task, foods)}`]
   // A showing is watched; of other work of an adult it can be asked why it is one's.
   if (task.mode === 'ADULT') return task.shows === undefined ? ['topic-adult'] : []

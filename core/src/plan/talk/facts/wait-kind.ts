@@ -4,21 +4,20 @@ import type { RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Task } from '../../model/task'
 
-export const WAIT_KINDS = [
-  'oven',
-  'hob',
-  'griddle',
-  'fire',
-  'fridge',
-  'freezer',
-  'rising',
-  'resting',
-  'soaking',
-  'cooling',
-  'setting',
-  'any',
-] as const
-export type WaitKind = (typeof WAIT_KINDS)[number]
+/** What one waits for. */
+export type WaitKind =
+  | 'oven'
+  | 'hob'
+  | 'griddle'
+  | 'fire'
+  | 'fridge'
+  | 'freezer'
+  | 'rising'
+  | 'resting'
+  | 'soaking'
+  | 'cooling'
+  | 'setting'
+  | 'any'
 
 /** Foods that make what they are in set in the cold. */
 const SETS = ['gelatine', 'agar', 'cornflour', 'custard-powder']

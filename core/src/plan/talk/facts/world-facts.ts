@@ -6,7 +6,7 @@ import type { Gathered } from '../../model/draft'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
 import { shares } from './made-facts'
-import type { StepFact } from './step-facts'
+import type { StepFact } from './step-fact'
 import { clockAt } from './wait-kind'
 
 /** Room warmth that a temperature is compared with, °C (common practice). */

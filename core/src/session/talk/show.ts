@@ -1,0 +1,92 @@
+/**
+ * What the children's screen shows: moments in pictures, one after the other, and nothing that has to do with anybody's health. A
+ * moment knows mats and pictures only; names, cards, findings and gates have no place in it.
+ */
+import type { HomeWord, StepWord } from '../../learn/glossary'
+import { foodWord } from '../../learn/step-words'
+import type { GuessAsk } from '../../learn/line/line'
+import type { Plan } from '../../plan/model/plan'
+import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
+import type { StepTalk } from '../../plan/model/step-talk'
+import type { TableTurn } from '../table'
+import type { SayNow } from './say'
+
+export type ShowMoment =
+  /** The step as a picture, while the adults get ready. */
+  | { kind: 'ready'; picture: string }
+  | { kind: 'wash' }
+  | { kind: 'story'; picture: string }
+  | { kind: 'home'; word: HomeWord & { english: string }; id: string }
+  | { kind: 'guess'; guess: GuessAsk }
+  | { kind: 'now-next'; now: string; next: string | null }
+  /** `food`: the word whose picture stands for it. */
+  | { kind: 'turn'; words: StepWord[]; tool: string; food: string | null }
+  | { kind: 'wait'; wait: WaitKind }
+  | { kind: 'done'; pictures: string[] }
+
+/** So many pictures of the session are put in order at the end. */
+const LOOK_BACK = 3
+
+/**
+ * @param say what the leader's screen says at this moment
+ * @param turn whose turn it is; null where nobody has one
+ * @param blocked something stands before the step: the children see the step only
+ */
+export function showMoments(
+  plan: Plan,
+  step: string,
+  talk: StepTalk | null,
+  say: SayNow,
+  { turn, blocked }: { turn: TableTurn | null; blocked: boolean },
+): ShowMoment[] {
+  const at = plan.schedule.findIndex((s) => s.step === step)
+  const here = plan.schedule[at]
+  if (!here) return [{ kind: 'done', pictures: lookBack(plan) }]
+  if (blocked) return [{ kind: 'ready', picture: here.picture }]
+  const task = plan.tasks.find((t) => t.id === turn?.task)
+  if (task?.technique === 'wash-hands') return [{ kind: 'wash' }]
+  const opening = say.lines.flatMap((l): ShowMoment[] => {
+    if (l.kind === 'story') return [{ kind: 'story', picture: here.picture }]
+    if (l.kind === 'guess' && l.guess) return [{ kind: 'guess', guess: l.guess }]
+    if (l.kind === 'home' && l.home)
+      return [{ kind: 'home', word: l.home, id: wordIdOf(talk, l.home.english) }]
+    if (l.id === 'now-next' || l.id === 'now-last')
+      return [{ kind: 'now-next', now: here.picture, next: plan.schedule[at + 1]?.picture ?? null }]
+    return []
+  })
+  if (!task) return [...opening, ...waiting(plan, step, at)]
+  const bowl = plan.bowls.find((b) => b.id === task.bowl)
+  const food = bowl?.lines.find((l) => l.id === task.uses[0])?.food ?? null
+  const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
+  return [
+    ...opening,
+    { kind: 'turn', words: talk?.words ?? [], tool, food: food === null ? null : foodWord(food) },
+  ]
+}
+
+const wordIdOf = (talk: StepTalk | null, english: string): string =>
+  talk?.words.find((w) => w.word === english)?.id ?? ''
+
+function waiting(plan: Plan, step: string, at: number): ShowMoment[] {
+  const wait = plan.tasks.find((t) => t.step === step && t.mode === 'WAIT')
+  if (wait) {
+    const foods = plan.bowls.flatMap((b) => b.lines).map((l) => l.food)
+    return [{ kind: 'wait', wait: waitKind(wait, foods) }]
+  }
+  return at === plan.schedule.length - 1
+    ? [{ kind: 'done', pictures: lookBack(plan) }]
+    : [
+        {
+          kind: 'now-next',
+          now: plan.schedule[at]?.picture ?? '',
+          next: plan.schedule[at + 1]?.picture ?? null,
+        },
+      ]
+}
+
+/** Pictures of a few steps, the first and the last among them, to be put in order. */
+function lookBack(plan: Plan): string[] {
+  const steps = plan.schedule.slice(1)
+  const pick = [0, Math.floor((steps.length - 1) / 2), steps.length - 1]
+  return [...new Set(pick)].slice(0, LOOK_BACK).flatMap((i) => steps[i]?.picture ?? [])
+}

@@ -1,0 +1,103 @@
+/** Foods and tools drawn for Lea, where no packaged picture shows them. The same hand as in word-drawings.ts. */
+import { dot, type Drawing } from './drawing'
+
+export const THING_DRAWINGS: Record<string, Drawing> = {
+  tray: { line: 'M3 8h18l-2 9H5zM6 17h12' },
+  tin: { line: 'M4 8h16l-1.500 10h-13z', fill: 'M5.500 11h13l-1 6h-11z' },
+  pot: { line: 'M6 7h12l-1 12H7zM5 7h14', fill: 'M7 12h10l-.5 6h-9z' },
+  glass: { line: 'M7 4l1 16h8l1-16z', fill: 'M7.600 11l.7 8h7.400l.7-8z' },
+  foil: { line: 'M4 8h13l3 3v8H4zM17 8v3h3M7 12l3 3 3-3 3 3' },
+  hob: {
+    line: 'M4 5h16v14H4z',
+    fill: `${dot(8.5, 9.5, 2)}${dot(15.5, 9.5, 2.6)}${dot(8.5, 15, 2.6)}${dot(15.5, 15, 2)}`,
+  },
+  sink: { line: 'M3 11h18l-2 8H5zM12 11V5h5v2' },
+  towel: { line: 'M4 5h16M6 5v14h12V5M6 15h12', fill: 'M6 15.500h12v2H6z' },
+  table: { line: 'M3 9h18M5 9v11M19 9v11' },
+  mat: { line: 'M3 6h18v12H3zM6 9h12v6H6z' },
+  bottle: { line: 'M10 3h4v4l3 4v10H7V11l3-4z', fill: 'M8 14h8v6H8z' },
+  stick: { line: 'M5 20L19 4' },
+  'oven-glove': { line: 'M8 20V10c0-8 9-8 9 0v10zM8 13c-5 2-5-5-1-5M8 17h9' },
+  packet: { line: 'M6 5h12v16H6zM6 5l2-2h8l2 2M9 10h6v5H9z' },
+  steam: { line: 'M7 20c-3-4 3-5 0-9s3-5 0-8m5 17c-3-4 3-5 0-9s3-5 0-8m5 17c-3-4 3-5 0-9s3-5 0-8' },
+  teaspoon: { line: 'M12 11v10', fill: 'M12 3a3 4 0 1 0 0 8 3 4 0 0 0 0-8z' },
+  tablespoon: { line: 'M12 13v8', fill: 'M12 2a5 5.500 0 1 0 0 11 5 5.500 0 0 0 0-11z' },
+  'measuring-cup': {
+    line: 'M4 8h11v8a3 3 0 0 1-3 3H7a3 3 0 0 1-3-3zM15 10h6',
+    fill: 'M5 12h9v4a2 2 0 0 1-2 2H7a2 2 0 0 1-2-2z',
+  },
+  'wooden-spoon': { line: 'M13 12l7 8', fill: 'M5 4c3-2 8 1 8 5 0 5-6 4-8 1-1-2-1-5 0-6z' },
+  ladle: { line: 'M15 3v9M15 12a5 5 0 0 1-10 0z', fill: 'M6 13h8a4 4 0 0 1-8 0z' },
+  tongs: { line: 'M12 3L7 20m5-17l5 17M9 3h6' },
+  'paper-case': { line: 'M4 9l2 11h12l2-11zM8 9l1 11m3-11v11m4-11l-1 11' },
+  seeds: {
+    line: '',
+    fill: `${dot(7, 8, 1.6)}${dot(13, 7, 1.6)}${dot(17, 11, 1.6)}${dot(9, 13, 1.6)}${dot(14, 15, 1.6)}${dot(7, 18, 1.6)}`,
+  },
+  sesame: {
+    line: 'M7 7c2-1 3 1 2 3s-3 1-2-3zM14 6c2-1 3 1 2 3s-3 1-2-3zM10 14c2-1 3 1 2 3s-3 1-2-3zM17 15c2-1 3 1 2 3s-3 1-2-3z',
+  },
+  leek: { line: 'M10 21h4V10l4-7M10 21V10L6 3m6 7V3M9 21v1m3-1v1m3-1v1' },
+  chives: { line: 'M8 21C8 12 7 8 5 4m6 17c0-9 0-13-1-18m4 18c0-9 1-13 2-17m1 17c0-8 1-10 3-13' },
+  parsley: {
+    line: 'M12 21v-8m0 4l-4-4m4 1l4-4',
+    fill: `${dot(7, 11, 2.6)}${dot(12, 8, 3)}${dot(17, 9, 2.6)}${dot(9, 6, 2)}${dot(15, 5, 2)}`,
+  },
+  'spring-onion': {
+    line: 'M9 20a3 3 0 0 1 0-6V6m6 14a3 3 0 0 0 0-6V6M9 14h6M7 3l2 4 2-4m2 0l2 4 2-4M11 22h2',
+  },
+  couscous: {
+    line: 'M3 11h18a9 9 0 0 1-18 0z',
+    fill: `${dot(7, 9, 0.9)}${dot(10, 8, 0.9)}${dot(13, 9, 0.9)}${dot(16, 8, 0.9)}${dot(11.5, 6, 0.9)}`,
+  },
+  cinnamon: { line: 'M4 17L16 5m-9 15L19 8M4 17c0 2 1 3 3 3M16 5c2 0 3 1 3 3' },
+  raspberry: {
+    line: 'M12 6V3m0 3l-3-2m3 2l3-2',
+    fill: `${dot(9, 9, 2)}${dot(13, 9, 2)}${dot(16, 10, 1.6)}${dot(8, 13, 2)}${dot(12, 13, 2)}${dot(15, 14, 2)}${dot(10, 17, 2)}${dot(13, 18, 1.6)}`,
+  },
+  courgette: { line: 'M5 17c-2-2 6-12 11-12 3 0 4 3 2 5-3 4-10 10-13 7zM17 5l2-2' },
+  buttermilk: { line: 'M7 8l2-4h6l2 4v12H7zM7 8h10', fill: 'M8 13h8v6H8z' },
+  cream: { line: 'M7 8l2-4h6l2 4v12H7zM7 8h10M9 14c2-3 4 3 6 0' },
+  vinegar: { line: 'M11 3h2v5l3 4v9H8v-9l3-4z', fill: 'M9 14h6v6H9z' },
+  'olive-oil': { line: 'M10 3h4v4l2 3v11H8V10l2-3z', fill: dot(12, 15, 2.4) },
+  vanilla: { line: 'M6 20C8 12 12 7 18 4M8 20c2-7 6-11 10-16' },
+  spice: {
+    line: 'M8 8h8v12H8zM9 4h6v4H9z',
+    fill: `${dot(10.5, 12, 0.8)}${dot(13.5, 14, 0.8)}${dot(11, 17, 0.8)}`,
+  },
+  turmeric: { line: 'M4 15c2-5 5-3 6-6s4-4 5-1 5 1 5 4-3 2-4 4-4 3-6 1-5 2-6-2z' },
+  cumin: { line: 'M6 18C6 12 9 8 12 5m-1 14c0-6 3-9 6-12m-2 13c0-4 2-6 4-8' },
+  rosemary: { line: 'M12 21V3M12 7l-4-3m4 3l4-3M12 11L7 8m5 3l5-3M12 15l-5-3m5 3l5-3' },
+  basil: { line: 'M12 21v-9M12 12C6 12 4 8 5 4c4 0 7 3 7 8zm0 0c6 0 8-4 7-8-4 0-7 3-7 8z' },
+  cabbage: { line: `${dot(12, 12, 8)}M12 20V9m0 6l-5-4m5 4l5-4M12 11L9 7m3 4l3-4` },
+  lettuce: { line: 'M12 21c-6-2-9-7-7-13 2 1 3-4 7-4s5 5 7 4c2 6-1 11-7 13zM12 21V9' },
+  celery: {
+    line: 'M8 21V9m4 12V8m4 13V9M8 9C5 8 5 4 7 3c1 2 2 1 3 3m2 2c-2-2-1-5 0-6 2 1 3 4 0 6m4 1c3-1 3-5 1-6-1 2-2 1-3 3',
+  },
+  cauliflower: {
+    line: 'M5 14c2 6 12 6 14 0l2-4-4 1H7l-4-1z',
+    fill: `${dot(8, 9, 3)}${dot(12, 7, 3.4)}${dot(16, 9, 3)}`,
+  },
+  radish: { line: 'M12 9V4m0 5L8 4m4 5l4-5M12 21v-3', fill: dot(12, 13.5, 5) },
+  raisins: {
+    line: '',
+    fill: `${dot(7, 9, 2.2)}${dot(13, 7, 2.2)}${dot(17, 12, 2.2)}${dot(9, 15, 2.2)}${dot(15, 17, 2.2)}`,
+  },
+  plum: { line: `${dot(12, 14, 7)}M12 7c0-2 1-3 3-4M12 8c2 4 2 8 0 12` },
+  jam: { line: 'M7 8h10v12H7zM8 4h8v4H8z', fill: 'M8 11h8v8H8z' },
+  jelly: { line: 'M5 19h14l-2-8c0-3-10-3-10 0zM9 11V8m6 3V8M9 8c0-2 6-2 6 0', fill: 'M6.500 18h11l-1-5h-9z' },
+  stock: { line: 'M5 9h14v6a5 5 0 0 1-5 5h-4a5 5 0 0 1-5-5zM3 11h2m14 0h2M9 6V4m3 2V3m3 3V4' },
+  toast: { line: 'M5 9c0-6 14-6 14 0-1 1-1 1-1 11H6C6 10 6 10 5 9z', fill: 'M8 10c0-3 8-3 8 0v8H8z' },
+  cracker: {
+    line: 'M5 5h14v14H5z',
+    fill: `${dot(9, 9, 1)}${dot(15, 9, 1)}${dot(12, 12, 1)}${dot(9, 15, 1)}${dot(15, 15, 1)}`,
+  },
+  polenta: {
+    line: 'M6 6h12l1 15H5zM8 3h8l2 3H6z',
+    fill: `${dot(9, 12, 0.9)}${dot(12, 14, 0.9)}${dot(15, 12, 0.9)}${dot(10, 17, 0.9)}${dot(14, 17, 0.9)}`,
+  },
+  'baking-powder': { line: 'M7 7h10v13H7zM6 4h12v3H6zM10 12h4m-2-2v4' },
+  'peel-n': { line: 'M7 4c8 0 10 4 8 8s-6 2-5 6 5 3 7 1M7 4c-1 3 2 4 4 4' },
+  fruit: { line: `${dot(9, 15, 5)}${dot(16, 13, 4)}M9 10c0-3 2-5 5-6m2 5c0-2 0-3-2-5` },
+  vegetable: { line: 'M12 21c-4-4-5-8-3-12h6c2 4 1 8-3 12zM12 9V3m0 4L8 3m4 4l4-4' },
+}

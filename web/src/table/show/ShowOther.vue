@@ -1,0 +1,107 @@
+<script setup lang="ts">
+/** Moments without a turn: now and next, a story's page, a word of home, guesses, a wait, all done. */
+import { ArrowRight, BookOpen, Check, Hourglass, Lightbulb } from '@lucide/vue'
+import { computed } from 'vue'
+import type { ShowMoment } from '@lea/core/session'
+import MatPattern from '../../parts/mats/MatPattern.vue'
+import { useMats } from '../../parts/mats/useMats'
+import Picture from '../../parts/pictures/Picture.vue'
+import WordPicture from '../../parts/pictures/WordPicture.vue'
+import { useTable } from '../../stores/table/table'
+
+const props = defineProps<{
+  moment: Exclude<ShowMoment, { kind: 'turn' } | { kind: 'wash' }>
+  left: number | null
+}>()
+const table = useTable()
+const { matOf } = useMats()
+/** The picture of a wait is that of its place. */
+const WAITS: Record<string, string> = {
+  oven: 'oven',
+  hob: 'saucepan',
+  griddle: 'pan',
+  fire: 'fire',
+  fridge: 'fridge',
+  freezer: 'freezer',
+  setting: 'fridge',
+  rising: 'dough',
+  resting: 'dough',
+  soaking: 'soak',
+  cooling: 'blow',
+  any: 'timer',
+}
+const by = computed(() => {
+  const { moment } = props
+  return moment.kind === 'guess' ? Object.entries(table.state.guesses[moment.guess.id]?.by ?? {}) : []
+})
+/** What is left of the wait, as a disc: the angle in degrees. */
+const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
+</script>
+
+<template>
+  <div class="grid h-full w-full place-items-center" :data-moment="moment.kind">
+    <Picture v-if="moment.kind === 'ready'" :name="moment.picture" class="size-[50vh]" />
+    <div v-else-if="moment.kind === 'now-next'" class="flex items-center gap-[4vw]">
+      <Picture :name="moment.now" class="size-[42vh] rounded-patch border-8 border-ink p-4" />
+      <template v-if="moment.next">
+        <ArrowRight class="size-[12vh]" aria-hidden="true" />
+        <Picture :name="moment.next" class="size-[24vh] opacity-80" />
+      </template>
+      <Check v-else class="size-[18vh]" aria-hidden="true" />
+    </div>
+    <div v-else-if="moment.kind === 'story'" class="flex items-center gap-[4vw]">
+      <BookOpen class="size-[34vh] text-indigo" aria-hidden="true" />
+      <Picture :name="moment.picture" class="size-[34vh]" />
+    </div>
+    <div v-else-if="moment.kind === 'home'" class="grid place-items-center gap-6">
+      <WordPicture :word="moment.id" :label="moment.word.english" class="size-[36vh]" />
+      <bdi
+        :lang="moment.word.language"
+        :dir="moment.word.rightToLeft ? 'rtl' : 'ltr'"
+        class="font-title text-[16vh] font-bold leading-none"
+        >{{ moment.word.word }}</bdi
+      >
+    </div>
+    <div v-else-if="moment.kind === 'guess'" class="w-full">
+      <Lightbulb class="mx-auto mb-4 size-[16vh] text-indigo" aria-hidden="true" />
+      <ul class="flex flex-wrap justify-center gap-4">
+        <li
+          v-for="o in moment.guess.options"
+          :key="o"
+          class="grid min-h-[36vh] min-w-[16vw] content-start justify-items-center gap-3 rounded-patch border-4 p-3"
+          :class="table.state.guesses[moment.guess.id]?.truth === o ? 'border-ink bg-white' : 'border-line'"
+        >
+          <span class="numeral text-[8vh] leading-none">{{ o }}</span>
+          <span class="flex flex-wrap justify-center gap-2">
+            <span
+              v-for="[child] in by.filter(([, says]) => says === o)"
+              :key="child"
+              class="size-[8vh] overflow-hidden rounded-patch border-2 border-ink"
+              ><MatPattern :mat="matOf(child)"
+            /></span>
+          </span>
+        </li>
+      </ul>
+    </div>
+    <div v-else-if="moment.kind === 'wait'" class="flex items-center gap-[5vw]">
+      <WordPicture :word="WAITS[moment.wait] ?? 'timer'" label="" class="size-[40vh]" />
+      <span
+        v-if="left !== null"
+        class="size-[40vh] rounded-full border-4 border-ink"
+        :style="{ background: `conic-gradient(var(--color-indigo) ${turn}, #fff ${turn})` }"
+        role="img"
+        aria-label="how much of the wait is left"
+      ></span>
+      <Hourglass v-else class="size-[30vh]" aria-hidden="true" />
+    </div>
+    <div v-else class="flex flex-wrap items-center justify-center gap-[3vw]">
+      <Picture
+        v-for="(p, i) in moment.pictures"
+        :key="i"
+        :name="p"
+        class="size-[26vh] rounded-patch border-4 border-line p-3"
+      />
+      <Check class="size-[20vh] text-moss" aria-hidden="true" />
+    </div>
+  </div>
+</template>
