@@ -209,6 +209,22 @@ test('the washing song runs twenty seconds; a guess is taken at the table and lo
   await expect(sheet.getByText('The oats drank all the milk.')).toBeVisible()
 })
 
+test('the children’s screen follows the table in pictures, without a name, and leads back', async ({
+  page,
+}) => {
+  await signIn(page, house, 'tomasz')
+  const id = await guestsFor(page, [50, 55, 60, 65])
+  await page.goto(`${house.address}/session/${id}/weave`)
+  await settleAll(page, 'Tomasz Reil', 'Farida Quill')
+  await startCooking(page)
+  await page.getByRole('link', { name: 'for the children' }).click()
+  await expect(page.locator('[data-moment="wash"]')).toBeVisible()
+  await expect(page.getByRole('progressbar')).toBeVisible()
+  await expect(page.getByRole('main')).not.toContainText('Guest')
+  await page.getByRole('link', { name: 'Back to the leader’s view' }).click()
+  await expect(page.getByRole('region', { name: 'Say' })).toBeVisible()
+})
+
 test('Arabic and Urdu run right to left in shipped fonts; a family’s own word stands over Lea’s', async ({
   page,
 }) => {

@@ -57,6 +57,8 @@ const VERBS: Record<string, string> = {
   'use-hob': 'wait',
   'use-campfire': 'wait',
 }
+/** The word of what is done in a technique; undefined where the glossary has none. */
+export const verbWord = (technique: string): string | undefined => VERBS[technique]
 /** The tools of the glossary that a technique takes. */
 const TOOLS: Record<string, string[]> = {
   'wash-hands': ['soap', 'hands', 'tap', 'towel', 'water'],

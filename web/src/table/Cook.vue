@@ -151,13 +151,7 @@ const { on: keysOn } = useTableKeys({
       <RouterLink v-if="session.planFault" class="underline" to="/diary">Diary</RouterLink>
     </p>
     <template v-else>
-      <CookHeader
-        :plan="plan"
-        :step="step"
-        :pace="`${pace} · ${sending}`"
-        :to="`/session/${id}/weave`"
-        :show="`/session/${id}/show`"
-      />
+      <CookHeader :plan="plan" :step="step" :pace="`${pace} · ${sending}`" :to="`/session/${id}/weave`" />
       <Notice v-if="refusal" tone="fault" class="m-2 !py-2">{{ refusal }}</Notice>
       <Notice v-if="session.against.length > 0" tone="fault" class="m-2 !py-2">
         This table was begun without a network, by the plan of this device. With what is known now there would
@@ -269,6 +263,7 @@ const { on: keysOn } = useTableKeys({
         :blocked="gates.length > 0"
         :first="index <= 0"
         :last="isLast"
+        :show="`/session/${id}/show`"
         @back="go(-1)"
         @next="go(1)"
         @done="done"

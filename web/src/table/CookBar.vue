@@ -7,6 +7,8 @@ defineProps<{
   blocked: boolean
   first: boolean
   last: boolean
+  /** Where the children's screen is. */
+  show: string
 }>()
 const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; emergency: [] }>()
 </script>
@@ -18,6 +20,7 @@ const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; e
       <button type="button" class="btn btn-table" :disabled="first" @click="emit('back')">back</button>
       <button type="button" class="btn btn-table" @click="emit('change')">a change</button>
       <button type="button" class="btn btn-table" @click="emit('keys')">keys</button>
+      <RouterLink class="btn btn-table" :to="show">for the children</RouterLink>
     </div>
     <div
       class="flex items-stretch gap-2 max-lg:sticky max-lg:bottom-0 max-lg:z-10 max-lg:border-t max-lg:border-line max-lg:bg-porcelain max-lg:p-2 lg:flex-1"

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** The head of the table view: the recipe, where we are in it, and how that stands against the plan. */
-import { MonitorPlay } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Plan } from '@lea/core/plan'
 
-const props = defineProps<{ plan: Plan; step: string; pace: string; to: string; show?: string }>()
+const props = defineProps<{ plan: Plan; step: string; pace: string; to: string }>()
 const at = computed(() => props.plan.schedule.findIndex((s) => s.step === props.step))
 </script>
 
@@ -29,11 +28,5 @@ const at = computed(() => props.plan.schedule.findIndex((s) => s.step === props.
       </li>
     </ol>
     <p class="ml-auto text-sm" aria-live="polite">{{ pace }}</p>
-    <RouterLink
-      v-if="show"
-      :to="show"
-      class="inline-flex items-center gap-1.5 rounded-patch border border-white/60 px-2 py-1 text-sm"
-      ><MonitorPlay class="size-4" aria-hidden="true" />for the children</RouterLink
-    >
   </header>
 </template>

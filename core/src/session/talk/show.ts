@@ -2,8 +2,8 @@
  * What the children's screen shows: moments in pictures, one after the other, and nothing that has to do with anybody's health. A
  * moment knows mats and pictures only; names, cards, findings and gates have no place in it.
  */
-import type { HomeWord, StepWord } from '../../learn/glossary'
-import { foodWord } from '../../learn/step-words'
+import type { HomeWord } from '../../learn/glossary'
+import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
@@ -19,8 +19,8 @@ export type ShowMoment =
   | { kind: 'home'; word: HomeWord & { english: string }; id: string }
   | { kind: 'guess'; guess: GuessAsk }
   | { kind: 'now-next'; now: string; next: string | null }
-  /** `food`: the word whose picture stands for it. */
-  | { kind: 'turn'; words: StepWord[]; tool: string; food: string | null }
+  /** `food`, `to`: words whose pictures stand for it, and for where it goes or what is done. */
+  | { kind: 'turn'; tool: string; food: string | null; to: string | null }
   | { kind: 'wait'; wait: WaitKind }
   | { kind: 'done'; pictures: string[] }
 
@@ -58,10 +58,8 @@ export function showMoments(
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
   const food = bowl?.lines.find((l) => l.id === task.uses[0])?.food ?? null
   const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
-  return [
-    ...opening,
-    { kind: 'turn', words: talk?.words ?? [], tool, food: food === null ? null : foodWord(food) },
-  ]
+  const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
+  return [...opening, { kind: 'turn', tool, food: food === null ? null : foodWord(food), to }]
 }
 
 const wordIdOf = (talk: StepTalk | null, english: string): string =>

@@ -3,7 +3,11 @@
 import { computed } from 'vue'
 import type { PartPicture } from '@lea/core/session'
 
-const props = withDefaults(defineProps<{ picture: PartPicture; size?: number }>(), { size: 56 })
+const props = withDefaults(
+  /** `bare`: the amount stands beside it in figures. */
+  defineProps<{ picture: PartPicture; size?: number; bare?: boolean }>(),
+  { size: 56, bare: false },
+)
 
 /** A slice of a circle of radius 10 around 12, 12: part i of n, from the top, clockwise. */
 function slice(i: number, n: number): string {
@@ -41,7 +45,9 @@ const tone = (i: number, whole: { filled: number; wanted: number }): string =>
       />
     </svg>
     <figcaption class="leading-tight">
-      <strong class="numeral block text-lg">{{ picture.label }}</strong>
+      <strong v-if="!bare" class="numeral block" :class="size > 99 ? 'text-5xl' : 'text-lg'">{{
+        picture.label
+      }}</strong>
       <span v-if="picture.same" class="flex items-center gap-1 text-sm">
         the same as {{ picture.same.label }}
         <svg viewBox="0 0 24 24" width="24" height="24" class="text-ink" aria-hidden="true">

@@ -41,9 +41,9 @@ const any = computed(() => props.row.task.measured?.by === 'scoop' && props.row.
         <ArrowRight class="size-[7vh]" aria-hidden="true" />
         <WordPicture :word="moment.food" label="" class="size-[18vh]" />
       </template>
-      <template v-for="w in moment.words.slice(0, 1)" :key="w.id">
+      <template v-if="moment.to">
         <ArrowRight class="size-[7vh]" aria-hidden="true" />
-        <WordPicture :word="w.id" :label="w.word" class="size-[18vh]" />
+        <WordPicture :word="moment.to" label="" class="size-[18vh]" />
       </template>
     </div>
     <div class="flex items-center justify-center gap-[5vw]">

@@ -1,0 +1,66 @@
+/** The children's screen: a moment for every state of every table, in pictures, and nothing of anybody's name or health. */
+import { describe, expect, it } from 'vitest'
+import { sayNow } from '../../../src/session/talk/say'
+import { showMoments, type ShowMoment } from '../../../src/session/talk/show'
+import { nextTurn, tableTasks } from '../../../src/session/table'
+import { replay } from '../../../src/session/replay'
+import type { TableEvent } from '../../../src/session/event'
+import { tables } from './tables'
+
+const KINDS: readonly ShowMoment['kind'][] = [
+  'ready',
+  'wash',
+  'story',
+  'home',
+  'guess',
+  'now-next',
+  'turn',
+  'wait',
+  'done',
+]
+const turnEvent = (turn: string, child: string, n: number): TableEvent => ({
+  id: `e-${n}`,
+  device: 'a',
+  lamport: n + 1,
+  at: '2026-11-26T10:00:00.000Z',
+  kind: 'turn',
+  body: { turn, child },
+})
+
+describe('the children’s screen', () => {
+  const seen = new Set<string>()
+  it('has something to show at every turn and wait, and ends at the turn or the wait', () => {
+    for (const { plan, recipe, group } of tables())
+      for (const { step } of plan.schedule) {
+        const talk = plan.talk.find((t) => t.step === step) ?? null
+        const bowl = plan.bowls[0]?.id ?? ''
+        const events: TableEvent[] = []
+        for (let n = 0; n < 200; n++) {
+          const tasks = tableTasks(plan, replay(events), step).filter((t) => t.task.bowl === bowl)
+          const now = nextTurn(tasks)
+          const say = sayNow(plan, talk, bowl, now)
+          const moments = showMoments(plan, step, talk, say, { turn: now?.turn ?? null, blocked: false })
+          for (const m of moments) seen.add(m.kind)
+          const last = moments.at(-1)?.kind
+          const at = `${recipe.id} ${group} ${step}`
+          if (now) expect(last, at).toBe(now.task.task.technique === 'wash-hands' ? 'wash' : 'turn')
+          else expect(['wait', 'now-next', 'done'], at).toContain(last)
+          const text = JSON.stringify(moments)
+          for (const c of plan.children) expect(text, at).not.toContain(`"${c.id}"`)
+          expect(text, at).not.toMatch(/allerg|anaphyl|coeliac|intoleran|care plan|finding|stop:/i)
+          if (!now) break
+          events.push(turnEvent(now.turn.id, now.turn.child, n))
+        }
+      }
+    for (const kind of KINDS) if (kind !== 'ready') expect(seen, kind).toContain(kind)
+  })
+  it('shows the step alone while something stands before it', () => {
+    const [t] = tables()
+    if (!t) return expect.unreachable('no table')
+    const step = t.plan.schedule[1]?.step ?? ''
+    const say = sayNow(t.plan, null, '', null)
+    expect(showMoments(t.plan, step, null, say, { turn: null, blocked: true })).toEqual([
+      { kind: 'ready', picture: t.plan.schedule[1]?.picture },
+    ])
+  })
+})
