@@ -44,6 +44,8 @@ export type Fact =
       held?: Ratio
       through?: true
       scattered?: true
+      /** What part a child holds has no name: pieces are counted, and no part is named. */
+      unnamed?: true
     }
   /** Laid on one another once, from below. */
   | { kind: 'layers'; core: string[] }

@@ -55,7 +55,7 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     const left = total.sub(t)
     if (left.compare(0) < 0) throw new FactError('taken', 'is more than there are pieces')
     // Only equal pieces have the name of a fraction.
-    const named = f['equal'] !== false
+    const named = f['equal'] !== false && f['unnamed'] !== true
     const held = amountOf(f, 'held', '1')
     return {
       total: toMixed(total),

@@ -197,7 +197,7 @@ export const tin: ValuesOf = (f, d): Values => {
     cols: when(grid, String(cols)),
     filled: wholeOf(f, 'filled', '0').toString(),
     totalOr: either(String(total), String(total + (grid ? cols : 1))),
-    empty: known(d, 'empty'),
+    empty: text(d, 'empty') === '0' ? undefined : known(d, 'empty'),
     longer: when(grid && rows !== cols, cols > rows ? 'a row' : 'a column'),
     turned: turned && `${turned.rows} ${row} and ${turned.cols} ${column} now`,
     even: total % 2 === 0 ? 'yes: it is even' : 'no: one is over, it is odd',

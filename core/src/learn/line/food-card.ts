@@ -92,6 +92,8 @@ function valuesOfFood({ id, name, locale }: AskedFood): Values {
   const wrongGroup = Object.values(locale === 'en-US' ? GROUPS.us : GROUPS.uk).find((g) => g !== group)
   return {
     ...words,
+    leafy: part === 'leaf' ? 'yes' : undefined,
+    strong: row.smells && row.uk === undefined ? 'yes' : undefined,
     smells: row.smells ? 'yes' : undefined,
     touch: row.touch ? 'yes' : undefined,
     skin: /^(fruit|root|tuber)$/.test(part ?? '') ? 'yes' : undefined,

@@ -21,6 +21,8 @@ export interface RoutineRow {
   from: number
   to?: number
   says: string
+  /** It hands on to somebody: not after the last turn. */
+  handsOn?: boolean
 }
 /** What goes with handing on and taking a turn. */
 export const PASS_ON: readonly RoutineRow[] = data.passOn

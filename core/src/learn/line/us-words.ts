@@ -2,7 +2,7 @@
 const WORDS: readonly [RegExp, string][] = [
   [/\bmeasuring jug\b/g, 'measuring cup'],
   [/\bjug\b/g, 'pitcher'],
-  [/\btap\b/g, 'faucet'],
+  [/\bthe tap\b/g, 'the faucet'],
   [/\bhob\b/g, 'stove'],
   [/\btin\b/g, 'pan'],
   [/\bbaking tray\b/g, 'baking sheet'],
@@ -22,7 +22,7 @@ const WORDS: readonly [RegExp, string][] = [
   [/\blitre/g, 'liter'],
   [/\byoghurt/g, 'yogurt'],
   [/\bscales\b/g, 'scale'],
-  [/\ba quarter\b(?! of an hour)/g, 'a fourth'],
+  [/\b([Aa]) quarter\b(?! of an hour| turn| cup)/g, '$1 fourth'],
   [/\bthree quarters\b(?! of an hour)/g, 'three fourths'],
   [/\bquarters\b(?! of an hour)/g, 'fourths'],
   [/\bone quarter\b/g, 'one fourth'],

@@ -51,7 +51,7 @@ export function reading(hearing: Hearing, talk: StepTalk): TalkLine[] {
   return [
     ...rowLines(hearing, 'read', READ_LINES.slice(0, 1), values, localeIn(hearing)),
     ...(talk.asks ?? []).flatMap((a) =>
-      a.child === null && a.why === 'own' ? [] : a.task === undefined && a.why !== 'own' ? [askLine(a)] : [],
+      a.task === undefined && a.why !== 'own' ? [{ ...askLine(a), who: a.child }] : [],
     ),
     ...rowLines(hearing, 'read', READ_LINES.slice(1), values, localeIn(hearing)),
   ]

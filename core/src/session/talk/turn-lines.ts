@@ -134,10 +134,9 @@ export const asLine = ({ id, says }: Comment): TalkLine => ({ id, kind: 'comment
 
 /** Where all is said: handing on, starting and stopping, the same every time. */
 function handingOn(months: number, { i, last }: TurnAt): TalkLine[] {
-  const rows = PASS_ON.filter((r) => suitsAge(r, months) && !(last && HANDS_ON.test(r.says)))
+  const rows = PASS_ON.filter((r) => suitsAge(r, months) && !(last && r.handsOn === true))
   return turned(rows, i).map(({ id, says }) => ({ id, kind: 'routine' as const, says }))
 }
-const HANDS_ON = /neighbour|next/
 
 const turned = <T>(list: readonly T[], by: number): T[] => {
   const n = list.length === 0 ? 0 : by % list.length

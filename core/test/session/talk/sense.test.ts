@@ -98,7 +98,7 @@ describe('what is said at 72 tables', () => {
           if (!line || line.unit !== 'item') continue
           const goes = t.plan.turns.filter((x) => x.task === f.task).length
           const whole = ratio(line.amount)
-          if ('equal' in f.fact) continue
+          if (f.fact.unnamed) continue
           named += 1
           expect(
             ratio(f.fact.held ?? '1')

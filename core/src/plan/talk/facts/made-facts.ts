@@ -61,7 +61,7 @@ function cutFacts(own: readonly Task[], bowl: Bowl, step: RecipeStep, draft: Gat
           food,
           items: 1,
           pieces: t.cuts,
-          ...(named ? held !== '1' && { held } : { equal: false as const }),
+          ...(named ? held !== '1' && { held } : { unnamed: true as const }),
           ...(through && { through: true as const }),
           ...((SCATTERED.includes(t.technique) || !named) && { scattered: true as const }),
         },
