@@ -67,8 +67,7 @@ export function beginning(hearing: Hearing, time: StepTime, talk: StepTalk, besi
     afterDo: next && (doing(next.title) ?? next.title.toLowerCase()),
   }
   const own = (talk.asks ?? []).filter((a) => a.child === null && a.why === 'own')
-  const kept = (hearing.plan.linesKept ?? []).filter((k) => k.step === time.step)
-  const lines = [
+  return [
     ...own.map(askLine),
     ...beside.page(time),
     ...beside.homeWord(time, talk),
@@ -76,7 +75,6 @@ export function beginning(hearing: Hearing, time: StepTime, talk: StepTalk, besi
     ...rowLines(hearing, 'routine', next ? [NOW_NEXT] : [NOW_LAST], now, locale),
     ...beside.sound(time),
   ]
-  return [...lines.filter((l) => kept.some((k) => k.line === l.id)), ...lines]
 }
 
 /** Looking back, and that all is done. */

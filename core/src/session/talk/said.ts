@@ -5,8 +5,10 @@ import type { Plan } from '../../plan/model/plan'
 export class Said {
   private readonly done = new Set<string>()
   private readonly not: ReadonlySet<string>
+  private readonly kept: NonNullable<Plan['linesKept']>
   constructor(plan: Plan) {
     this.not = new Set(plan.linesNot ?? [])
+    this.kept = plan.linesKept ?? []
   }
   /** Routines come again: sameness is the point. */
   private isFresh(line: TalkLine): boolean {
@@ -14,11 +16,12 @@ export class Said {
   }
   /**
    * Of these lines those that were not said: the first so many are said now, and some more stand by for "another".
-   * @param lines the best first
+   * @param lines the best first; what somebody keeps in this step stands before them
    */
-  choose(lines: readonly TalkLine[], first: number, others: number): TalkLine[] {
+  choose(lines: readonly TalkLine[], step: string | null, first: number, others: number): TalkLine[] {
     const seen = new Set<string>()
-    const fresh = lines.filter((l) => {
+    const isKept = (l: TalkLine): boolean => this.kept.some((k) => k.step === step && k.line === l.id)
+    const fresh = [...lines.filter(isKept), ...lines.filter((l) => !isKept(l))].filter((l) => {
       const ok = this.isFresh(l) && !seen.has(l.says)
       seen.add(l.says)
       return ok

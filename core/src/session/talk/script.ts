@@ -29,7 +29,7 @@ function bowlScript(plan: Plan, bowl: string, speakers: readonly Speaker[]): Slo
   const beside = new Beside(hearing)
   const slots: Slot[] = []
   const add = (slot: Omit<Slot, 'key' | 'bowl' | 'lines'>, lines: readonly TalkLine[], first = 1): void => {
-    const chosen = said.choose(lines, first, OTHERS)
+    const chosen = said.choose(lines, slot.step, first, OTHERS)
     if (chosen.length > 0)
       slots.push({
         ...slot,
