@@ -53,8 +53,9 @@ export function useTableNow() {
           plan.value,
           talk.value,
           bowl.value?.id ?? '',
-          gates.value.length > 0 ? null : turn.value,
+          turn.value,
           speakers.value,
+          gates.value.length > 0,
         )
       : NOTHING,
   )

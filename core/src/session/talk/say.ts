@@ -1,6 +1,6 @@
 /** What to say now: one line of the session's script, for what is in the hand and in the bowl at this moment. */
 import type { TalkLine } from '../../learn/line/line'
-import { STEP_DONE, type RoutineRow } from '../../learn/line/routines'
+import { IN_A_MOMENT, STEP_DONE, type RoutineRow } from '../../learn/line/routines'
 import { doing } from '../../learn/line/doing'
 import { filled } from '../../learn/fact/saying'
 import type { Plan } from '../../plan/model/plan'
@@ -36,6 +36,7 @@ function script(plan: Plan, speakers: readonly Speaker[]): Slot[] {
 /**
  * @param bowl at whose table it is said
  * @param now the turn that comes; null where nobody has one
+ * @param gated a gate stands open before it: what is said is for all, and nothing of a turn is asked yet
  */
 export function sayNow(
   plan: Plan,
@@ -43,32 +44,48 @@ export function sayNow(
   bowl: string,
   now: Now,
   speakers: readonly Speaker[] = [],
+  gated = false,
 ): SayNow {
   if (!talk) return { key: '', child: null, lines: [], countTo: 0 }
   const slots = script(plan, speakers).filter((s) => s.bowl === bowl && s.step === talk.step)
+  const first = slots.findIndex((s) => s.child !== null)
+  const hasTurns = first >= 0
   const started =
-    now === null ? true : plan.turns.some((t) => isBefore(plan, talk.step, bowl, t.id, now.turn.id))
+    now === null ? hasTurns : plan.turns.some((t) => isBefore(plan, talk.step, bowl, t.id, now.turn.id))
   const opening = started
     ? []
-    : slots.filter((s) => s.moment === 'read' || s.moment === 'begin').flatMap(firsts)
+    : [
+        ...slots.filter((s) => s.moment === 'read' || s.moment === 'begin').flatMap(firsts),
+        ...(hasTurns ? waits(plan, slots.slice(0, first), true) : []),
+      ]
+  if (gated && (now !== null || !hasTurns))
+    return {
+      key: `${talk.step} gate`,
+      child: null,
+      lines: opening.length > 0 ? opening : inAMoment(plan, talk.step),
+      countTo: 0,
+    }
   if (now) {
     const lines = [...opening, ...ofTurn(plan, talk, bowl, now, slots, speakers)]
     return { key: `${talk.step} ${now.turn.id}`, child: now.turn.who, lines, countTo: countTo(now) }
   }
-  const hadTurns = slots.some((s) => s.child !== null)
-  // A showing stands before the turns; once they are over only a wait is left to talk of.
-  const modes = new Map(plan.tasks.map((t) => [t.id, t.mode]))
-  const waiting = slots
-    .filter((s) => s.moment === 'wait' && (!hadTurns || modes.get(s.turn ?? '') === 'WAIT'))
-    .flatMap((s) => s.lines)
-  const begins = hadTurns ? [] : slots.filter((s) => s.moment === 'begin').flatMap(firsts)
-  const lines = [...begins, ...waiting]
+  // A showing and a cooling that came before the turns are over.
+  const behind = slots.slice(slots.findLastIndex((s) => s.child !== null) + 1)
+  const lines = [...opening, ...waits(plan, behind, hasTurns)]
   return {
-    key: `${talk.step} ${hadTurns ? 'done' : 'wait'}`,
+    key: `${talk.step} ${hasTurns ? 'done' : 'wait'}`,
     child: null,
     lines: lines.length > 0 ? lines : allDone(plan, talk.step),
     countTo: 0,
   }
+}
+
+/** What is said in waits; a showing is talk of its own only where nobody has a turn. */
+function waits(plan: Plan, slots: readonly Slot[], hasTurns: boolean): TalkLine[] {
+  const modes = new Map(plan.tasks.map((t) => [t.id, t.mode]))
+  return slots
+    .filter((s) => s.moment === 'wait' && (!hasTurns || modes.get(s.turn ?? '') === 'WAIT'))
+    .flatMap((s) => s.lines)
 }
 
 /** What is said to all as a step begins: the story's page, the home word, a guess, now and next. */
@@ -116,9 +133,15 @@ function ofTurn(
 /** After the last turn nothing is asked again: it is done, and what comes next. */
 function allDone(plan: Plan, step: string): TalkLine[] {
   const next = plan.schedule[plan.schedule.findIndex((s) => s.step === step) + 1]
-  const after = next && (doing(next.title) ?? next.title.toLowerCase())
-  const row: RoutineRow = STEP_DONE
-  const says = filled(row.says, { afterDo: after }, plan.locale ?? 'en-GB')
+  return routine(plan, STEP_DONE, { afterDo: next && (doing(next.title) ?? next.title.toLowerCase()) })
+}
+/** A gate stands before the step: it has not begun. */
+function inAMoment(plan: Plan, step: string): TalkLine[] {
+  const here = plan.schedule.find((s) => s.step === step)
+  return routine(plan, IN_A_MOMENT, { nowDo: here && (doing(here.title) ?? here.title.toLowerCase()) })
+}
+function routine(plan: Plan, row: RoutineRow, words: Record<string, string | undefined>): TalkLine[] {
+  const says = filled(row.says, words, plan.locale ?? 'en-GB')
   return says === undefined ? [] : [{ id: row.id, kind: 'routine', says }]
 }
 

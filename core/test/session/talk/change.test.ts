@@ -8,8 +8,7 @@ import { request } from '../../group'
 import { GROUPS } from './tables'
 
 const base = request([...GROUPS.fives])
-const planOf = (...list: Decision[]) =>
-  compile({ ...base, decisions: list.reduce(decide, base.decisions) })
+const planOf = (...list: Decision[]) => compile({ ...base, decisions: list.reduce(decide, base.decisions) })
 const first = planOf()
 const ids = (plan: ReturnType<typeof planOf>) =>
   scriptOf(plan).flatMap((s) => s.lines.slice(0, 1).map((l) => l.id))
@@ -18,7 +17,9 @@ describe('what a person changes in the talk', () => {
   it('a line that is not wanted is said nowhere in the session, and another stands in its place', () => {
     const asked = first.talk.flatMap((t) => (t.asks ?? []).map((a) => ({ step: t.step, line: a.line ?? '' })))
     const said = scriptOf(first).flatMap((s) =>
-      s.step === null ? [] : s.lines.slice(0, 1).map((l) => ({ step: s.step ?? '', line: l.id, kind: l.kind })),
+      s.step === null
+        ? []
+        : s.lines.slice(0, 1).map((l) => ({ step: s.step ?? '', line: l.id, kind: l.kind })),
     )
     for (const { step, line } of [...asked, ...said.filter((l) => l.kind !== 'routine').slice(0, 12)]) {
       const plan = planOf({ kind: 'line', step, line, use: 'not' })
@@ -47,7 +48,10 @@ describe('what a person changes in the talk', () => {
       line: 'comment',
     })
     const rows = talkMoments(plan).find((m) => m.step === step)?.rows ?? []
-    expect(rows.find((r) => r.says === 'Do you hear the rain?')).toMatchObject({ kind: 'comment', child: null })
+    expect(rows.find((r) => r.says === 'Do you hear the rain?')).toMatchObject({
+      kind: 'comment',
+      child: null,
+    })
   })
   it('every line that is shown beforehand says to whom, and every question why', () => {
     for (const m of talkMoments(first))

@@ -37,7 +37,7 @@ function* played(of: Plan) {
     for (let guard = 0; guard < 200; guard++) {
       const { now, talk } = at(of, step, done)
       if (!now) break
-      yield { step, now, talk, said: sayNow(of, talk, bowl, now), done: [...done] }
+      yield { step, now, talk, said: sayNow(of, talk, of.bowls[0]?.id ?? '', now), done: [...done] }
       done.push(now.turn.id)
     }
   }
@@ -87,21 +87,27 @@ describe('what to say now', () => {
       }
     expect(washes).toBeGreaterThan(3)
   })
-  it('a question that was chosen is said in that turn, with its easier rungs of the same question', () => {
+  it('a question that was chosen is said at its moment, with its easier rungs of the same question', () => {
     let asked = 0
-    const seen = [...played(plan)]
-    for (const talk of plan.talk)
-      for (const ask of talk.asks ?? []) {
-        const heard = seen.filter((s) => s.step === talk.step).flatMap((s) => s.said.lines)
-        const waiting = sayNow(plan, talk, bowl, null).lines
-        const line = [...heard, ...waiting].find((l) => l.says === ask.says)
-        expect(line, ask.says).toBeDefined()
-        if (!line?.rungs) continue
-        asked += 1
-        expect(new Set(line.rungs.map((r) => r.says)).size).toBe(line.rungs.length)
-        expect(line.rungs.some((r) => r.says === ask.says)).toBe(true)
-      }
-    expect(asked).toBeGreaterThan(2)
+    let found = 0
+    for (const recipe of SHIPPED_RECIPES) {
+      const of = compile(request([child('small', 34), child('middle', 62), child('big', 100)], { recipe }))
+      const seen = [...played(of)]
+      for (const talk of of.talk)
+        for (const ask of talk.asks ?? []) {
+          const heard = seen.filter((s) => s.step === talk.step).flatMap((s) => s.said.lines)
+          const waiting = sayNow(of, talk, of.bowls[0]?.id ?? '', null).lines
+          const line = [...heard, ...waiting].find((l) => l.says === ask.says)
+          expect(line, `${recipe.id} ${talk.step}: ${ask.says}`).toBeDefined()
+          asked += 1
+          if (!line?.rungs) continue
+          found += 1
+          expect(new Set(line.rungs.map((r) => r.says)).size).toBe(line.rungs.length)
+          expect(line.rungs.some((r) => r.says === ask.says)).toBe(true)
+        }
+    }
+    expect(asked).toBeGreaterThan(60)
+    expect(found).toBeGreaterThan(40)
   })
   it('after the last turn nothing is asked again', () => {
     for (const talk of plan.talk) {
@@ -111,6 +117,44 @@ describe('what to say now', () => {
       for (const line of sayNow(plan, talk, bowl, null).lines) expect(line.kind).toBe('routine')
     }
     expect(sayNow(plan, null, bowl, null).lines).toEqual([])
+  })
+  it('a wait that came before the turns is not waited for after them', () => {
+    let waits = 0
+    for (const recipe of SHIPPED_RECIPES) {
+      const of = compile(request([child('a', 40), child('b', 62), child('c', 100)], { recipe }))
+      for (const talk of of.talk) {
+        const tasks = of.tasks.filter((t) => t.step === talk.step)
+        const last = tasks.findLastIndex((t) => of.turns.some((x) => x.task === t.id))
+        const before = tasks.slice(0, Math.max(0, last)).some((t) => t.mode === 'WAIT')
+        if (!before || tasks.slice(last + 1).some((t) => t.mode === 'WAIT')) continue
+        waits += 1
+        for (const line of sayNow(of, talk, of.bowls[0]?.id ?? '', null).lines)
+          expect(line.id, `${recipe.id} ${talk.step}`).toBe('step-done')
+      }
+    }
+    expect(waits).toBeGreaterThan(2)
+  })
+  it('at a gate nothing is asked of a turn, and what is not begun is not over', () => {
+    let gates = 0
+    for (const { now, talk, step, done } of played(plan)) {
+      const said = sayNow(plan, talk, bowl, now, [], true)
+      expect(said.child).toBeNull()
+      expect(said.lines.length, step).toBeGreaterThan(0)
+      for (const line of said.lines) expect(['step-done', 'song']).not.toContain(line.id)
+      if (done.length > 0) expect(said.lines[0]?.id).toBe('in-a-moment')
+      gates += 1
+    }
+    expect(gates).toBe(plan.turns.length)
+    // A step without turns says at its gate what it says as it begins.
+    const bakes = plan.talk.find((t) => t.step === 'bake')
+    expect(sayNow(plan, bakes ?? null, bowl, null, [], true).lines[0]?.id).not.toBe('in-a-moment')
+    // A step without turns has not begun behind its gate either; behind the last turn it is over.
+    for (const talk of plan.talk) {
+      const hasTurns = plan.turns.some((t) => plan.tasks.some((x) => x.id === t.task && x.step === talk.step))
+      const said = sayNow(plan, talk, bowl, null, [], true)
+      if (hasTurns) expect(said).toEqual(sayNow(plan, talk, bowl, null))
+      else expect(said.lines.some((l) => l.id === 'step-done')).toBe(false)
+    }
   })
   it('reads a plan that was frozen before lines had kinds', () => {
     const old: Plan = {
