@@ -31,6 +31,8 @@ export const NOW_LAST: RoutineRow = { id: 'now-last', ...data.nowLast }
 export const STARTING: RoutineRow = { id: 'starting', ...data.start }
 /** After the last turn of a step. */
 export const STEP_DONE: RoutineRow = { id: 'step-done', ...data.stepDone }
+/** After the last turn of the last step. */
+export const LAST_DONE: RoutineRow = { id: 'last-done', ...data.lastDone }
 /** While a gate stands open before a step. */
 export const IN_A_MOMENT: RoutineRow = { id: 'in-a-moment', ...data.inAMoment }
 export const ALL_DONE: RoutineRow = { id: 'all-done', ...data.allDone }

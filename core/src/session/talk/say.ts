@@ -1,6 +1,6 @@
 /** What to say now: one line of the session's script, for what is in the hand and in the bowl at this moment. */
 import type { TalkLine } from '../../learn/line/line'
-import { IN_A_MOMENT, STEP_DONE, type RoutineRow } from '../../learn/line/routines'
+import { IN_A_MOMENT, LAST_DONE, STEP_DONE, type RoutineRow } from '../../learn/line/routines'
 import { doing } from '../../learn/line/doing'
 import { filled } from '../../learn/fact/saying'
 import type { Plan } from '../../plan/model/plan'
@@ -133,7 +133,8 @@ function ofTurn(
 /** After the last turn nothing is asked again: it is done, and what comes next. */
 function allDone(plan: Plan, step: string): TalkLine[] {
   const next = plan.schedule[plan.schedule.findIndex((s) => s.step === step) + 1]
-  return routine(plan, STEP_DONE, { afterDo: next && (doing(next.title) ?? next.title.toLowerCase()) })
+  if (!next) return routine(plan, LAST_DONE, {})
+  return routine(plan, STEP_DONE, { afterDo: doing(next.title) ?? next.title.toLowerCase() })
 }
 /** A gate stands before the step: it has not begun. */
 function inAMoment(plan: Plan, step: string): TalkLine[] {

@@ -2,7 +2,7 @@
  * What the children's screen shows: moments in pictures, one after the other, and nothing that has to do with anybody's health. A
  * moment knows mats and pictures only; names, cards, findings and gates have no place in it.
  */
-import type { HomeWord } from '../../learn/glossary'
+import { glossaryRow, type HomeWord } from '../../learn/glossary'
 import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
@@ -59,8 +59,11 @@ export function showMoments(
   const food = bowl?.lines.find((l) => l.id === task.uses[0])?.food ?? null
   const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
   const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
-  return [...opening, { kind: 'turn', tool, food: food === null ? null : foodWord(food), to }]
+  return [...opening, { kind: 'turn', tool, food: food === null ? null : pictured(food), to }]
 }
+
+/** The word whose picture stands for a food; null where there is none: an empty frame tells a child nothing. */
+const pictured = (food: string): string | null => glossaryRow(foodWord(food))?.id ?? null
 
 const wordIdOf = (talk: StepTalk | null, english: string): string =>
   talk?.words.find((w) => w.word === english)?.id ?? ''

@@ -1,5 +1,6 @@
 /** The children's screen: a moment for every state of every table, in pictures, and nothing of anybody's name or health. */
 import { describe, expect, it } from 'vitest'
+import { glossaryRow } from '../../../src/learn/glossary'
 import { sayNow } from '../../../src/session/talk/say'
 import { showMoments, type ShowMoment } from '../../../src/session/talk/show'
 import { nextTurn, tableTasks } from '../../../src/session/table'
@@ -41,6 +42,10 @@ describe('the children’s screen', () => {
           const say = sayNow(plan, talk, bowl, now)
           const moments = showMoments(plan, step, talk, say, { turn: now?.turn ?? null, blocked: false })
           for (const m of moments) seen.add(m.kind)
+          for (const m of moments)
+            if (m.kind === 'turn')
+              for (const word of [m.food, m.to])
+                if (word !== null) expect(glossaryRow(word), `${recipe.id} ${word}`).toBeDefined()
           const last = moments.at(-1)?.kind
           const at = `${recipe.id} ${group} ${step}`
           if (now) expect(last, at).toBe(now.task.task.technique === 'wash-hands' ? 'wash' : 'turn')

@@ -11,7 +11,7 @@ const numeral = computed(() => numberText(props.size))
 <template>
   <svg viewBox="0 0 130 80" role="img" :aria-label="`Fetch the ${name}`" stroke="#17312B" stroke-width="3">
     <template v-if="isSpoon">
-      <path d="M62 30 H124 A5 5 0 0 1 124 42 H62" fill="#fff" />
+      <path d="M62 30 H122 A5 5 0 0 1 122 42 H62" fill="#fff" />
       <ellipse cx="36" cy="36" rx="32" ry="24" fill="#e9dab3" />
     </template>
     <template v-else>
