@@ -9,12 +9,19 @@ const VERBS = new Set(
   ).split(' '),
 )
 
-/** @returns the title as it stands after "we" or "first"; undefined where it does not begin with what is done */
+const firstOf = (text: string): string => text.toLowerCase().split(/[ ,:]/)[0] ?? ''
+
+/**
+ * @returns the title as it stands after "we" or "first"; undefined where it does not begin with what is done. What follows a comma
+ * stays where it is done too: "Shape, cut a cross" is "shape and cut a cross", "Press, then seeds on" is "press".
+ */
 export function doing(title: string): string | undefined {
-  const [first = ''] = title.toLowerCase().split(/[ ,:]/)
-  if (!VERBS.has(first) || /:/.test(title)) return undefined
-  return title
-    .replace(/^./, (c) => c.toLowerCase())
-    .replace(/, (?=\w+ )/, ' and ')
-    .replace(/^wash hands\b/, 'wash our hands')
+  if (!VERBS.has(firstOf(title)) || /:/.test(title)) return undefined
+  const [head = '', ...rest] = title.split(/, (?:and |then )*/i)
+  const done = rest.filter((part) => VERBS.has(firstOf(part)))
+  const list = [head.replace(/^./, (c) => c.toLowerCase()), ...done]
+  const last = list.pop() ?? ''
+  const joint = / and /.test(last) ? ', ' : ' and '
+  const text = list.length > 0 ? `${list.join(', ')}${joint}${last}` : last
+  return text.replace(/^wash hands\b/, 'wash our hands').replace(/\byour\b/g, 'our')
 }
