@@ -41,7 +41,8 @@ const TABLES = [
   ['foods', 'gf-flour-blend'],
   ['label words', 'elderberry elderflower'],
   ['swaps', 'buttermilk>oat-drink'],
-  ['sayings', 'More {food}! In it goes.'],
+  ['ladders', 'does it come out even, or are some left over?'],
+  ['comments', 'Glug, glug. In it goes.'],
   ['choking rules', 'Cut grapes long ways, then long ways again.'],
   ['shipped recipes', 'Lentil soup with letter shapes'],
 ] as const
