@@ -29,8 +29,7 @@ export const LINE_KIND_WORDS: Record<LineKind, string> = {
 }
 
 /** When a line is said. */
-export type Moment =
-  'arrive' | 'wash' | 'read' | 'begin' | 'turn' | 'others' | 'wait' | 'taste' | 'tidy' | 'look-back'
+export type Moment = 'arrive' | 'wash' | 'read' | 'begin' | 'turn' | 'wait' | 'taste' | 'tidy' | 'look-back'
 /** The moments in words. */
 export const MOMENT_WORDS: Record<Moment, string> = {
   arrive: 'as they arrive',
@@ -38,7 +37,6 @@ export const MOMENT_WORDS: Record<Moment, string> = {
   read: 'reading the recipe',
   begin: 'as the step begins',
   turn: 'in the turn',
-  others: 'while others have a turn',
   wait: 'while we wait',
   taste: 'at the tasting',
   tidy: 'tidying up',

@@ -1,6 +1,6 @@
 /**
- * All that is said in a session, slot by slot in its order: as they arrive, at the tap, reading, as a step begins, in each turn, while
- * others have theirs, in each wait, at the tasting, looking back. Derived from the plan; no line comes twice at one bowl but routines.
+ * All that is said in a session, slot by slot in its order: as they arrive, at the tap, reading, as a step begins, in each turn,
+ * in each wait, at the tasting, looking back. Derived from the plan; no line comes twice at one bowl but routines.
  */
 import type { TalkLine, Moment } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
