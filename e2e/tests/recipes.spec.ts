@@ -108,6 +108,26 @@ test('a change is seen in the weave, can be taken back, and is named beside Lea�
   await expect(page.getByText(/serves 10 instead of 8|serves 10 instead of/)).toBeVisible()
 })
 
+test('a row is said in the editor: what lies in it, how often it comes and how, and reads so on the recipe’s page', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/recipes`)
+  await page.getByRole('link', { name: 'Couscous picnic jars' }).click()
+  await page.getByRole('link', { name: 'Change it' }).click()
+  const laid = page.getByLabel(/Laid on one another or in a row/)
+  const step = page.getByRole('listitem').filter({ has: laid.last() }).last()
+  const field = step.getByLabel(/Laid on one another/)
+  await field.fill('red, green')
+  await field.press('Tab')
+  await step.getByLabel('Comes so many times').fill('3')
+  await step.getByLabel('Comes so many times').press('Tab')
+  await step.getByLabel('It lies').selectOption('ring')
+  await expect(step.getByText('3 times over, round in a ring: red, green.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByText('3 times over, round in a ring: red, green.')).toBeVisible()
+})
+
 test('out as Lea’s file and as schema.org, and in again', async ({ page }) => {
   await signIn(page, house)
   await page.goto(`${house.address}/recipes`)

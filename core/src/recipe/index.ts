@@ -14,6 +14,7 @@ export {
   themeWords,
 } from './features'
 export { ROOM_THINGS, placeName } from './heat-places'
+export { LAYERS_MOST, ROWS_MOST, ROWS_WORDS, layersText, withLayers, withRows } from './layers'
 export { lineFromText } from './line/line-from-text'
 export { COMMON_CASES, COMMON_TINS, type Make } from './make'
 export { readLine } from './line/read-line'
@@ -24,6 +25,7 @@ export {
   PLACES,
   RECIPE_SCHEMA,
   ROLES,
+  ROWS_LIE,
   type Recipe,
   type RecipeLine,
   type RecipeStep,

@@ -1,6 +1,7 @@
 /** The lines themselves: how many there are, and that none is of the kind that nobody says. */
 import { describe, expect, it } from 'vitest'
 import comments from '../../data/talk/comments.json'
+import cards from '../../data/talk/food-cards.json'
 import ladders from '../../data/talk/ladders.json'
 import { foodCardOf, foodValues } from '../../src/learn/line/food-card'
 import { soundLines, firstSound } from '../../src/learn/line/sounds'
@@ -84,6 +85,12 @@ describe('knowing food', () => {
   })
 })
 
+const card = (id: string) => {
+  const known = foodCardOf(id)
+  if (!known) throw new Error(`no card of ${id}`)
+  return known
+}
+
 describe('routines, sounds and stories', () => {
   it('the song is twenty seconds for six parts of the hand, each once (WHO and NHS, from memory)', () => {
     expect(SONG_SECONDS).toBe(20)
@@ -100,8 +107,26 @@ describe('routines, sounds and stories', () => {
       'f',
     ])
     for (const w of ['oats', 'oven', 'apple', 'apron', 'herb', 'egg']) expect(firstSound(w)).toBe('')
-    expect(soundLines('oats-rolled').some((l) => l.id === 'sound-first')).toBe(false)
-    expect(soundLines('cucumber').find((l) => l.id === 'sound-clap')?.says).toContain('cu · cum · ber')
+    expect(soundLines(card('oats-rolled')).some((l) => l.id === 'sound-first')).toBe(false)
+    expect(soundLines(card('cucumber')).find((l) => l.id === 'sound-clap')?.says).toContain('cu · cum · ber')
+  })
+  it('what is asked of a word’s sound has its answer in the word: beats, a rhyme, the beginning', () => {
+    expect(foodValues('cucumber', 'cucumber')).toMatchObject({
+      claps: 'cu · cum · ber',
+      clapCount: '3',
+      firstSound: 'k, k, k',
+    })
+    expect(foodValues('pear', 'pear')).toMatchObject({ rhyme: 'bear' })
+    // One beat is not clapped, a vowel is no beginning to hunt for, and what rhymes with nothing is not asked.
+    expect(foodValues('pear', 'pear')).not.toHaveProperty('clapCount')
+    expect(foodValues('apple', 'apple')).not.toHaveProperty('firstSound')
+    expect(foodValues('apple', 'apple')).not.toHaveProperty('rhyme')
+    for (const id of Object.keys(cards.foods)) {
+      const v = foodValues(id, id)
+      if (v['clapCount'] !== undefined)
+        expect(v['claps']?.split(' · ').length, id).toBe(Number(v['clapCount']))
+      expect(v['rhymes'] ?? '', id).not.toMatch(/\btable\b/)
+    }
   })
   it('a story has the step as its page only where the step says what is done', () => {
     const story = storyOf('Herb soda bread')

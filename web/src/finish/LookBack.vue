@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** Looking back: guesses beside what it was, and what was said, kept for the record and for home. */
 import { computed, ref } from 'vue'
-import { type TalkLine, LOOK_BACK_LINES } from '@lea/core/learn'
+import { LOOK_BACK_LINES } from '@lea/core/learn'
 import type { Plan } from '@lea/core/plan'
-import { guessedRows, scriptOf } from '@lea/core/session'
+import { guessAsks, guessedRows } from '@lea/core/session'
 import Mat from '../parts/mats/Mat.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useSession } from '../stores/session/session'
@@ -14,14 +14,7 @@ const session = useSession()
 const table = useTable()
 const { matOf } = useMats()
 const rows = computed(() => guessedRows(props.plan, table.state))
-const options = computed(
-  () =>
-    new Map(
-      scriptOf(props.plan).flatMap((s) =>
-        s.lines.flatMap((l: TalkLine) => (l.guess ? [[l.guess.id, l.guess.options] as const] : [])),
-      ),
-    ),
-)
+const asks = computed(() => guessAsks(props.plan))
 const asked = ref(LOOK_BACK_LINES.find((l) => l.id === 'back-home')?.id ?? '')
 const child = ref('')
 const says = ref('')
@@ -48,14 +41,14 @@ async function keep(): Promise<void> {
         </li>
       </ul>
       <div
-        v-if="options.get(g.guess)"
+        v-if="asks.get(g.guess)"
         class="mt-1 flex flex-wrap items-center gap-2"
         role="group"
         :aria-label="`What it was: ${g.asked}`"
       >
         <span class="text-sm text-soft">it was</span>
         <button
-          v-for="o in options.get(g.guess)"
+          v-for="o in asks.get(g.guess)?.options"
           :key="o"
           type="button"
           class="btn !min-h-11"

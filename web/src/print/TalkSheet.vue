@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { LINE_KIND_WORDS } from '@lea/core/learn'
-import { amountPicture, talkMoments } from '@lea/core/session'
+import { factPicture, markRows, talkMoments } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
 import PartPicture from '../parts/pictures/PartPicture.vue'
 import PaperBar from './PaperBar.vue'
@@ -19,12 +19,13 @@ const parts = computed(() => {
   const speakers = (session.request()?.children ?? []).map((c) => ({ child: c.id, languages: c.languages }))
   return talkMoments(plan, speakers).map((m) => {
     const talk = plan.talk.find((t) => t.step === m.step)
-    const fact = talk?.fact
+    const lines = [...m.rows, ...m.turns.slice(0, TURNS)]
     return {
       ...m,
-      lines: [...m.rows, ...m.turns.slice(0, TURNS)],
+      lines,
+      marks: markRows(plan, m.step, lines),
       words: [...(talk?.words ?? []), ...(talk?.pair ?? [])],
-      picture: fact?.kind === 'scoop' ? amountPicture(fact) : null,
+      picture: factPicture(talk?.fact),
     }
   })
 })
@@ -56,7 +57,7 @@ const easiest = (rungs: readonly { says: string }[] | undefined, says: string): 
           <span
             ><span class="numeral">{{ m.at }}</span> {{ m.title }}</span
           >
-          <PartPicture v-if="m.picture" :picture="m.picture" :size="26" class="font-sans text-sm" />
+          <PartPicture v-if="m.picture" :picture="m.picture" :size="26" lined class="font-sans text-sm" />
         </h2>
         <table class="w-full text-sm">
           <tbody>
@@ -82,6 +83,18 @@ const easiest = (rungs: readonly { says: string }[] | undefined, says: string): 
             </tr>
           </tbody>
         </table>
+        <dl v-if="m.marks.length > 0" class="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-sm">
+          <div v-for="(r, i) in m.marks" :key="i" class="flex flex-wrap items-end gap-1">
+            <dt class="mr-1 text-soft">{{ r.title }}</dt>
+            <dd
+              v-for="b in r.boxes"
+              :key="b"
+              class="grid min-h-9 min-w-7 content-start justify-items-center border border-ink px-1 text-xs"
+            >
+              {{ b }}
+            </dd>
+          </div>
+        </dl>
         <p v-if="m.words.length > 0" class="text-sm">
           <template v-for="(w, i) in m.words" :key="w.id"
             >{{ i > 0 ? ' · ' : '' }}<strong>{{ w.word }}</strong

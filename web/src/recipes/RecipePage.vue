@@ -3,7 +3,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { variantsOf } from '@lea/core/plan'
-import { changesIn, linesFor, pictureOf, themeWords, toJsonLd } from '@lea/core/recipe'
+import { changesIn, layersText, linesFor, pictureOf, themeWords, toJsonLd } from '@lea/core/recipe'
 import { recipeToJson, recipeToText } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
@@ -130,9 +130,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                   {{ step.title }}<span v-if="step.nextSitting" class="text-soft"> (the next time)</span>
                 </h3>
                 <p v-if="step.says">{{ step.says }}</p>
-                <p v-if="step.layers" class="text-sm">
-                  Layers: {{ step.layers.join(', ') }}, again and again.
-                </p>
+                <p v-if="step.layers" class="text-sm">{{ layersText(step) }}</p>
                 <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
                   <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
                 </p>

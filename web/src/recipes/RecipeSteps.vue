@@ -2,6 +2,7 @@
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
+import StepRows from './StepRows.vue'
 import StepTiming from './StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
@@ -174,6 +175,7 @@ const remove = (step: RecipeStep): void => {
           </li>
         </ul>
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>
+        <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
         <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />
       </li>
     </ol>

@@ -176,6 +176,7 @@ export const jug: ValuesOf = (f, d, locale): Values => {
     ends: yes(fill === 'empty' || fill === 'full'),
     between: yes(!exact && plain),
     toFill: when(text(d, 'toFill') !== '0', text(d, 'toFill')),
+    toFillText: when(text(d, 'toFill') !== '0', withUnitText(text(d, 'toFill'), unit)),
     amount,
     capacity,
     amountText: withUnitText(amount, unit),

@@ -8,6 +8,7 @@ import type { Fact } from '../facts'
 import { either } from '../fact/phrases'
 import type { Locale, Values } from '../fact/saying'
 import { foodWords } from './grammar'
+import { soundValues } from './sounds'
 
 interface Row {
   family?: string
@@ -92,6 +93,7 @@ function valuesOfFood({ id, name, locale }: AskedFood): Values {
   const wrongGroup = Object.values(locale === 'en-US' ? GROUPS.us : GROUPS.uk).find((g) => g !== group)
   return {
     ...words,
+    ...soundValues(card),
     leafy: part === 'leaf' ? 'yes' : undefined,
     strong: row.smells && row.uk === undefined ? 'yes' : undefined,
     smells: row.smells ? 'yes' : undefined,

@@ -2,8 +2,15 @@
  * Sounds of words: what a word begins with by sound, not by spelling, how it is clapped, what it rhymes with. Words that begin with a
  * vowel are left out: oats, oven and onion do not begin alike. Source: common practice (phonological awareness), from memory.
  */
-import { foodCardOf } from './food-card'
+import type { Values } from '../fact/saying'
+import { either } from '../fact/phrases'
 import type { RoutineRow } from './routines'
+
+/** A word with its beats ("ap-ple") and what rhymes with it. */
+interface Sounded {
+  claps: string
+  rhymes: readonly string[]
+}
 
 /** Two letters, or one before another, that have a sound of their own at the start of an English word. */
 const STARTS: readonly [RegExp, string][] = [
@@ -36,10 +43,39 @@ const HELD = new Set('s sh f m n l r th v z w y h'.split(' '))
 const drawn = (sound: string): string =>
   HELD.has(sound) ? `${sound}-${sound}-${sound}` : `${sound}, ${sound}, ${sound}`
 
+/** What can be asked of the sound of a food's word; nothing of one that Lea cannot clap. */
+export function soundValues(card: Sounded): Values {
+  const said = card.claps.replaceAll('-', '')
+  const beats = card.claps.split(/[- ]/)
+  const sound = firstSound(said)
+  const other = sound === 'm' ? 's' : 'm'
+  const [rhyme] = card.rhymes
+  const capital = (text: string): string => text.replace(/^\p{Ll}/u, (c) => c.toUpperCase())
+  return {
+    sounded: said,
+    Sounded: capital(said),
+    ...(beats.length > 1 && {
+      claps: beats.join(' · '),
+      clapCount: String(beats.length),
+      clapsOr: either(String(beats.length), String(beats.length + 1)),
+    }),
+    ...(rhyme !== undefined && {
+      rhyme,
+      rhymes: card.rhymes.join(', '),
+      rhymeOr: either(rhyme, NO_RHYME),
+    }),
+    ...(sound !== '' && {
+      firstSound: drawn(sound),
+      FirstSound: capital(drawn(sound)),
+      firstSoundOr: either(drawn(sound), drawn(other)),
+    }),
+  }
+}
+/** It rhymes with no food of the cards. */
+const NO_RHYME = 'table'
+
 /** What can be done with the sound of a food's word: clapped, rhymed, its first sound looked for. */
-export function soundLines(food: string): RoutineRow[] {
-  const card = foodCardOf(food)
-  if (!card) return []
+export function soundLines(card: Sounded): RoutineRow[] {
   const said = card.claps.replaceAll('-', '')
   const beats = card.claps.split(/[- ]/)
   const sound = firstSound(said)

@@ -11,6 +11,7 @@ import type { StepTalk } from '../../plan/model/step-talk'
 import type { StepTime } from '../../plan/model/task'
 import type { Beside } from './beside'
 import { anyone, localeIn, type Hearing } from './hearing'
+import { SCALING, scalingLines } from './scaling'
 import { asLine, askLine } from './turn-lines'
 
 const rowLines = (
@@ -50,6 +51,7 @@ export function reading(hearing: Hearing, talk: StepTalk): TalkLine[] {
   }
   return [
     ...rowLines(hearing, 'read', READ_LINES.slice(0, 1), values, localeIn(hearing)),
+    ...(anyone(hearing.months, SCALING) ? scalingLines(hearing.plan) : []),
     ...(talk.asks ?? []).flatMap((a) =>
       a.task === undefined && a.why !== 'own' ? [{ ...askLine(a), who: a.child }] : [],
     ),

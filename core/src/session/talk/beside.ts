@@ -6,6 +6,7 @@ import { doing } from '../../learn/line/doing'
 import { foodWords } from '../../learn/line/grammar'
 import { guessesOn, type Guess } from '../../learn/line/guesses'
 import type { TalkLine } from '../../learn/line/line'
+import { foodCardOf } from '../../learn/line/food-card'
 import { soundLines } from '../../learn/line/sounds'
 import { storyOf, storyPage, type Story } from '../../learn/line/stories'
 import { languageName, phraseIn } from '../../learn/glossary'
@@ -19,6 +20,17 @@ const GUESSES = 2
 const SOUNDS = 2
 /** Work whose outcome can be guessed and seen. */
 const SEEN_AFTER = ['topic-knife', 'topic-mash', 'topic-mix']
+/** The question that is one and the same as a sound line. */
+const SOUND_ASKS: Readonly<Record<string, string>> = {
+  'sound-clap': 'food-claps',
+  'sound-rhyme': 'food-rhyme',
+  'sound-first': 'food-first-sound',
+}
+function soundsOf(food: string): ReturnType<typeof soundLines> {
+  const card = foodCardOf(food)
+  return card ? soundLines(card) : []
+}
+
 /** A story is told to somebody of these ages. */
 const STORY = { from: 24, to: 96 }
 
@@ -164,8 +176,9 @@ export class Beside {
     )
     const lines = plan.bowls.find((b) => b.id === bowl)?.lines.filter((l) => uses.has(l.id)) ?? []
     for (const l of lines)
-      for (const row of soundLines(l.food)) {
+      for (const row of soundsOf(l.food)) {
         if (!anyone(months, row) || this.sounded.has(row.id) || this.sounded.has(l.food)) continue
+        if (plan.talk.some((t) => t.asks?.some((a) => a.line === SOUND_ASKS[row.id]))) continue
         this.sounds += 1
         this.sounded.add(row.id).add(l.food)
         return [{ id: row.id, kind: 'sound', says: row.says }]

@@ -1,5 +1,6 @@
 /** Guesses and what they came to, and what was said looking back. */
 import { guessAsked, guessLookedAt } from '../../learn/line/guesses'
+import type { GuessAsk } from '../../learn/line/line'
 import { LOOK_BACK_LINES } from '../../learn/line/looking-back'
 import type { Locale } from '../../learn/fact/saying'
 import type { Plan } from '../../plan/model/plan'
@@ -22,6 +23,12 @@ function askedIn(plan: Plan, guess: string): { says: string; truth?: string } {
         return { says: l.says, ...(l.guess.truth !== undefined && { truth: l.guess.truth }) }
   return { says: guessAsked(guess) }
 }
+
+/** Every guess that this plan asks, by its id. */
+export const guessAsks = (plan: Plan): Map<string, GuessAsk> =>
+  new Map(
+    scriptOf(plan).flatMap((s) => s.lines.flatMap((l) => (l.guess ? [[l.guess.id, l.guess] as const] : []))),
+  )
 
 /** Every guess of a session with who said what; "You said 6. It was 5." where it is known. */
 export const guessedRows = (plan: Plan, state: Pick<TableState, 'guesses'>): GuessedRow[] =>

@@ -9,6 +9,7 @@ import type { Plan } from '../../plan/model/plan'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { TableTurn } from '../table'
+import { guessAsks } from './guessed'
 import type { SayNow } from './say'
 
 export type ShowMoment =
@@ -22,26 +23,36 @@ export type ShowMoment =
   /** `food`, `to`: words whose pictures stand for it, and for where it goes or what is done. */
   | { kind: 'turn'; tool: string; food: string | null; to: string | null }
   | { kind: 'wait'; wait: WaitKind }
+  /** Pictures of the session out of their order: which came first? */
+  | { kind: 'order'; pictures: string[] }
   | { kind: 'done'; pictures: string[] }
 
 /** So many pictures of the session are put in order at the end. */
 const LOOK_BACK = 3
 
+/** Seconds that a moment is shown before the next; children need time to put pictures in order. */
+export const showSeconds = (kind: ShowMoment['kind']): number => (kind === 'order' ? 25 : 8)
+
 /**
  * @param say what the leader's screen says at this moment
  * @param turn whose turn it is; null where nobody has one
  * @param blocked something stands before the step: the children see the step only
+ * @param guessed the guesses that somebody made, looked at again at the end
  */
 export function showMoments(
   plan: Plan,
   step: string,
   talk: StepTalk | null,
   say: SayNow,
-  { turn, blocked }: { turn: TableTurn | null; blocked: boolean },
+  {
+    turn,
+    blocked,
+    guessed = [],
+  }: { turn: TableTurn | null; blocked: boolean; guessed?: readonly string[] },
 ): ShowMoment[] {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const here = plan.schedule[at]
-  if (!here) return [{ kind: 'done', pictures: lookBack(plan) }]
+  if (!here) return lookingBack(plan, guessed)
   if (blocked) return [{ kind: 'ready', picture: here.picture }]
   const task = plan.tasks.find((t) => t.id === turn?.task)
   if (task?.technique === 'wash-hands') return [{ kind: 'wash' }]
@@ -54,7 +65,7 @@ export function showMoments(
       return [{ kind: 'now-next', now: here.picture, next: plan.schedule[at + 1]?.picture ?? null }]
     return []
   })
-  if (!task) return [...opening, ...waiting(plan, step, at)]
+  if (!task) return [...opening, ...waiting(plan, step, at, guessed)]
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
   const food = bowl?.lines.find((l) => l.id === task.uses[0])?.food ?? null
   const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
@@ -68,14 +79,14 @@ const pictured = (food: string): string | null => glossaryRow(foodWord(food))?.i
 const wordIdOf = (talk: StepTalk | null, english: string): string =>
   talk?.words.find((w) => w.word === english)?.id ?? ''
 
-function waiting(plan: Plan, step: string, at: number): ShowMoment[] {
+function waiting(plan: Plan, step: string, at: number, guessed: readonly string[]): ShowMoment[] {
   const wait = plan.tasks.find((t) => t.step === step && t.mode === 'WAIT')
   if (wait) {
     const foods = plan.bowls.flatMap((b) => b.lines).map((l) => l.food)
     return [{ kind: 'wait', wait: waitKind(wait, foods) }]
   }
   return at === plan.schedule.length - 1
-    ? [{ kind: 'done', pictures: lookBack(plan) }]
+    ? lookingBack(plan, guessed)
     : [
         {
           kind: 'now-next',
@@ -85,8 +96,21 @@ function waiting(plan: Plan, step: string, at: number): ShowMoment[] {
       ]
 }
 
-/** Pictures of a few steps, the first and the last among them, to be put in order. */
-function lookBack(plan: Plan): string[] {
+/** At the end: what was guessed beside what it was, three pictures to put in order, and the order they came in. */
+function lookingBack(plan: Plan, guessed: readonly string[]): ShowMoment[] {
+  const asks = guessAsks(plan)
+  const pictures = picturesOf(plan)
+  const guesses = guessed.flatMap((id): ShowMoment[] => {
+    const guess = asks.get(id)
+    return guess ? [{ kind: 'guess', guess }] : []
+  })
+  const mixed = [...pictures.slice(1), ...pictures.slice(0, 1)]
+  const order: ShowMoment[] = new Set(pictures).size > 2 ? [{ kind: 'order', pictures: mixed }] : []
+  return [...guesses, ...order, { kind: 'done', pictures }]
+}
+
+/** Pictures of a few steps as they came, the first and the last among them. */
+function picturesOf(plan: Plan): string[] {
   const steps = plan.schedule.slice(1)
   const pick = [0, Math.floor((steps.length - 1) / 2), steps.length - 1]
   return [...new Set(pick)].slice(0, LOOK_BACK).flatMap((i) => steps[i]?.picture ?? [])

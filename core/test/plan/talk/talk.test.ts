@@ -230,7 +230,7 @@ describe('what was noted', () => {
         .filter((a) => a.child === ask?.child && a.why === 'due')
         .map((a) => a.target),
     ).toContain(ask?.target)
-    expect(TARGETS.length).toBe(132)
+    expect(TARGETS.length).toBe(138)
   })
 })
 

@@ -1,6 +1,7 @@
 /** The children's screen: a moment for every state of every table, in pictures, and nothing of anybody's name or health. */
 import { describe, expect, it } from 'vitest'
 import { glossaryRow } from '../../../src/learn/glossary'
+import { guessAsks } from '../../../src/session/talk/guessed'
 import { sayNow } from '../../../src/session/talk/say'
 import { showMoments, type ShowMoment } from '../../../src/session/talk/show'
 import { nextTurn, tableTasks } from '../../../src/session/table'
@@ -17,6 +18,7 @@ const KINDS: readonly ShowMoment['kind'][] = [
   'now-next',
   'turn',
   'wait',
+  'order',
   'done',
 ]
 const turnEvent = (turn: string, child: string, n: number): TableEvent => ({
@@ -58,6 +60,31 @@ describe('the children’s screen', () => {
         }
       }
     for (const kind of KINDS) if (kind !== 'ready') expect(seen, kind).toContain(kind)
+  })
+  it('looks back at the end: each guess that was made, three pictures out of order, then in the order they came', () => {
+    for (const { plan, recipe } of tables()) {
+      const asked = [...guessAsks(plan).keys()]
+      const say = sayNow(plan, null, '', null)
+      const end = showMoments(plan, 'no such step', null, say, { turn: null, blocked: false, guessed: asked })
+      expect(end.filter((m) => m.kind === 'guess').map((m) => m.guess.id)).toEqual(asked)
+      const order = end.find((m) => m.kind === 'order')
+      const done = end.at(-1)
+      if (done?.kind !== 'done') return expect.unreachable(recipe.id)
+      if (order) {
+        expect(order.pictures).not.toEqual(done.pictures)
+        expect([...order.pictures].sort()).toEqual([...done.pictures].sort())
+      }
+    }
+  })
+  it('looks at no guess again that nobody made', () => {
+    const [t] = tables()
+    if (!t) return expect.unreachable('no table')
+    const end = showMoments(t.plan, 'no such step', null, sayNow(t.plan, null, '', null), {
+      turn: null,
+      blocked: false,
+      guessed: ['no such guess'],
+    })
+    expect(end.map((m) => m.kind)).not.toContain('guess')
   })
   it('shows the step alone while something stands before it', () => {
     const [t] = tables()

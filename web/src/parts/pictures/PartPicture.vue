@@ -1,12 +1,13 @@
 <script setup lang="ts">
-/** Wholes as circles in equal parts that fill scoop by scoop; under them the same as a bar, and another way to say it. */
+/** Wholes as circles in equal parts that fill scoop by scoop, the same amount in fewer parts laid over; beside it the bar on its line. */
 import { computed } from 'vue'
 import type { PartPicture } from '@lea/core/session'
+import PartLine from './PartLine.vue'
 
 const props = withDefaults(
-  /** `bare`: the amount stands beside it in figures. */
-  defineProps<{ picture: PartPicture; size?: number; bare?: boolean }>(),
-  { size: 56, bare: false },
+  /** `bare`: the amount stands beside it in figures; `lined`: with the bar on its number line. */
+  defineProps<{ picture: PartPicture; size?: number; bare?: boolean; lined?: boolean }>(),
+  { size: 56, bare: false, lined: false },
 )
 
 /** A slice of a circle of radius 10 around 12, 12: part i of n, from the top, clockwise. */
@@ -43,24 +44,29 @@ const tone = (i: number, whole: { filled: number; wanted: number }): string =>
         :stroke-dasharray="i < w.wanted ? undefined : '1 1.2'"
         stroke-linejoin="round"
       />
+      <template v-if="picture.same?.whole === n">
+        <path
+          v-for="i in picture.same.filled"
+          :key="`over ${i}`"
+          :d="slice(i - 1, picture.same.parts)"
+          fill="none"
+          class="stroke-ochre"
+          stroke-width="1.800"
+          stroke-linejoin="round"
+        />
+      </template>
     </svg>
+    <PartLine
+      v-if="lined"
+      :picture="picture"
+      :style="{ height: `${Math.max(44, size * 0.9)}px` }"
+      class="min-w-0"
+    />
     <figcaption class="leading-tight">
-      <strong v-if="!bare" class="numeral block" :class="size > 99 ? 'text-5xl' : 'text-lg'">{{
-        picture.label
-      }}</strong>
-      <span v-if="picture.same" class="flex items-center gap-1 text-sm">
-        the same as {{ picture.same.label }}
-        <svg viewBox="0 0 24 24" width="24" height="24" class="text-ink" aria-hidden="true">
-          <path
-            v-for="i in picture.same.parts"
-            :key="i"
-            :d="slice(i - 1, picture.same.parts)"
-            :class="i <= picture.same.filled ? 'fill-indigo' : 'fill-white'"
-            stroke="currentColor"
-            stroke-width="0.9"
-          />
-        </svg>
-      </span>
+      <strong v-if="!bare" class="numeral block text-lg">{{ picture.label }}</strong>
+      <span v-if="picture.same" class="numeral" :class="size > 99 ? 'text-5xl' : ''">{{
+        picture.same.says
+      }}</span>
     </figcaption>
   </figure>
 </template>

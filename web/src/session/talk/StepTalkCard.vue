@@ -3,7 +3,7 @@
 import { computed, ref } from 'vue'
 import type { StepTalk } from '@lea/core/plan'
 import { LINE_KINDS, LINE_KIND_WORDS, type LineKind } from '@lea/core/learn'
-import { type TalkMoment, amountPicture, childrenIn } from '@lea/core/session'
+import { type TalkMoment, factPicture, childrenIn } from '@lea/core/session'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
 import { useAuthStore } from '../../stores/auth'
@@ -26,10 +26,7 @@ interface Own {
 }
 const own = ref<Own>({ says: '', answer: '', child: '', line: 'question' })
 /** The amount of the step's idea, as a picture of its parts. */
-const picture = computed(() => {
-  const { fact } = props.talk
-  return fact?.kind === 'scoop' ? amountPicture(fact) : null
-})
+const picture = computed(() => factPicture(props.talk.fact))
 const words = computed(() => [...props.talk.words, ...(props.talk.pair ?? [])])
 const step = computed(() => session.plan?.schedule.find((s) => s.step === props.talk.step))
 const canChange = computed(() => auth.isLeader() && !session.frozen)
@@ -101,7 +98,7 @@ function keepOwn(): void {
             talk.ideas.find((i) => i.id === talk.idea)?.says ?? 'only words'
           }}</span>
         </div>
-        <PartPicture v-if="picture" :picture="picture" :size="36" class="mt-1" />
+        <PartPicture v-if="picture" :picture="picture" :size="36" lined class="mt-1" />
         <ul class="mt-2">
           <TalkLine v-for="r in moment.rows" :key="r.key" :row="r" :step="talk.step" />
           <li v-if="(talk.asks ?? []).length === 0" class="border-t border-line py-1.5 text-soft">

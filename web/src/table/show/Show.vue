@@ -4,11 +4,11 @@
  * back, and shows nothing of anybody's health.
  */
 import { X } from '@lucide/vue'
-import { useIntervalFn, useNow } from '@vueuse/core'
+import { useNow, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { matLook } from '@lea/core/craft'
-import { showMoments, waitLeft } from '@lea/core/session'
+import { showMoments, showSeconds, waitLeft } from '@lea/core/session'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
@@ -36,21 +36,22 @@ const moments = computed(() =>
     ? showMoments(plan.value, step.value, talk.value, say.value, {
         turn: blocked.value ? null : (turn.value?.turn ?? null),
         blocked: blocked.value,
+        guessed: Object.keys(table.state.guesses),
       })
     : [],
 )
 /** Moments of one place come one after the other and rest at the last: the turn, or the wait. */
-const SECONDS = 8
 const at = ref(0)
+const moment = computed(() => moments.value[Math.min(at.value, moments.value.length - 1)] ?? null)
+const seconds = computed(() => showSeconds(moment.value?.kind ?? 'ready') * 1000)
+const onward = useTimeoutFn(() => {
+  if (at.value < moments.value.length - 1) at.value += 1
+}, seconds)
 watch(
   () => say.value.key,
   () => (at.value = 0),
 )
-useIntervalFn(
-  () => (at.value = Math.min(at.value + 1, Math.max(0, moments.value.length - 1))),
-  SECONDS * 1000,
-)
-const moment = computed(() => moments.value[Math.min(at.value, moments.value.length - 1)] ?? null)
+watch([() => say.value.key, at, () => moments.value.length], () => onward.start())
 const next = computed(() =>
   tasks.value
     .flatMap((t) => t.turns)

@@ -94,6 +94,25 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
       ></span>
       <Hourglass v-else class="size-[30vh]" aria-hidden="true" />
     </div>
+    <div v-else-if="moment.kind === 'order'" class="grid place-items-center gap-[5vh]">
+      <span class="flex flex-wrap items-center justify-center gap-[3vw]">
+        <Picture
+          v-for="(p, i) in moment.pictures"
+          :key="i"
+          :name="p"
+          class="size-[34vh] rounded-patch border-4 border-line p-3"
+        />
+      </span>
+      <span class="flex items-center gap-[3vw]" aria-hidden="true">
+        <template v-for="(_, i) in moment.pictures" :key="i">
+          <ArrowRight v-if="i > 0" class="size-[7vh]" />
+          <span
+            class="numeral grid size-[14vh] place-items-center rounded-patch border-4 border-dashed border-soft text-[8vh]"
+            >{{ i + 1 }}</span
+          >
+        </template>
+      </span>
+    </div>
     <div v-else class="flex flex-wrap items-center justify-center gap-[3vw]">
       <Picture
         v-for="(p, i) in moment.pictures"

@@ -48,7 +48,7 @@ const any = computed(() => props.row.task.measured?.by === 'scoop' && props.row.
     </div>
     <div class="flex items-center justify-center gap-[5vw]">
       <span class="numeral text-[26vh] leading-none" aria-live="polite">{{ row.count }}</span>
-      <PartPicture v-if="picture" :picture="picture" :size="150" />
+      <PartPicture v-if="picture" :picture="picture" :size="150" bare lined />
       <span class="ml-auto flex gap-3" aria-hidden="true">
         <span
           v-for="(c, i) in next"

@@ -60,7 +60,7 @@ const lineName = (row: TableTask): string => {
         <span class="numeral text-4xl"><Amount :text="shown.running" /></span> {{ shown.unitWord }}
       </span>
       <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
-      <PartPicture v-if="picture" class="ml-auto" :picture="picture" bare />
+      <PartPicture v-if="picture" class="ml-auto" :picture="picture" bare lined />
       <MeasurePicture
         v-if="shown.scoop && !anyCup(shown)"
         class="h-20 w-32"

@@ -1,6 +1,7 @@
 /** What there is to talk of in each piece of work of a step: the work, its sort, the food that is in the hand, the wait. */
 import { aboutWork } from '../../../learn/line/about'
 import { foodCardOf } from '../../../learn/line/food-card'
+import { storyOf } from '../../../learn/line/stories'
 import type { RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl, PlanLine } from '../../model/line'
@@ -28,7 +29,7 @@ export function tellFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, dr
     const id = `tell:${task.mode === 'WAIT' ? 'wait-' : ''}${task.technique}${line ? `:${line.id}` : ''}`
     if (seen.has(id)) return []
     seen.add(id)
-    const about = questionKeys(task, line, foodsBy(draft, step))
+    const about = questionKeys(task, line, foodsBy(draft, step), draft.recipe.title)
     const food =
       line ??
       (task.technique === 'taste'
@@ -50,8 +51,14 @@ export const tasted = (bowl: Pick<Bowl, 'lines'>): PlanLine | undefined =>
   bowl.lines.find((l) => foodCardOf(l.food)?.tasted === true)
 
 /** Keys of the questions of a task. */
-function questionKeys(task: Task, line: PlanLine | undefined, foods: readonly string[]): string[] {
-  if (task.mode === 'WAIT') return [`wait-${waitKind(task, foods)}`]
+function questionKeys(
+  task: Task,
+  line: PlanLine | undefined,
+  foods: readonly string[],
+  title: string,
+): string[] {
+  if (task.mode === 'WAIT')
+    return [`wait-${waitKind(task, foods)}`, 'wait-feel', ...(storyOf(title) ? ['wait-story'] : [])]
   // A showing is watched; of other work of an adult it can be asked why it is one's.
   if (task.mode === 'ADULT') return task.shows === undefined ? ['topic-adult'] : []
   const { technique } = task
