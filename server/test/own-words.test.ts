@@ -37,6 +37,15 @@ describe('words as a file', () => {
     expect(csv).not.toMatch(/(^|,)=1/m)
     expect(wordsFromCsv(csv).words[0]?.home[0]?.word).toBe('=1+1')
   })
+  it('a file of a US setting holds what homes there say, and comes back as Lea’s own English', () => {
+    const of = (country?: string) =>
+      wordsFromCsv(wordsToCsv([], ['es'], country)).words.find((w) => w.id === 'aubergine')
+    const potato = (country?: string) =>
+      wordsFromCsv(wordsToCsv([], ['es'], country)).words.find((w) => w.id === 'potato')?.home[0]?.word
+    expect([potato('us'), potato('uk'), potato()]).toEqual(['la papa', 'la patata', 'la patata'])
+    // "eggplant" and "aubergine" are both Lea's: neither becomes an own word of the setting.
+    expect([of('us')?.english, of('uk')?.english]).toEqual([undefined, undefined])
+  })
   it('a row at fault is named by its line, a heading that is missing too', () => {
     const bad =
       'id,kind,english,language,word\nmilk,food,milk,so,caano\nmilk,food,milk,klingon!,x\n!,food,a,so,b\n'

@@ -19,7 +19,8 @@ export type Fact =
       measures?: Ratio[]
     }
   /** `aloud`: numbers said in time to an action, not things to touch. */
-  | { kind: 'count'; food: string; n: number; aloud?: true }
+  /** `each`: so many for each child, not for the table. */
+  | { kind: 'count'; food: string; n: number; aloud?: true; each?: true }
   | { kind: 'share'; food: string; n: number; people: number; cuttable?: true }
   | { kind: 'timer'; minutes: number; start: string }
   /** The steps by name, and which of them this is, from 1. */

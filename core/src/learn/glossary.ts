@@ -76,7 +76,8 @@ export const glossaryRow = (id: string): GlossaryRow | undefined => ROWS.get(id)
 export const GLOSSARY_ROWS: readonly GlossaryRow[] = [...ROWS.values()]
 
 /** A phrase in a home language; null where Lea has none. */
-export const phraseIn = (id: string, language: string): HomeWord | null => new Glossary().home(id, language)
+export const phraseIn = (id: string, language: string, locale?: Locale): HomeWord | null =>
+  new Glossary([], locale).home(id, language)
 
 /** Lea's words with a setting's own over them. */
 export class Glossary {
@@ -115,7 +116,10 @@ export class Glossary {
         askSpeaker: own.checked !== true,
       }
     const row = ROWS.get(id)
-    const word = row?.[language]
+    // As homes in the US say it, where that is another word.
+    const there = `${language}_us`
+    const key = this.locale === 'en-US' && row?.[there] ? there : language
+    const word = row?.[key]
     if (!row || !word || !LANGUAGES[language]) return null
     const roman = row[`${language}_roman`]
     return {
@@ -123,10 +127,17 @@ export class Glossary {
       word,
       ...(roman ? { roman } : {}),
       rightToLeft: runsRightToLeft(word),
-      askSpeaker: row.confidence === 'M' || row.confidence.includes(language),
+      askSpeaker: wantsSpeaker(row.confidence, key),
     }
   }
 }
+
+/** `M`: every word of the row; `M(cy;ur_roman)`: the word, or its reading, of these languages. */
+const wantsSpeaker = (confidence: string, key: string): boolean =>
+  confidence === 'M' ||
+  (/\((.*)\)/.exec(confidence)?.[1]?.split(';') ?? []).some(
+    (k) => k.trim() === key || k.trim() === `${key}_roman`,
+  )
 
 const plainWord = (text: string): string => text.replace(/\s*\([^)]*\)\s*/g, ' ').trim()
 

@@ -1,5 +1,6 @@
 export { TASTING_WORDS } from './acts'
 export { answerFact } from './fact/answer'
+export { localeFor } from './fact/saying'
 export { FACT_KINDS, FactError, type PlainFact } from './fact/fields'
 export {
   GLOSSARY_ROWS,

@@ -98,7 +98,7 @@ export interface RecipeTask {
   mode: Mode
   /** The lines that are measured here, one task each; turns are then scoops. */
   measures?: boolean
-  /** Of the lines that the step takes up those that are measured here; all of them where it is not said. */
+  /** Of the lines that the step takes up those that are measured here, or that this work is done to; all of them where it is not said. */
   lines?: string[] | undefined
   /** Turns of a shared task that is not measured (say, 24 stirs); default one for each child. */
   turns?: number

@@ -107,4 +107,15 @@ describe('the words of home', () => {
       for (const id of ['hello', 'what-call-home', 'thank-you', 'your-turn', 'is-it-hot', 'wash-your-hands'])
         expect(phraseIn(id, l)?.word, `${id} ${l}`).toBeTruthy()
   })
+  it('in the US say what homes there say, Spanish of Spain in the UK, and ask a speaker by the very word', () => {
+    const [us, uk] = [new Glossary([], 'en-US'), new Glossary([], 'en-GB')]
+    expect(us.home('potato', 'es')?.word).toBe('la papa')
+    expect(uk.home('potato', 'es')?.word).toBe('la patata')
+    expect(us.home('apple', 'es')?.word).toBe(uk.home('apple', 'es')?.word)
+    expect(us.home('potato', 'fr')?.word).toBe(uk.home('potato', 'fr')?.word)
+    // The doubt is about the US word, not about the Spanish one.
+    expect([us.home('sweetcorn', 'es')?.askSpeaker, uk.home('sweetcorn', 'es')?.askSpeaker]).toEqual([true, false])
+    for (const row of GLOSSARY_ROWS)
+      if (row['es_us'] !== undefined) expect(row['es_us'], row.id).not.toBe(row['es'])
+  })
 })

@@ -4,7 +4,7 @@
  */
 import Papa from 'papaparse'
 import { ValidationError } from 'yup'
-import { GLOSSARY_ROWS, Glossary, type OwnWord } from '@lea/core/learn'
+import { GLOSSARY_ROWS, Glossary, localeFor, type OwnWord } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
 
 const COLUMNS = ['id', 'kind', 'english', 'language', 'word', 'reading', 'checked'] as const
@@ -16,9 +16,13 @@ export interface RowFault {
   says: string
 }
 
-/** Every word Lea and the setting have in these languages; a word that is missing stands empty, to be filled in. */
-export function wordsToCsv(own: readonly OwnWord[], languages: readonly string[]): string {
-  const glossary = new Glossary(own)
+/** Every word Lea and the setting have in these languages, as its country says it; a word that is missing stands empty, to be filled in. */
+export function wordsToCsv(
+  own: readonly OwnWord[],
+  languages: readonly string[],
+  country?: string,
+): string {
+  const glossary = new Glossary(own, localeFor(country))
   const ids = [...new Set([...GLOSSARY_ROWS.map((r) => r.id), ...own.map((w) => w.id)])]
   const rows = ids.flatMap((id) =>
     languages.map((language): Row => {
@@ -75,7 +79,8 @@ const KNOWN = new Map(GLOSSARY_ROWS.map((r) => [r.id, r]))
 function take(words: Map<string, OwnWord>, row: Row): void {
   const before = words.get(row.id)
   const shipped = KNOWN.get(row.id)
-  const english = row.english && row.english !== shipped?.['en-GB'] ? row.english : before?.english
+  const ours = [shipped?.['en-GB'], shipped?.['en-US']]
+  const english = row.english && !ours.includes(row.english) ? row.english : before?.english
   const word = ownWordSchema.validateSync(
     {
       id: row.id,

@@ -5,6 +5,7 @@ import { ownWordSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
 import { listChildren, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
+import { getSetting } from '../db/settings'
 import { listWords, removeWord, saveWord } from '../db/own-words'
 import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
@@ -40,7 +41,9 @@ export function wordRoutes({ pool }: AppContext): Router {
         ...words.flatMap((w) => w.home.map((h) => h.language)),
       ]
       const languages = asked.length > 0 ? asked : spoken
-      return wordsToCsv(words, [...new Set(languages.length > 0 ? languages : Object.keys(LANGUAGES))])
+      const { rules } = await getSetting(db)
+      const wanted = languages.length > 0 ? languages : Object.keys(LANGUAGES)
+      return wordsToCsv(words, [...new Set(wanted)], rules.country)
     })
     res.type('text/csv; charset=utf-8').attachment('words.csv').send(csv)
   })

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import { Glossary } from '@lea/core/learn'
+import { Glossary, localeFor } from '@lea/core/learn'
 import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
 
@@ -11,7 +11,7 @@ export function useGlossary(): { glossary: ComputedRef<Glossary>; languages: Com
     () =>
       new Glossary(
         settingStore.setting?.words ?? [],
-        session.plan?.locale ?? (settingStore.setting?.rules.country === 'us' ? 'en-US' : 'en-GB'),
+        session.plan?.locale ?? localeFor(settingStore.setting?.rules.country),
       ),
   )
   const languages = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Words of the setting: a family's own word, a language Lea has none of; one by one, or as a file to hand to a speaker. */
 import { computed, ref } from 'vue'
-import { GLOSSARY_ROWS, Glossary, languageName, runsRightToLeft } from '@lea/core/learn'
+import { GLOSSARY_ROWS, Glossary, languageName, localeFor, runsRightToLeft } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
 import { ApiFault, inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
@@ -9,7 +9,7 @@ import { useSettingStore } from '../stores/setting'
 
 const settingStore = useSettingStore()
 const own = computed(() => settingStore.setting?.words ?? [])
-const glossary = computed(() => new Glossary(own.value))
+const glossary = computed(() => new Glossary(own.value, localeFor(settingStore.setting?.rules.country)))
 const choices = computed(() =>
   [...new Set([...GLOSSARY_ROWS.map((r) => r.id), ...own.value.map((w) => w.id)])]
     .map((id) => ({ id, english: glossary.value.english(id), kind: glossary.value.kind(id) ?? '' }))

@@ -37,6 +37,8 @@ interface Ladder {
 }
 
 export type Locale = 'en-GB' | 'en-US'
+/** UK or US words, by a setting's country; UK where none is said. */
+export const localeFor = (country: string | undefined): Locale => (country === 'us' ? 'en-US' : 'en-GB')
 /** What a saying may speak of, by name. Not there: nothing is said of it. */
 export type Values = Record<string, string | undefined>
 export type ValuesOf = (f: PlainFact, d: Derived, locale: Locale) => Values

@@ -1,6 +1,7 @@
 /** What may be said of scoops, jugs and a recipe made larger. Formulas: learning.md B0, B1, B3. */
 import type Fraction from 'fraction.js'
 import { parseRatio, ratio, toMixed } from '../../amount/ratio'
+import { UNIT_IDS } from '../../amount/units'
 import { amountOf, has, fieldList, wholeOf, wordOf, type PlainFact, textField } from './fields'
 import { measureOf, unitText, withUnit } from './measured'
 import type { Locale, Values, ValuesOf } from './saying'
@@ -176,7 +177,11 @@ export const jug: ValuesOf = (f, d, locale): Values => {
     ends: yes(fill === 'empty' || fill === 'full'),
     between: yes(!exact && plain),
     toFill: when(text(d, 'toFill') !== '0', text(d, 'toFill')),
-    toFillText: when(text(d, 'toFill') !== '0', withUnitText(text(d, 'toFill'), unit)),
+    // With its unit where that is one of Lea's; a unit in somebody's own words stands in the question.
+    toFillText: when(
+      text(d, 'toFill') !== '0',
+      UNIT_IDS.includes(unit) ? withUnitText(text(d, 'toFill'), unit) : text(d, 'toFill'),
+    ),
     amount,
     capacity,
     amountText: withUnitText(amount, unit),

@@ -19,8 +19,13 @@ export const countValues: ValuesOf = (f, d): Values => {
   const words = { ...foodWords(things(food, whole ? n : 2)), one: things(food, 1) }
   if (!whole) return words
   const group = groupSize(n)
+  const each = f['each'] === true
   return {
     ...words,
+    have: each ? 'you have' : 'we have',
+    WeHave: each ? 'You have' : 'We have',
+    HaveWe: each ? 'Have you' : 'Have we',
+    our: each ? 'your' : 'our',
     n: String(n),
     some: yes(n >= 2),
     several: yes(n >= 3),
@@ -30,7 +35,7 @@ export const countValues: ValuesOf = (f, d): Values => {
     nOr: either(String(n), String(n > 1 ? n - 1 : n + 1)),
     moreOr: either(String(n + 1), String(n + 2)),
     fewerOr: when(n >= 2, either(String(n - 1), String(n))),
-    numeral: yes(n >= 1 && n <= 10),
+    numeral: yes(n >= 2 && n <= 10),
     toTen: when(n >= 5 && n < 10, text(d, 'toTen')),
     toTenOr: when(n >= 5 && n < 10, either(String(10 - n), String(11 - n))),
     fingers: when(n >= 2 && n <= 10, n <= 5 ? `${n - 1} and 1` : `5 and ${n - 5}`),
@@ -86,7 +91,7 @@ function visitors(n: number, people: number, locale: Locale): Values {
     plusWord: plus === 1 ? 'a visitor' : plus === 2 ? 'two visitors' : 'three visitors',
     plusCome: plus === 1 ? 'a visitor comes' : plus === 2 ? 'two visitors come' : 'three visitors come',
     plusPeople: String(all),
-    plusText: each > 0 ? `${each} each, ${n % all} left` : 'not one each: some have to be cut',
+    plusText: each > 0 ? `${each} each, ${n % all} left` : 'not one each: some of us share one',
     plusExact: known
       ? exact.compare(1) < 0
         ? partWord(exact.toFraction(), locale)
@@ -174,6 +179,7 @@ export const layers: ValuesOf = (f, d): Values => {
     middle: when(core.length === 3, core[1] ?? ''),
     bottomOr: either(a, last),
     topOr: either(last, a),
+    Last: last.replace(/^./, (c) => c.toUpperCase()),
     howMany: FEW_WORDS[core.length],
     orders: when(core.length >= 3 && core.length <= 4, text(d, 'orders')),
   }
@@ -191,6 +197,7 @@ export const tin: ValuesOf = (f, d): Values => {
   const [row, column] = [things('row', 2), things('column', 2)]
   const cut = grid && f['cut'] === true
   return {
+    tin: f['cut'] === true ? 'tin' : 'tray',
     total: String(total),
     countable: yes(grid),
     rows: when(grid, String(rows)),

@@ -201,6 +201,7 @@ export const shapeValues: ValuesOf = (f, d): Values => {
     square: yes(name === 'square'),
     symmetric: yes(text(d, 'symmetry') !== '0'),
     symmetry: text(d, 'symmetry'),
+    symmetryText: name === 'circle' ? 'through the middle, any way' : `${text(d, 'symmetry')} ways`,
   }
 }
 

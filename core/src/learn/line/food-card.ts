@@ -104,7 +104,8 @@ function valuesOfFood({ id, name, locale }: AskedFood): Values {
       row.place !== undefined && row.notPlace !== undefined
         ? capital(either(row.place, row.notPlace))
         : undefined,
-    seen: part !== undefined || row.us !== undefined ? 'yes' : undefined,
+    // Of salt and white sugar there is nothing to be seen that one would speak of.
+    seen: (row.us !== undefined && row.us !== 'no') || row.touch || row.smells ? 'yes' : undefined,
     // Of what is pressed, ground or dried nobody sees the part.
     plantPart: whole ? a(part) : undefined,
     partOr: whole ? either(a(part), a(other)) : undefined,

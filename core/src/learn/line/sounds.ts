@@ -85,7 +85,7 @@ export function soundLines(card: Sounded): RoutineRow[] {
       id: 'sound-clap',
       from: 30,
       to: 96,
-      says: `Clap it with me: ${card.claps.replaceAll('-', ' · ')}. How many claps?`,
+      says: `Clap it with me: ${beats.join(' · ')}. How many claps?`,
     })
   if (card.rhymes.length > 0)
     list.push({

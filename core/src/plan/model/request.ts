@@ -11,7 +11,7 @@ import type { FoodFact } from '../../food/foods'
 import type { TalkRule } from '../../learn/levels'
 import type { LanguageRule, OwnWord } from '../../learn/glossary'
 import type { TalkMark } from '../../learn/marks'
-import type { Locale } from '../../learn/fact/saying'
+import { localeFor, type Locale } from '../../learn/fact/saying'
 import type { Recipe } from '../../recipe/recipe'
 import type { CupboardItem } from './cupboard'
 import type { Decision, Measuring } from './decision'
@@ -141,4 +141,4 @@ export const MAX_CHILDREN = 30
 
 /** UK or US words of a plan. */
 export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale =>
-  request.rules.country === 'us' ? 'en-US' : 'en-GB'
+  localeFor(request.rules.country)

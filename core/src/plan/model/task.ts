@@ -23,6 +23,8 @@ export interface Task {
   technique: string
   name: string
   uses: string[]
+  /** The line that is worked on, of several in the step; null where it is not known. Plans frozen before 0.15 have none: the first then. */
+  hand?: string | null
   /** Ids of every food the hands meet here. */
   handles: string[]
   forms: TaskForm[]

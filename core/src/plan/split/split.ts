@@ -170,6 +170,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     technique: technique.id,
     name: technique.name,
     uses: line ? [line.id] : used.map((l) => l.id),
+    hand: (line ?? inHand(task, step, used))?.id ?? null,
     handles,
     forms: byChildren && mode !== 'ADULT' ? forms : [],
     barred: byChildren ? barred : [],
@@ -184,6 +185,14 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
   }
+}
+
+/** In pieces of work beside one another each has its own food: only where the recipe says which, it is known. */
+function inHand(task: RecipeTask, step: RecipeStep, used: readonly PlanLine[]): PlanLine | undefined {
+  const own = task.measures ? undefined : task.lines
+  if (own) return used.find((l) => own.includes(l.line))
+  const works = step.tasks.filter((t) => !t.measures && isByChildren(t.mode))
+  return used.length === 1 || works.length < 2 ? used[0] : undefined
 }
 
 /** The adult whom a person set down at this job, where they may stand there. */

@@ -50,7 +50,7 @@ const taskSchema = yup
     ),
     mode: oneOf(MODES, 'Mode'),
     measures: yup.boolean().optional(),
-    lines: listOf(id('Line that is measured'), 'Lines that are measured', 40).optional().default(undefined),
+    lines: listOf(id('Line of this task'), 'Lines of this task', 40).optional().default(undefined),
     turns: maybeWhole('Turns', 1, 200),
     seconds,
     place: place.optional(),

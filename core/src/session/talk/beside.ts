@@ -61,7 +61,7 @@ export class Beside {
 
   greetings(): TalkLine[] {
     return [...this.languages().keys()].flatMap((language): TalkLine[] => {
-      const hello = phraseIn('hello', language)
+      const hello = phraseIn('hello', language, localeIn(this.hearing))
       if (!hello) return []
       return [
         {

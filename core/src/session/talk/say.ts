@@ -56,7 +56,7 @@ export function sayNow(
     ? []
     : [
         ...slots.filter((s) => s.moment === 'read' || s.moment === 'begin').flatMap(firsts),
-        ...(hasTurns ? waits(plan, slots.slice(0, first), true) : []),
+        ...(hasTurns ? waits(plan, slots.slice(0, first), true, true) : []),
       ]
   if (gated && (now !== null || !hasTurns))
     return {
@@ -80,11 +80,18 @@ export function sayNow(
   }
 }
 
-/** What is said in waits; a showing is talk of its own only where nobody has a turn. */
-function waits(plan: Plan, slots: readonly Slot[], hasTurns: boolean): TalkLine[] {
-  const modes = new Map(plan.tasks.map((t) => [t.id, t.mode]))
+/**
+ * What is said in waits; a showing is talk of its own only where nobody has a turn, and an adult's work only after the turns.
+ * @param during turns are still to come
+ */
+function waits(plan: Plan, slots: readonly Slot[], hasTurns: boolean, during = false): TalkLine[] {
+  const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   return slots
-    .filter((s) => s.moment === 'wait' && (!hasTurns || modes.get(s.turn ?? '') === 'WAIT'))
+    .filter((s) => {
+      const task = tasks.get(s.turn ?? '')
+      if (s.moment !== 'wait') return false
+      return !hasTurns || task?.mode === 'WAIT' || (!during && task?.shows === undefined)
+    })
     .flatMap((s) => s.lines)
 }
 

@@ -12,14 +12,14 @@ const TIMES: Readonly<Record<string, string>> = {
 const LINES = 3
 export const SCALING = { id: 'read-scale', from: 66 } as const
 
-/** "We make twice as much of everything. Oats: 1 cup becomes 2 cups. …"; none where the factor has no plain word. */
+/** "We make twice as much of everything. Oats: 1 cup, for us 2 cups. …"; none where the factor has no plain word. */
 export function scalingLines(plan: Plan): TalkLine[] {
   const [bowl] = plan.bowls
   const times = bowl && plan.bowls.length === 1 ? TIMES[bowl.factor] : undefined
   if (!bowl || times === undefined) return []
   const becomes = bowl.lines.flatMap((l) =>
     l.swappedFrom === undefined && l.byEye === undefined && l.recipeText !== '' && l.recipeText !== l.text
-      ? [`${l.name.replace(/^\p{Ll}/u, (c) => c.toUpperCase())}: ${l.recipeText} becomes ${l.text}.`]
+      ? [`${l.name.replace(/^\p{Ll}/u, (c) => c.toUpperCase())}: ${l.recipeText}, for us ${l.text}.`]
       : [],
   )
   if (becomes.length === 0) return []

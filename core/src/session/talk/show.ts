@@ -6,6 +6,7 @@ import { glossaryRow, type HomeWord } from '../../learn/glossary'
 import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
+import { foodInHand } from '../../plan/talk/facts/in-hand'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { TableTurn } from '../table'
@@ -67,7 +68,7 @@ export function showMoments(
   })
   if (!task) return [...opening, ...waiting(plan, step, at, guessed)]
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
-  const food = bowl?.lines.find((l) => l.id === task.uses[0])?.food ?? null
+  const food = (bowl && foodInHand(task, bowl)?.food) ?? null
   const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
   const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
   return [...opening, { kind: 'turn', tool, food: food === null ? null : pictured(food), to }]

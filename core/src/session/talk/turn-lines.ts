@@ -10,10 +10,11 @@ import { valuesOf } from '../../learn/fact/answer'
 import { sentence, type Locale, type Values } from '../../learn/fact/saying'
 import type { Fact } from '../../learn/facts'
 import { scoopFact } from '../../plan/talk/facts/measured-facts'
-import { foodInHand, tasted } from '../../plan/talk/facts/tell-facts'
+import { foodInHand, spokenName } from '../../plan/talk/facts/in-hand'
+import { tasted } from '../../plan/talk/facts/tell-facts'
 import type { Plan } from '../../plan/model/plan'
 import type { Ask, StepTalk } from '../../plan/model/step-talk'
-import type { Task } from '../../plan/model/task'
+import type { Task, Turn } from '../../plan/model/task'
 import type { Hearing } from './hearing'
 
 export interface TurnAt {
@@ -47,17 +48,26 @@ const SONG: TalkLine = { id: 'song', kind: 'routine', says: WASHING_SONG.map((l)
 function askedNow(plan: Plan, talk: StepTalk, task: Task, { child, key }: TurnAt): TalkLine[] {
   const first = plan.turns.find((t) => t.task === task.id && t.child === child)?.id === key
   if (!first) return []
-  const firstOfStep = plan.turns.find(
-    (t) => t.child === child && plan.tasks.some((x) => x.id === t.task && x.step === task.step),
-  )
+  const { step } = task
+  const inStep = plan.tasks.filter((x) => x.step === step)
+  const firstIn = (tasks: readonly Task[]): Turn | undefined =>
+    plan.turns.find((t) => t.child === child && tasks.some((x) => x.id === t.task))
+  // At a tap in the middle of it all only the washing is spoken of: what else is asked waits for the work, or for the wait.
+  const work = firstIn(inStep.filter(works))
+  const waits = inStep.some((x) => x.mode === 'WAIT' || x.mode === 'ADULT')
   return (talk.asks ?? []).flatMap((a) => {
     if (a.child !== null && a.child !== child) return []
     // With the first step stands what is asked while the recipe is read.
-    const reading = a.why !== 'own' && task.step === plan.schedule[0]?.step
-    if (a.task === undefined ? reading || firstOfStep?.id !== key : a.task !== task.id) return []
+    const own = a.why === 'own'
+    const reading = !own && step === plan.schedule[0]?.step
+    const at = work ?? (own || !waits ? firstIn(inStep) : undefined)
+    if (a.task === undefined ? reading || at?.id !== key : a.task !== task.id) return []
     return [askLine(a)]
   })
 }
+
+/** Work on the food, and not a wash. */
+export const works = (task: Task): boolean => task.technique !== 'wash-hands'
 
 /** A question with its rungs, or words of one's own. */
 export function askLine(ask: Ask): TalkLine {
@@ -86,7 +96,7 @@ function commentLines(
   const locale = localeOf(plan)
   const lines = plan.bowls.find((b) => b.id === bowl)
   const food = lines && (foodInHand(task, lines) ?? (task.technique === 'taste' ? tasted(lines) : undefined))
-  const values = food ? foodValues(food.food, food.name, locale) : undefined
+  const values = food ? foodValues(food.food, spokenName(food), locale) : undefined
   const [work = '', sort = ''] = aboutWork(task.technique)
   const found = [
     factComments(plan, talk, task, at, locale),

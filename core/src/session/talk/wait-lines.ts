@@ -6,7 +6,7 @@ import type { Task } from '../../plan/model/task'
 import { waitKind } from '../../plan/talk/facts/wait-kind'
 import type { Beside } from './beside'
 import { anyone, localeIn, type Hearing } from './hearing'
-import { asLine, askLine, factLines } from './turn-lines'
+import { asLine, askLine, factLines, works } from './turn-lines'
 
 /** A guess first, then what is asked here, then what there is to notice. */
 export function waitLines(hearing: Hearing, talk: StepTalk, task: Task, beside: Beside): TalkLine[] {
@@ -39,7 +39,9 @@ export function waitLines(hearing: Hearing, talk: StepTalk, task: Task, beside: 
 }
 
 const hasTurns = ({ plan, bowl }: Hearing, talk: StepTalk): boolean =>
-  plan.turns.some((t) => plan.tasks.some((x) => x.id === t.task && x.step === talk.step && x.bowl === bowl))
+  plan.turns.some((t) =>
+    plan.tasks.some((x) => x.id === t.task && x.step === talk.step && x.bowl === bowl && works(x)),
+  )
 
 /** Foods that are in by then, by what the hands have met. */
 const foodsBefore = ({ plan, bowl }: Hearing, task: Task): string[] => {

@@ -32,7 +32,7 @@ describe('doubling and halving, line by line', () => {
         }
         if (line === undefined) continue
         said += 1
-        const written = bowl.lines.filter((l) => line.includes(`: ${l.recipeText} becomes ${l.text}.`))
+        const written = bowl.lines.filter((l) => line.includes(`: ${l.recipeText}, for us ${l.text}.`))
         expect(written.length, `${id} ${n} ${line}`).toBeGreaterThan(0)
         for (const l of written) {
           const recipe = SHIPPED_RECIPES.find((r) => r.id === id)?.lines.find((x) => x.id === l.line)

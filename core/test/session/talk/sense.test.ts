@@ -5,7 +5,9 @@
 import { describe, expect, it } from 'vitest'
 import { ratio } from '../../../src/amount/ratio'
 import { commentsToAQuestion } from '../../../src/learn/levels'
-import { isHot } from '../../../src/recipe/recipe'
+import { isByChildren, isHot } from '../../../src/recipe/recipe'
+import { LADDERS } from '../../../src/learn/fact/saying'
+import { lineAtWork } from '../../../src/plan/talk/facts/in-hand'
 import { onlySize } from '../../../src/plan/model/scoop-sequence'
 import { saidIn, tables, type Table } from './tables'
 
@@ -53,6 +55,44 @@ describe('what is said at 72 tables', () => {
           where(t, s.key),
         ).toBe(true)
   })
+  it('asks of nothing but the washing at a wash', () => {
+    const ofWash = new Set(LADDERS.filter((l) => l.of === 'do-wash-hands').map((l) => l.id))
+    for (const t of tables())
+      for (const s of t.slots.filter((x) => x.moment === 'wash'))
+        for (const l of s.lines)
+          if (l.kind === 'question') expect(ofWash, where(t, `${s.key} ${l.says}`)).toContain(l.id)
+  })
+  it('asks what comes before and after of cooking only: not of the wash, and not before anything has begun', () => {
+    for (const t of tables())
+      t.plan.talk.forEach((talk, i) => {
+        for (const a of talk.asks ?? []) {
+          if (!/^order-/.test(a.line ?? '')) continue
+          expect(i, where(t, a.says)).toBeGreaterThan(0)
+          const all = [a.says, a.answer, ...(a.rungs ?? []).map((r) => r.says)].join(' ')
+          expect(all, where(t)).not.toMatch(/wash (our )?hands/i)
+        }
+      })
+  })
+  it('names, of several foods side by side, the one that is worked on', () => {
+    let beside = 0
+    for (const t of tables())
+      for (const s of t.slots) {
+        const task = taskOf(t, s)
+        const step = t.recipe.steps.find((x) => x.id === s.step)
+        const works = step?.tasks.filter((x) => !x.measures && isByChildren(x.mode)) ?? []
+        if (!task || s.moment !== 'turn' || task.measured || works.length < 2) continue
+        const lines = t.plan.bowls.find((b) => b.id === s.bowl)?.lines ?? []
+        const named = works.find((w) => w.technique === task.technique)?.lines
+        const others = lines.filter(
+          (l) => step?.uses.some((u) => u.line === l.line) && !named?.includes(l.line) && named !== undefined,
+        )
+        beside += others.length
+        for (const l of s.lines)
+          for (const o of others)
+            expect(l.says.toLowerCase(), where(t, s.key)).not.toContain(o.name.toLowerCase())
+      }
+    expect(beside).toBeGreaterThan(20)
+  })
   it('asks only who has it in hand: in its own turn of that task, at its own bowl', () => {
     for (const t of tables())
       for (const talk of t.plan.talk)
@@ -94,7 +134,7 @@ describe('what is said at 72 tables', () => {
           if (f.fact.kind !== 'cut' || !f.task) continue
           const task = t.plan.tasks.find((x) => x.id === f.task)
           const bowl = t.plan.bowls.find((b) => b.id === f.bowl)
-          const line = bowl?.lines.find((l) => task?.uses.includes(l.id))
+          const line = bowl && task && lineAtWork(task, bowl)
           if (!line || line.unit !== 'item') continue
           const goes = t.plan.turns.filter((x) => x.task === f.task).length
           const whole = ratio(line.amount)

@@ -4,6 +4,7 @@ import type { RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
+import { lineAtWork } from './in-hand'
 import type { StepFact } from './step-fact'
 
 export const madeFacts = (
@@ -43,9 +44,9 @@ function cutFacts(own: readonly Task[], bowl: Bowl, step: RecipeStep, draft: Gat
   return step.tasks.flatMap((t): StepFact[] => {
     const task = own.find((o) => o.technique === t.technique && o.mode !== 'WAIT' && o.mode !== 'ADULT')
     if (!t.cuts || !task) return []
-    const line =
-      bowl.lines.find((l) => task.uses.includes(l.id)) ??
-      bowl.lines.find((l) => step.uses.some((u) => u.line === l.line))
+    // Of several foods side by side nobody knows which is cut, where the recipe does not say it.
+    const line = lineAtWork(task, bowl)
+    if (!line && step.uses.length > 0) return []
     const goes = Math.max(1, draft.turns.filter((turn) => turn.task === task.id).length)
     const held = line?.unit === 'item' ? toText(ratio(line.amount).div(goes)) : '1'
     const whole = line === undefined && draft.recipe.pieces?.from !== undefined

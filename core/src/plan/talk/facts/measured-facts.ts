@@ -4,10 +4,10 @@ import type { Measure } from '../../../amount/scoops'
 import { unitOf } from '../../../amount/units'
 import type { Role } from '../../../recipe/recipe'
 import type { Fact } from '../../../learn/facts'
-import { things } from '../../../learn/fact/phrases'
 import { onlySize } from '../../model/scoop-sequence'
-import type { Bowl, PlanLine } from '../../model/line'
+import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
+import { spokenName } from './in-hand'
 import type { StepFact } from './step-fact'
 
 type Box = readonly Pick<Measure, 'size' | 'unit' | 'count'>[]
@@ -43,14 +43,14 @@ export function scoopFact(task: Task, bowls: readonly Bowl[], box: Box): Fact | 
   if (!scoops)
     return {
       kind: 'vessel',
-      food: spoken(line),
+      food: spokenName(line),
       parts: parts.map((p) => ({ name: p.name, size: p.size, unit: p.unit, n: p.n })),
       k: 0,
     }
   const { size, unit } = scoops
   return {
     kind: 'scoop',
-    food: spoken(line),
+    food: spokenName(line),
     ...(task.technique === 'pour-liquid' && { pours: true as const }),
     unit,
     unitWord: unitOf(unit).one,
@@ -61,10 +61,6 @@ export function scoopFact(task: Task, bowls: readonly Bowl[], box: Box): Fact | 
     measures: box.filter((m) => m.unit === unit && m.count > 0).map((m) => toText(ratio(m.size))),
   }
 }
-
-/** "a cup of raspberries": what a measure holds many of is many, however the line calls it. */
-const spoken = (line: PlanLine): string => (SMALL.test(line.name) ? things(line.name, 2) : line.name)
-const SMALL = /(berry|pea|bean|lentil|raisin|olive|seed|nut)$/i
 
 /** What is done so many times, and cannot be touched or put back. */
 const ACTIONS =
@@ -88,7 +84,7 @@ const countFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
     return [
       {
         id: `count:${t.technique}`,
-        fact: { kind: 'count', food: what, n, ...(aloud && { aloud }) },
+        fact: { kind: 'count', food: what, n, ...(aloud ? { aloud } : { each: true as const }) },
         task: t.id,
       },
     ]

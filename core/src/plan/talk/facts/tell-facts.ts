@@ -7,20 +7,8 @@ import type { Gathered } from '../../model/draft'
 import type { Bowl, PlanLine } from '../../model/line'
 import type { Task } from '../../model/task'
 import type { StepFact } from './step-fact'
+import { foodInHand, spokenName } from './in-hand'
 import { foodsBy, waitKind } from './wait-kind'
-
-/** In these the foods are mixed: nothing is asked of one of them alone. */
-const MIXED = new Set(
-  'stir fold toss-coat whisk knead shape roll-out cut-cutter brush-glaze fill-cases electric-mixer blender-button shake-jar sieve use-oven use-hob use-griddle use-campfire taste serve-self wash-hands'.split(
-    ' ',
-  ),
-)
-
-/** The food that a task has in hand; undefined where it is mixed already, or is none. */
-export const foodInHand = (task: Task, bowl: Pick<Bowl, 'lines'>): PlanLine | undefined =>
-  MIXED.has(task.technique) || task.mode === 'WAIT'
-    ? undefined
-    : bowl.lines.find((l) => l.id === task.uses[0])
 
 export function tellFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: Gathered): StepFact[] {
   const seen = new Set<string>()
@@ -38,7 +26,7 @@ export function tellFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, dr
     return [
       {
         id,
-        fact: { kind: 'tell', about, food: food?.name ?? '', ...(food && { foodId: food.food }) },
+        fact: { kind: 'tell', about, food: food ? spokenName(food) : '', ...(food && { foodId: food.food }) },
         task: task.id,
       },
     ]

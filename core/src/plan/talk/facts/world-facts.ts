@@ -76,10 +76,11 @@ function groupFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: G
   return list
 }
 
-/** What comes before and after is always there to say: it is asked twice a session at most. */
+/** What comes before and after, of cooking: not of the hand-wash, and not before anything has begun. Asked twice a session at most. */
 function orderFacts(step: RecipeStep, draft: Gathered): StepFact[] {
-  const { steps } = draft.recipe
-  return [
-    { id: 'order', fact: { kind: 'order', steps: steps.map((s) => s.title), i: steps.indexOf(step) + 1 } },
-  ]
+  const steps = draft.recipe.steps.filter((s) => !onlyWashes(s))
+  const at = steps.indexOf(step)
+  if (at < 0 || step === draft.recipe.steps[0] || steps.length < 2) return []
+  return [{ id: 'order', fact: { kind: 'order', steps: steps.map((s) => s.title), i: at + 1 } }]
 }
+const onlyWashes = (step: RecipeStep): boolean => step.tasks.every((t) => t.technique === 'wash-hands')
