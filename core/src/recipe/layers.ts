@@ -33,7 +33,11 @@ export function withLayers(step: RecipeStep, text: string): RecipeStep {
 }
 
 /** The step with its row so many times; once on one another is no row. Takes whole times from 1 to 12. */
-export function withRows(step: RecipeStep, times: number, lie: RowsLie = step.rows?.lie ?? 'stack'): RecipeStep {
+export function withRows(
+  step: RecipeStep,
+  times: number,
+  lie: RowsLie = step.rows?.lie ?? 'stack',
+): RecipeStep {
   const n = Math.min(ROWS_MOST, Math.max(1, Math.round(times) || 1))
   const known = ROWS_LIE.includes(lie) ? lie : 'stack'
   return n === 1 && known === 'stack'

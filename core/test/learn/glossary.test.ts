@@ -114,7 +114,10 @@ describe('the words of home', () => {
     expect(us.home('apple', 'es')?.word).toBe(uk.home('apple', 'es')?.word)
     expect(us.home('potato', 'fr')?.word).toBe(uk.home('potato', 'fr')?.word)
     // The doubt is about the US word, not about the Spanish one.
-    expect([us.home('sweetcorn', 'es')?.askSpeaker, uk.home('sweetcorn', 'es')?.askSpeaker]).toEqual([true, false])
+    expect([us.home('sweetcorn', 'es')?.askSpeaker, uk.home('sweetcorn', 'es')?.askSpeaker]).toEqual([
+      true,
+      false,
+    ])
     for (const row of GLOSSARY_ROWS)
       if (row['es_us'] !== undefined) expect(row['es_us'], row.id).not.toBe(row['es'])
   })

@@ -11,7 +11,9 @@ describe('layers and rows', () => {
   it('two or more names are layers; one, or none, is nothing', () => {
     expect(withLayers(step, 'oats, pear').layers).toEqual(['oats', 'pear'])
     expect(withLayers(step, ' oats ,, pear , ').layers).toEqual(['oats', 'pear'])
-    expect(withLayers({ ...step, layers: ['a', 'b'], rows: { times: 2, lie: 'line' } }, 'oats')).toMatchObject({
+    expect(
+      withLayers({ ...step, layers: ['a', 'b'], rows: { times: 2, lie: 'line' } }, 'oats'),
+    ).toMatchObject({
       layers: undefined,
       rows: undefined,
     })
@@ -37,9 +39,15 @@ describe('layers and rows', () => {
     for (const recipe of SHIPPED_RECIPES) {
       const [first, ...others] = recipe.steps
       if (!first) continue
-      const changed = { ...recipe, steps: [withRows(withLayers(first, 'one, two, three'), 4, 'ring'), ...others] }
+      const changed = {
+        ...recipe,
+        steps: [withRows(withLayers(first, 'one, two, three'), 4, 'ring'), ...others],
+      }
       const kept = recipeSchema.validateSync(changed)
-      expect(kept.steps[0]).toMatchObject({ layers: ['one', 'two', 'three'], rows: { times: 4, lie: 'ring' } })
+      expect(kept.steps[0]).toMatchObject({
+        layers: ['one', 'two', 'three'],
+        rows: { times: 4, lie: 'ring' },
+      })
     }
   })
 })

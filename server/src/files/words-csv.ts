@@ -17,11 +17,7 @@ export interface RowFault {
 }
 
 /** Every word Lea and the setting have in these languages, as its country says it; a word that is missing stands empty, to be filled in. */
-export function wordsToCsv(
-  own: readonly OwnWord[],
-  languages: readonly string[],
-  country?: string,
-): string {
+export function wordsToCsv(own: readonly OwnWord[], languages: readonly string[], country?: string): string {
   const glossary = new Glossary(own, localeFor(country))
   const ids = [...new Set([...GLOSSARY_ROWS.map((r) => r.id), ...own.map((w) => w.id)])]
   const rows = ids.flatMap((id) =>

@@ -140,5 +140,4 @@ export interface PlanRequest {
 export const MAX_CHILDREN = 30
 
 /** UK or US words of a plan. */
-export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale =>
-  localeFor(request.rules.country)
+export const localeOf = (request: Pick<PlanRequest, 'rules'>): Locale => localeFor(request.rules.country)

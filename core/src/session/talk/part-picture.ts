@@ -3,7 +3,7 @@
  * and the number line on which it lies.
  */
 import type Fraction from 'fraction.js'
-import { ratio, type Ratio } from '../../amount/ratio'
+import { ratio } from '../../amount/ratio'
 import { numberText } from '../../amount/show'
 import { unitOf } from '../../amount/units'
 import { scoopsOf } from '../../plan/model/scoop-sequence'

@@ -9,6 +9,7 @@ import type { Plan } from '../../plan/model/plan'
 import { foodInHand } from '../../plan/talk/facts/in-hand'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import type { StepTalk } from '../../plan/model/step-talk'
+import type { TableState } from '../replay'
 import type { TableTurn } from '../table'
 import { guessAsks } from './guessed'
 import type { SayNow } from './say'
@@ -31,6 +32,10 @@ export type ShowMoment =
 /** So many pictures of the session are put in order at the end. */
 const LOOK_BACK = 3
 
+/** The table looks back: somebody tasted, said something of the day, or the session is closed, whatever turns were left. */
+export const looksBack = (state: Pick<TableState, 'finished' | 'tastes' | 'lookBacks'>): boolean =>
+  state.finished !== null || state.lookBacks.length > 0 || Object.keys(state.tastes).length > 0
+
 /** Seconds that a moment is shown before the next; children need time to put pictures in order. */
 export const showSeconds = (kind: ShowMoment['kind']): number => (kind === 'order' ? 25 : 8)
 
@@ -39,6 +44,7 @@ export const showSeconds = (kind: ShowMoment['kind']): number => (kind === 'orde
  * @param turn whose turn it is; null where nobody has one
  * @param blocked something stands before the step: the children see the step only
  * @param guessed the guesses that somebody made, looked at again at the end
+ * @param over the table looks back
  */
 export function showMoments(
   plan: Plan,
@@ -49,11 +55,12 @@ export function showMoments(
     turn,
     blocked,
     guessed = [],
-  }: { turn: TableTurn | null; blocked: boolean; guessed?: readonly string[] },
+    over = false,
+  }: { turn: TableTurn | null; blocked: boolean; guessed?: readonly string[]; over?: boolean },
 ): ShowMoment[] {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const here = plan.schedule[at]
-  if (!here) return lookingBack(plan, guessed)
+  if (!here || over) return lookingBack(plan, guessed)
   if (blocked) return [{ kind: 'ready', picture: here.picture }]
   const task = plan.tasks.find((t) => t.id === turn?.task)
   if (task?.technique === 'wash-hands') return [{ kind: 'wash' }]

@@ -17,7 +17,10 @@ describe('marks on paper', () => {
           expect(r.boxes.length).toBeLessThanOrEqual(20)
         }
         const tasted = plan.tasks.some((t) => t.step === step && t.technique === 'taste')
-        expect(rows.some((r) => r.boxes.includes('not today')), `${recipe.id} ${step}`).toBe(tasted)
+        expect(
+          rows.some((r) => r.boxes.includes('not today')),
+          `${recipe.id} ${step}`,
+        ).toBe(tasted)
         expect(rows.filter((r) => r.title === 'our guesses')).toHaveLength(said.filter((l) => l.guess).length)
       }
     expect(lines).toBeGreaterThan(100)

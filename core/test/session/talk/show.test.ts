@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { glossaryRow } from '../../../src/learn/glossary'
 import { guessAsks } from '../../../src/session/talk/guessed'
 import { sayNow } from '../../../src/session/talk/say'
-import { showMoments, type ShowMoment } from '../../../src/session/talk/show'
+import { looksBack, showMoments, type ShowMoment } from '../../../src/session/talk/show'
 import { nextTurn, tableTasks } from '../../../src/session/table'
 import { replay } from '../../../src/session/replay'
 import type { TableEvent } from '../../../src/session/event'
@@ -75,6 +75,19 @@ describe('the children’s screen', () => {
         expect([...order.pictures].sort()).toEqual([...done.pictures].sort())
       }
     }
+  })
+  it('looks back too while turns are left: once somebody tasted or said something of the day', () => {
+    const nothing = replay([])
+    expect(looksBack(nothing)).toBe(false)
+    expect(looksBack({ ...nothing, tastes: { a: 'tried' } })).toBe(true)
+    expect(looksBack({ ...nothing, finished: '2026-11-26T11:00:00.000Z' })).toBe(true)
+    const [t] = tables()
+    const step = t?.plan.schedule[2]?.step ?? ''
+    if (!t) return expect.unreachable('no table')
+    const say = sayNow(t.plan, null, '', null)
+    expect(
+      showMoments(t.plan, step, null, say, { turn: null, blocked: false, over: true }).at(-1)?.kind,
+    ).toBe('done')
   })
   it('looks at no guess again that nobody made', () => {
     const [t] = tables()

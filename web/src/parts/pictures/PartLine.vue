@@ -47,7 +47,7 @@ const over = computed(() => {
     <rect
       v-for="(o, i) in over"
       :key="`over ${i}`"
-      :x="o.x + 1.500"
+      :x="o.x + 1.5"
       y="4"
       :width="o.wide - 3"
       height="32"
@@ -62,7 +62,7 @@ const over = computed(() => {
         y1="30"
         :y2="t.whole ? 42 : 38"
         stroke="currentColor"
-        :stroke-width="t.whole ? 2 : 1.200"
+        :stroke-width="t.whole ? 2 : 1.2"
       />
       <text
         v-if="t.label !== null"
@@ -73,7 +73,9 @@ const over = computed(() => {
         fill="currentColor"
         :font-weight="t.whole ? 700 : 400"
       >
-        {{ t.label }}
+        <tspan v-for="(p, k) in t.label.split(' ')" :key="k" :class="p.includes('/') ? 'frac' : ''">
+          {{ p }}
+        </tspan>
       </text>
     </template>
     <line

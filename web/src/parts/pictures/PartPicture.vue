@@ -2,6 +2,7 @@
 /** Wholes as circles in equal parts that fill scoop by scoop, the same amount in fewer parts laid over; beside it the bar on its line. */
 import { computed } from 'vue'
 import type { PartPicture } from '@lea/core/session'
+import Amount from '../Amount.vue'
 import PartLine from './PartLine.vue'
 
 const props = withDefaults(
@@ -63,10 +64,10 @@ const tone = (i: number, whole: { filled: number; wanted: number }): string =>
       class="min-w-0"
     />
     <figcaption class="leading-tight">
-      <strong v-if="!bare" class="numeral block text-lg">{{ picture.label }}</strong>
-      <span v-if="picture.same" class="numeral" :class="size > 99 ? 'text-5xl' : ''">{{
-        picture.same.says
-      }}</span>
+      <strong v-if="!bare" class="numeral block text-lg"><Amount :text="picture.label" /></strong>
+      <span v-if="picture.same" class="numeral" :class="size > 99 ? 'text-5xl' : ''"
+        ><Amount :text="picture.same.says"
+      /></span>
     </figcaption>
   </figure>
 </template>

@@ -8,7 +8,7 @@ import { useNow, useTimeoutFn } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { matLook } from '@lea/core/craft'
-import { showMoments, showSeconds, waitLeft } from '@lea/core/session'
+import { looksBack, showMoments, showSeconds, waitLeft } from '@lea/core/session'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
@@ -31,12 +31,14 @@ onUnmounted(() => table.close())
 
 const { plan, step, turn, gates, shown, tasks, talk, saying: say } = useTableNow()
 const blocked = computed(() => gates.value.length > 0)
+const over = computed(() => looksBack(table.state))
 const moments = computed(() =>
   plan.value
     ? showMoments(plan.value, step.value, talk.value, say.value, {
         turn: blocked.value ? null : (turn.value?.turn ?? null),
         blocked: blocked.value,
         guessed: Object.keys(table.state.guesses),
+        over: over.value,
       })
     : [],
 )
@@ -47,10 +49,7 @@ const seconds = computed(() => showSeconds(moment.value?.kind ?? 'ready') * 1000
 const onward = useTimeoutFn(() => {
   if (at.value < moments.value.length - 1) at.value += 1
 }, seconds)
-watch(
-  () => say.value.key,
-  () => (at.value = 0),
-)
+watch([() => say.value.key, over], () => (at.value = 0))
 watch([() => say.value.key, at, () => moments.value.length], () => onward.start())
 const next = computed(() =>
   tasks.value
@@ -60,7 +59,7 @@ const next = computed(() =>
     .map((t) => t.who),
 )
 const border = computed(() =>
-  !blocked.value && turn.value ? matLook(matOf(turn.value.turn.who)).colour : undefined,
+  !blocked.value && !over.value && turn.value ? matLook(matOf(turn.value.turn.who)).colour : undefined,
 )
 const now = useNow({ interval: 1000 })
 /** What is left of the timer that runs, from 1 to 0; null where none does. */
