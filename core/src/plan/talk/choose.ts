@@ -63,8 +63,8 @@ export function chooseTalk(problem: TalkProblem): StepChoice[] {
 /** Deals step by step in this order, then improves until nothing gets better. */
 function improved(tally: Tally, order: readonly number[]): DealtStep[] {
   const choice: DealtStep[] = order.map(() => ({ idea: -1, asks: [] }))
-  const sweep = (groups: readonly (readonly number[])[]): boolean =>
-    groups.reduce((better, group) => dealBest(tally, choice, group) || better, false)
+  const sweep = (groups: readonly (readonly number[])[], stops = (): boolean => false): boolean =>
+    groups.reduce((better, group) => (!stops() && dealBest(tally, choice, group)) || better, false)
   const singles = order.map((i) => [i])
   for (let round = 0; round < ROUNDS; round++) {
     const dealt = sweep(singles)
@@ -72,7 +72,8 @@ function improved(tally: Tally, order: readonly number[]): DealtStep[] {
     if (insertEach(tally, choice)) continue
     // Two steps at once only where somebody, or a target of the week, is left out, and a step has something for them.
     const helping = order.filter((i) => tally.helps(i))
-    if (!sweep(helping.flatMap((a) => order.filter((b) => b !== a).map((b) => [a, b])))) break
+    const pairs = helping.flatMap((a) => order.filter((b) => b !== a).map((b) => [a, b]))
+    if (!sweep(pairs, () => tally.spent)) break
   }
   return choice
 }
@@ -117,18 +118,28 @@ function deal(step: Step, idea: number, tally: Tally): DealtStep {
   const chosen = step.ideas[idea]
   tally.take(chosen, 1)
   const asks: Opt[] = []
+  // What does not fit now does not fit after more was asked: it is looked at once.
+  let open: readonly Opt[] = chosen?.pool ?? step.tell
   const takeBest = (only?: number): boolean => {
+    if (tally.full) return false
+    tally.look(open.length)
     let best: Opt | null = null
     let [gain, price] = [Infinity, Infinity]
-    for (const list of [chosen?.options ?? [], step.tell])
-      for (const o of list) {
-        if (only !== undefined && o.o.child !== only) continue
-        if (!tally.fits(o) || asks.some((a) => a.o.child === o.o.child)) continue
-        const g = tally.gain(o)
-        if (g > gain) continue
-        const p = tally.price(o, asks.length)
-        if (g < gain || p < price) [best, gain, price] = [o, g, p]
+    const fitting: Opt[] = []
+    for (const o of open) {
+      if (!tally.fits(o) || asksChild(asks, o.child)) continue
+      fitting.push(o)
+      if (only !== undefined && o.child !== only) continue
+      const g = tally.gain(o)
+      if (g > gain) continue
+      const p = tally.price(o, asks.length)
+      if (g < gain || p < price) {
+        best = o
+        gain = g
+        price = p
       }
+    }
+    open = fitting
     if (!best) return false
     tally.add(best, asks.length)
     asks.push(best)
@@ -137,4 +148,8 @@ function deal(step: Step, idea: number, tally: Tally): DealtStep {
   for (const child of step.must) takeBest(child)
   while (asks.length < step.most && takeBest());
   return { idea: chosen ? idea : -1, asks }
+}
+function asksChild(asks: readonly Opt[], child: number): boolean {
+  for (const a of asks) if (a.child === child) return true
+  return false
 }

@@ -56,6 +56,9 @@ export interface FactSayings {
   /** By number in the list of targets. */
   targets: readonly number[]
   level: number
+  /** Months. */
+  from: number
+  to: number
 }
 
 /** All that is said of a fact, and the largest number in it. */
@@ -96,6 +99,8 @@ const saidOf = (prompt: FactPrompt): FactSayings => ({
   prompt,
   targets: [prompt.target, ...(prompt.also ?? [])].flatMap((id) => NUMBER.get(id) ?? []),
   level: rank(prompt.level),
+  from: prompt.fromMonths,
+  to: prompt.toMonths,
 })
 const NUMBER = new Map(TARGETS.map((t, i) => [t.id, i]))
 
@@ -170,26 +175,33 @@ export function candidates(
   { most, week, recent, about, task }: AskedOf,
 ): Candidate[] {
   const { index, months, heard } = child
-  const best: { n: number; cost: number; said: FactSayings; stand: NonNullable<Stand> }[] = []
+  const found: { n: number; cost: number; said: FactSayings; stand: NonNullable<Stand> }[] = []
   const highest = rank(most)
   for (const one of said) {
-    if (months < one.prompt.fromMonths || months > one.prompt.toMonths) continue
+    if (months < one.from || months > one.to) continue
+    const again = recent.size > 0 && recent.has(askKey(one.prompt.line, about))
     for (const n of one.targets) {
       const stand = heard.stand(n)
-      if (stand === null || (recent.has(askKey(one.prompt.line, about)) && !stand.due)) continue
+      if (stand === null || (again && !stand.due)) continue
       const top = Math.min(stand.start, highest)
       const above = one.level - top
       if (above > 1 || (above > 0 && top === highest)) continue
       const cost = 4 * stand.cost + (above > 0 ? 3 : -above)
-      const known = best.find((b) => b.n === n)
-      if (!known) best.push({ n, cost, said: one, stand })
-      else if (cost < known.cost) Object.assign(known, { cost, said: one, stand })
+      const known = found[(PLACE[n] ?? 0) - 1]
+      if (!known) PLACE[n] = found.push({ n, cost, said: one, stand })
+      else if (cost < known.cost) {
+        known.cost = cost
+        known.said = one
+      }
     }
   }
-  const costs = best.map((b) => b.cost).sort((a, b) => a - b)
+  for (const { n } of found) PLACE[n] = 0
+  const costs = found.map((b) => b.cost).sort((a, b) => a - b)
   const far = costs[OPTIONS_KEPT - 1] ?? Infinity
-  return best.flatMap(({ n, cost, said: { prompt, targets }, stand }): Candidate[] => {
-    const touches = targets.filter((t) => heard.stand(t) !== null).map(targetId)
+  return found.flatMap(({ n, cost, said: { prompt, targets }, stand }): Candidate[] => {
+    // Most are too far from the edge: their words are not worked out.
+    if (cost > far && !stand.due && week.length === 0) return []
+    const touches = targets.flatMap((t) => (heard.stand(t) === null ? [] : targetId(t)))
     if (cost > far && !stand.due && !touches.some((t) => week.includes(t))) return []
     const { edge, due, why } = stand
     const says = askKey(prompt.line, about)
@@ -214,3 +226,5 @@ export function candidates(
   })
 }
 const targetId = (n: number): string => TARGETS[n]?.id ?? ''
+/** Where a target stands among those that were found, from 1; 0 where it is not. Cleared after each use. */
+const PLACE = new Uint16Array(TARGETS.length)

@@ -16,6 +16,11 @@ const LOAD = 6
 /** An option with its words and its meetings numbered, so that what is chosen is counted in plain arrays. */
 export interface Opt {
   o: TalkOption
+  child: number
+  cost: number
+  edge: boolean
+  due: boolean
+  order: boolean
   met: number
   word: number
   text: number
@@ -25,6 +30,8 @@ export interface Idea {
   id: number
   rank: number
   options: readonly Opt[]
+  /** Its options, and what there is to tell in the step. */
+  pool: readonly Opt[]
 }
 export interface Step {
   ideas: readonly Idea[]
@@ -39,6 +46,8 @@ export interface DealtStep {
 
 /** So many questions are weighed at most before the search stops improving. */
 const WEIGHED_MOST = 20_000
+/** And so many are looked at. */
+const LOOKED_MOST = 60_000
 
 const NONE: readonly number[] = []
 
@@ -76,6 +85,7 @@ export class Tally {
   private voices = 0
   private costs = 0
   private weighed = 0
+  private looked = 0
   /** Of several questions in one step: the sum of 0, 1, 2 … for each. */
   loads = 0
 
@@ -84,17 +94,24 @@ export class Tally {
     const weekOf = new Map(problem.week.map((t, i) => [t, i]))
     const opt = (o: TalkOption): Opt => ({
       o,
+      child: o.child,
+      cost: o.cost,
+      edge: o.edge,
+      due: o.due,
+      order: o.order === true,
       met: met.of(`${o.child} ${o.target}`),
       word: words.of(o.says),
       text: texts.of(o.text),
       week: o.touches.some((t) => weekOf.has(t)) ? o.touches.flatMap((t) => weekOf.get(t) ?? []) : NONE,
     })
-    this.steps = problem.steps.map((s) => ({
-      ideas: s.ideas.map((i) => ({ id: kinds.of(i.kind), rank: i.rank, options: i.options.map(opt) })),
-      tell: s.tell.map(opt),
-      most: s.most,
-      must: s.must,
-    }))
+    this.steps = problem.steps.map((s) => {
+      const tell = s.tell.map(opt)
+      const ideas = s.ideas.map((i): Idea => {
+        const options = i.options.map(opt)
+        return { id: kinds.of(i.kind), rank: i.rank, options, pool: [...options, ...tell] }
+      })
+      return { ideas, tell, most: s.most, must: s.must }
+    })
     this.most = problem.most
     this.mostOrder = problem.mostOrder
     this.mostOf = problem.children.map((c) => c.most)
@@ -120,8 +137,8 @@ export class Tally {
       this.words[o.word] === 0 &&
       this.texts[o.text] === 0 &&
       this.met[o.met] === 0 &&
-      !this.heardEnough(o.o.child) &&
-      (!o.o.order || !this.ordersFull)
+      !this.heardEnough(o.child) &&
+      (!o.order || !this.ordersFull)
     )
   }
   /** This child has as many questions as it may have beside its comments. */
@@ -137,19 +154,23 @@ export class Tally {
   }
   /** Enough was weighed: a bound on the time, by counting and not by the clock. */
   get spent(): boolean {
-    return this.weighed > WEIGHED_MOST
+    return this.weighed > WEIGHED_MOST || this.looked > LOOKED_MOST
+  }
+  /** So many questions were looked at. */
+  look(n: number): void {
+    this.looked += n
   }
   /** What the first part of the score would change by. */
   gain(o: Opt): number {
     this.weighed += 1
     let news = 0
     for (const t of o.week) if (this.week[t] === 0) news++
-    const first = o.o.edge && this.edges[o.o.child] === 0
-    return (first ? -W1 : 0) - W2 * news - (o.o.due ? W3 : 0) - 1
+    const first = o.edge && this.edges[o.child] === 0
+    return (first ? -W1 : 0) - W2 * news - (o.due ? W3 : 0) - 1
   }
   /** And the second. @param n questions that the step has already */
   price(o: Opt, n: number): number {
-    return W5 * this.voice(o.o.child) + o.o.cost + LOAD * n
+    return W5 * this.voice(o.child) + o.cost + LOAD * n
   }
   /** (heard + n + 1)² - (heard + n)², in whole numbers. */
   private voice(child: number): number {
@@ -166,26 +187,26 @@ export class Tally {
 
   /** @param n questions that the step has beside it */
   add(o: Opt, n: number): void {
-    this.voices += this.voice(o.o.child)
+    this.voices += this.voice(o.child)
     this.loads += n
     this.change(o, 1)
   }
   drop(o: Opt, n: number): void {
     this.change(o, -1)
     this.loads -= n
-    this.voices -= this.voice(o.o.child)
+    this.voices -= this.voice(o.child)
   }
-  private change({ o, met, word, text, week }: Opt, by: 1 | -1): void {
+  private change(o: Opt, by: 1 | -1): void {
     this.total += by
     if (o.order) this.orders += by
     bump(this.asked, o.child, by)
     if (o.edge) bump(this.edges, o.child, by)
     if (o.due) this.dues += by
     this.costs += by * o.cost
-    for (const t of week) bump(this.week, t, by)
-    bump(this.met, met, by)
-    bump(this.words, word, by)
-    bump(this.texts, text, by)
+    for (const t of o.week) bump(this.week, t, by)
+    bump(this.met, o.met, by)
+    bump(this.words, o.word, by)
+    bump(this.texts, o.text, by)
   }
   take(idea: Idea | undefined, by: 1 | -1): void {
     if (!idea) return
@@ -194,14 +215,20 @@ export class Tally {
   }
 
   score(): Score {
-    const without = this.edges.filter((n) => n === 0).length
-    const uncovered = this.week.filter((n) => n === 0).length
-    const pairs = this.kinds.reduce((sum, n) => sum + (n * (n - 1)) / 2, 0)
+    const without = zeros(this.edges)
+    const uncovered = zeros(this.week)
+    let pairs = 0
+    for (const n of this.kinds) pairs += (n * (n - 1)) / 2
     return [
       W1 * without + W2 * uncovered - W3 * this.dues - this.total,
       W5 * this.voices + PAIR * pairs + LOAD * this.loads + this.costs,
     ]
   }
+}
+function zeros(counts: Int32Array): number {
+  let n = 0
+  for (const c of counts) if (c === 0) n++
+  return n
 }
 const bump = (counts: Int32Array, i: number, by: number): void => {
   counts[i] = (counts[i] ?? 0) + by
