@@ -156,14 +156,20 @@ const askKey = (line: string, food: string): string =>
 export interface AskedOf {
   /** No question above this level: where the numbers are out of the child's reach. */
   most: SupportLevel
-  /** Targets of the week. */
-  week: readonly string[]
+  /** Targets of the week, by number in the list of targets. */
+  week: ReadonlySet<number>
   /** Questions that were asked in the last weeks: only what is due comes back so soon. */
   recent: ReadonlySet<string>
   /** The food that it is about, or ''. */
   about: string
   task: string | undefined
+  /** What the question costs more than others as near. */
+  dear: number
 }
+
+/** Targets by number in the list of targets. */
+export const targetNumbers = (ids: readonly string[]): Set<number> =>
+  new Set(ids.flatMap((id) => NUMBER.get(id) ?? []))
 
 /**
  * The questions of a fact for one child, one for each target that it touches.
@@ -172,7 +178,7 @@ export interface AskedOf {
 export function candidates(
   said: readonly FactSayings[],
   child: { index: number; months: number; heard: TalkHistory },
-  { most, week, recent, about, task }: AskedOf,
+  { most, week, recent, about, task, dear }: AskedOf,
 ): Candidate[] {
   const { index, months, heard } = child
   const found: { n: number; cost: number; said: FactSayings; stand: NonNullable<Stand> }[] = []
@@ -198,32 +204,32 @@ export function candidates(
   for (const { n } of found) PLACE[n] = 0
   const costs = found.map((b) => b.cost).sort((a, b) => a - b)
   const far = costs[OPTIONS_KEPT - 1] ?? Infinity
-  return found.flatMap(({ n, cost, said: { prompt, targets }, stand }): Candidate[] => {
+  const list: Candidate[] = []
+  for (const { n, cost, said: of, stand } of found) {
+    const { prompt, targets } = of
     // Most are too far from the edge: their words are not worked out.
-    if (cost > far && !stand.due && week.length === 0) return []
-    const touches = targets.flatMap((t) => (heard.stand(t) === null ? [] : targetId(t)))
-    if (cost > far && !stand.due && !touches.some((t) => week.includes(t))) return []
+    const wanted = (t: number): boolean => week.has(t) && heard.stand(t) !== null
+    if (cost > far && !stand.due && !(week.size > 0 && targets.some(wanted))) continue
+    const touches: string[] = []
+    for (const t of targets) if (heard.stand(t) !== null) touches.push(targetId(t))
     const { edge, due, why } = stand
-    const says = askKey(prompt.line, about)
-    const order = prompt.line.startsWith('order-')
-    return [
-      {
-        child: index,
-        target: targetId(n),
-        touches,
-        says,
-        text: prompt.says,
-        order,
-        prompt,
-        task,
-        all: said,
-        why,
-        cost,
-        edge,
-        due,
-      },
-    ]
-  })
+    list.push({
+      child: index,
+      target: targetId(n),
+      touches,
+      says: askKey(prompt.line, about),
+      text: prompt.says,
+      order: prompt.line.startsWith('order-'),
+      prompt,
+      task,
+      all: said,
+      why,
+      cost: cost + dear,
+      edge,
+      due,
+    })
+  }
+  return list
 }
 const targetId = (n: number): string => TARGETS[n]?.id ?? ''
 /** Where a target stands among those that were found, from 1; 0 where it is not. Cleared after each use. */

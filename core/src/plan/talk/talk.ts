@@ -12,7 +12,15 @@ import { isByChildren, type RecipeStep } from '../../recipe/recipe'
 import type { Gathered, Pass, DraftChild, Talked } from '../model/draft'
 import type { PlanRequest } from '../model/request'
 import { chooseTalk } from './choose'
-import { candidates, FIRST_MONTHS, TalkHistory, Sayings, type Candidate, type FactSayings } from './options'
+import {
+  candidates,
+  FIRST_MONTHS,
+  TalkHistory,
+  Sayings,
+  targetNumbers,
+  type Candidate,
+  type FactSayings,
+} from './options'
 import { foodsBy, waitKind } from './facts/wait-kind'
 import { recentLines } from './recent-lines'
 import type { StepChoice, TalkProblem, TalkStep } from './problem'
@@ -130,6 +138,7 @@ function problemOf(
 ): TalkProblem {
   const { decisions, rules } = request
   const week = rules.targets ?? []
+  const weekly = targetNumbers(week)
   const notSaid = new Set(decisions.flatMap((d) => (d.kind === 'line' && d.use === 'not' ? [d.line] : [])))
   const asked = draft.people.filter((p) => steps.some((s) => s.here.includes(p)))
   const most = mostAsks(steps, asked, rules.talk)
@@ -153,9 +162,7 @@ function problemOf(
       const child = { index: draft.people.indexOf(p), months: p.age, heard: known }
       const about = 'food' in fact ? fact.food : ''
       const all = notSaid.size === 0 ? said.all : said.all.filter((x) => !notSaid.has(x.prompt.line))
-      return candidates(all, child, { most: top, week, recent, about, task }).map((o) =>
-        dear === 0 ? o : { ...o, cost: o.cost + dear },
-      )
+      return candidates(all, child, { most: top, week: weekly, recent, about, task, dear })
     })
   const bowlOf = (p: DraftChild): string =>
     draft.bowls.find((b) => b.children.includes(p.id))?.id ?? draft.bowls[0]?.id ?? ''

@@ -91,6 +91,9 @@ export class Tally {
 
   constructor(problem: TalkProblem) {
     const [met, words, texts, kinds] = [new Numbers(), new Numbers(), new Numbers(), new Numbers()]
+    for (const s of problem.steps)
+      for (const list of [s.tell, ...s.ideas.map((i) => i.options)]) for (const o of list) met.of(o.target)
+    const width = met.size
     const weekOf = new Map(problem.week.map((t, i) => [t, i]))
     const opt = (o: TalkOption): Opt => ({
       o,
@@ -98,8 +101,8 @@ export class Tally {
       cost: o.cost,
       edge: o.edge,
       due: o.due,
-      order: o.order === true,
-      met: met.of(`${o.child} ${o.target}`),
+      order: o.order,
+      met: o.child * width + met.of(o.target),
       word: words.of(o.says),
       text: texts.of(o.text),
       week: o.touches.some((t) => weekOf.has(t)) ? o.touches.flatMap((t) => weekOf.get(t) ?? []) : NONE,
@@ -118,7 +121,7 @@ export class Tally {
     this.heard = problem.children.map((c) => c.heard)
     this.asked = new Int32Array(problem.children.length)
     this.edges = new Int32Array(problem.children.length)
-    this.met = new Int32Array(met.size)
+    this.met = new Int32Array(problem.children.length * width)
     this.words = new Int32Array(words.size)
     this.texts = new Int32Array(texts.size)
     this.kinds = new Int32Array(kinds.size)
