@@ -70,6 +70,9 @@ function toggleUse(step: RecipeStep, line: string): void {
     ? step.uses.filter((u) => u.line !== line)
     : [...step.uses, { line, part: '1' }]
 }
+const setLine = (task: RecipeTask, line: string): void => {
+  task.lines = line === '' ? undefined : [line]
+}
 const addTask = (step: RecipeStep): void =>
   void step.tasks.push({ technique: 'stir', mode: 'TURNS', seconds: 20 })
 const lineName = (l: RecipeLine): string => l.food.replace(/^own:/, '').replace(/-/g, ' ')
@@ -160,9 +163,27 @@ const remove = (step: RecipeStep): void => {
                 </option>
               </select></label
             >
-            <label class="flex items-center gap-1 text-sm"
-              ><input v-model="task.measures" type="checkbox" class="size-5" />measures what goes in</label
-            >
+            <span class="grid gap-1 text-sm">
+              <label class="flex items-center gap-1"
+                ><input v-model="task.measures" type="checkbox" class="size-5" />measures what goes in</label
+              >
+              <label v-if="!task.measures && step.uses.length > 1" class="block"
+                >Done to<select
+                  class="field"
+                  :value="task.lines?.[0] ?? ''"
+                  @change="setLine(task, ($event.target as HTMLSelectElement).value)"
+                >
+                  <option value="">all of it</option>
+                  <option
+                    v-for="l in lines.filter((x) => step.uses.some((u) => u.line === x.id))"
+                    :key="l.id"
+                    :value="l.id"
+                  >
+                    {{ lineName(l) }}
+                  </option>
+                </select></label
+              >
+            </span>
             <button
               type="button"
               class="btn"
