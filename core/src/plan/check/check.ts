@@ -19,7 +19,7 @@ import type { Plan } from '../model/plan'
 import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { PlanRequest } from '../model/request'
 import { madeBy } from '../model/scoop-sequence'
-import type { Task } from '../model/task'
+import type { Task, Turn } from '../model/task'
 
 /** Every breach in words; an empty list where the plan keeps the hard rules. */
 export function breaches(plan: Plan, request: PlanRequest): string[] {
@@ -42,11 +42,20 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
   const recipe = recipeOfSession(request.recipe, request.decisions)
   const states = new Map(plan.bowls.map((b) => [b.id, statesOf(recipe, stateLines(b.lines, foods))]))
+  // Of one child in one task the same holds for each of its turns.
+  const asked = new Map<string, string[] | null>()
   return plan.turns.flatMap((turn) => {
+    const key = `${turn.task} ${turn.child}`
+    const found = asked.get(key)
+    const says = found === undefined ? ofTurn(turn) : found
+    asked.set(key, says)
+    return says === null ? [`turn ${turn.id} belongs to nothing`] : says.map((s) => `${turn.id}: ${s}`)
+  })
+  function ofTurn(turn: Turn): string[] | null {
     const task = tasks.get(turn.task)
     const child = request.children.find((c) => c.id === turn.child)
     const technique = task && techniqueFor(task.technique, request.rules.techniques)
-    if (!task || !child || !technique) return [`turn ${turn.id} belongs to nothing`]
+    if (!task || !child || !technique) return null
     const age = child.birth ? monthsOn(child.birth, request.session.date) : (child.months ?? 0)
     const out: string[] = []
     const lines =
@@ -54,25 +63,20 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
     if (
       formFor(technique, age, circumstancesOf(technique.id, child, request, foodsInHand(lines))).kind !== 'do'
     )
-      out.push(`${turn.id}: ${turn.child} is too young`)
-    if (child.limits?.includes(technique.id))
-      out.push(`${turn.id}: the plan of ${turn.child} leaves ${technique.id} out`)
+      out.push(`${turn.child} is too young`)
+    if (child.limits?.includes(technique.id)) out.push(`the plan of ${turn.child} leaves ${technique.id} out`)
     for (const food of task.handles) {
       const bad = child.concerns.find((c) =>
         barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c),
       )
-      if (bad) out.push(`${turn.id}: ${turn.child} must not touch ${food} (${bad.allergen})`)
+      if (bad) out.push(`${turn.child} must not touch ${food} (${bad.allergen})`)
     }
     const around = states.get(task.bowl)?.at(task.step, task.technique)
     if (around)
-      out.push(
-        ...aroundBreaches(around, task, plan, age, request).map(
-          (says) => `${turn.id}: ${turn.child} ${says}`,
-        ),
-      )
-    if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`${turn.id}: a child in an adult's task`)
+      out.push(...aroundBreaches(around, task, plan, age, request).map((says) => `${turn.child} ${says}`))
+    if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`a child in an adult's task`)
     return out
-  })
+  }
 }
 
 /** Heat, raw meat and what is not cooked yet, asked again of each turn. */

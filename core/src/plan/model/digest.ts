@@ -1,4 +1,5 @@
 /** Digests of plain data: equal data give equal digests, whatever the order of their keys. */
+import { remembered } from '../../amount/memo'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 
@@ -31,6 +32,7 @@ export function withDigest<T extends { digest: string }>(whole: T): T {
 
 /** JSON with sorted keys; `undefined` members are left out. */
 function canonical(data: unknown): string {
+  if (typeof data === 'string') return TO_ESCAPE.test(data) ? JSON.stringify(data) : `"${data}"`
   if (data === null || typeof data !== 'object') return data === undefined ? 'null' : JSON.stringify(data)
   let text = ''
   if (Array.isArray(data)) {
@@ -38,20 +40,24 @@ function canonical(data: unknown): string {
     return `[${text}]`
   }
   const members = data as Record<string, unknown>
-  for (const key of Object.keys(members).sort()) {
+  for (const key of sortedKeys(members)) {
     const value = members[key]
     if (value !== undefined) text += `${text === '' ? '' : ','}${quoted(key)}:${canonical(value)}`
   }
   return `{${text}}`
 }
+/** What JSON does not write as it stands: quotes, backslashes, control characters, halves of a pair. */
+// eslint-disable-next-line no-control-regex -- they are meant
+const TO_ESCAPE = /["\\\u0000-\u001f\ud800-\udfff]/
 
-/** Keys are few and come again and again. */
-const QUOTED = new Map<string, string>()
-const MOST_QUOTED = 5000
-function quoted(key: string): string {
-  const known = QUOTED.get(key)
-  if (known !== undefined) return known
-  const text = JSON.stringify(key)
-  if (QUOTED.size < MOST_QUOTED) QUOTED.set(key, text)
-  return text
+/** Keys come in the same few orders again and again, and are few. */
+const quoted = remembered(5000, (key: string) => JSON.stringify(key))
+const inOrder = remembered(
+  5000,
+  (keys: readonly string[]) => [...keys].sort(),
+  (keys) => keys.join('\u0000'),
+)
+function sortedKeys(members: Record<string, unknown>): readonly string[] {
+  const keys = Object.keys(members)
+  return keys.length < 2 ? keys : inOrder(keys)
 }

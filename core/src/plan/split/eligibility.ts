@@ -39,11 +39,12 @@ export function partake(
   const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
   for (const child of crew) {
     const touch = forbiddenTouch(child, handles, draft)
+    const overIt = around.map((a) => ({ a, form: formFor(a.technique, child.age) }))
     const form = strictest(
       formFor(technique, child.age, circumstancesOf(technique.id, child, request, foods)),
-      around.map((a) => formFor(a.technique, child.age)),
+      overIt.map((o) => o.form),
     )
-    const over = around.find((a) => formFor(a.technique, child.age).kind !== 'do')
+    const over = overIt.find((o) => o.form.kind !== 'do')?.a
     const bar = barOf(child, technique, touch, over, form)
     if (bar !== null || form.kind !== 'do') {
       if (bar) out.barred.push({ child: child.id, ...bar })

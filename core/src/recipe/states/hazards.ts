@@ -2,6 +2,7 @@
  * What stands against children at each job of a recipe, whatever its verb is: heat, raw meat, and tasting what is still raw. One answer for
  * the plan, for the independent checker and for the table.
  */
+import { remembered } from '../../amount/memo'
 import { rawKindOf, type FoodBook } from '../../food/foods'
 import { type RawKind } from '../../food/raw-words'
 import type { Recipe, RecipeStep } from '../recipe'
@@ -47,12 +48,30 @@ export interface RecipeStates {
   at: (step: string, technique: string) => Hazards
 }
 
+/** Asked of one recipe by every pass and by the checker: worked out once for the same steps and lines. */
+const known = remembered(
+  60,
+  ({ steps, lines }: { steps: Recipe['steps']; lines: readonly StateLine[] }) => workedOut(steps, lines),
+  ({ steps, lines }) => JSON.stringify([steps, lines]),
+)
 /** @param lines of one bowl, swaps made */
-export function statesOf({ steps }: Pick<Recipe, 'steps'>, lines: readonly StateLine[]): RecipeStates {
+export const statesOf = ({ steps }: Pick<Recipe, 'steps'>, lines: readonly StateLine[]): RecipeStates =>
+  known({ steps, lines })
+
+function workedOut(steps: Recipe['steps'], lines: readonly StateLine[]): RecipeStates {
   const cooking = cookingOf(steps, lines)
   const heat = heatOf(steps, lines)
   const never = new Set(cooking.neverCooked.map((l) => l.line))
+  const kept = new Map<string, Hazards>()
   const at = (id: string, technique: string): Hazards => {
+    const key = `${id} ${technique}`
+    const before = kept.get(key)
+    if (before) return before
+    const now = hazardsAt(id, technique)
+    kept.set(key, now)
+    return now
+  }
+  const hazardsAt = (id: string, technique: string): Hazards => {
     const step = steps.find((s) => s.id === id)
     const out: Hazards = {
       rawMeat: [],
