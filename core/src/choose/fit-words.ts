@@ -1,4 +1,5 @@
 /** How a recipe fits, in one line; and how to find it by the kinds of answers that people give. */
+import { lowered } from '../amount/letter-case'
 import type { Remedy } from './remedy'
 import type { Evaluation } from './selection-criteria'
 
@@ -27,7 +28,7 @@ export function fitWords(look: Evaluation, remedy: Remedy | null | undefined): F
   const tone = first.kind === 'danger' ? 'danger' : 'against'
   if (remedy === undefined) return { tone, says, help: '' }
   if (remedy === null) return { tone, says, help: 'No small change was found that helps.' }
-  const what = `${remedy.says[0]?.toLowerCase() ?? ''}${remedy.says.slice(1)}`
+  const what = lowered(remedy.says)
   return { tone, says, help: remedy.clears ? `Would fit: ${what}.` : `Better, not clear: ${what}.` }
 }
 

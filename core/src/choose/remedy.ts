@@ -1,3 +1,4 @@
+import { lowered } from '../amount/letter-case'
 import { PlanError } from '../plan/begin'
 import { decide, type Decision } from '../plan/model/decision'
 import type { Finding } from '../plan/model/finding'
@@ -84,7 +85,7 @@ const canTake = (c: Change): boolean => c.decisions !== undefined || c.start !==
 function both(a: Change, b: Change): Change {
   const start = b.start ?? a.start
   return {
-    says: `${a.says}; and ${b.says[0]?.toLowerCase() ?? ''}${b.says.slice(1)}`,
+    says: `${a.says}; and ${lowered(b.says)}`,
     effort: a.effort + b.effort,
     apply: (r) => b.apply(a.apply(r)),
     // Taken at once only where both parts can be: half a change would be shown as the whole.

@@ -1,4 +1,5 @@
 /** What may be said of things counted, shared, laid in a pattern or set in rows. Formulas: learning.md B0 and B1. */
+import { capitalised } from '../../amount/letter-case'
 import { fieldList, wholeOf, wordOf, textField } from './fields'
 import type { Locale, Values, ValuesOf } from './saying'
 import { toMixed, ratio } from '../../amount/ratio'
@@ -179,7 +180,7 @@ export const layers: ValuesOf = (f, d): Values => {
     middle: when(core.length === 3, core[1] ?? ''),
     bottomOr: either(a, last),
     topOr: either(last, a),
-    Last: last.replace(/^./, (c) => c.toUpperCase()),
+    Last: capitalised(last),
     howMany: FEW_WORDS[core.length],
     orders: when(core.length >= 3 && core.length <= 4, text(d, 'orders')),
   }

@@ -1,4 +1,5 @@
 /** What may be said of cuts, weight, time, money, heat, shapes, votes and order. Formulas: learning.md B0 and B1. */
+import { capitalised } from '../../amount/letter-case'
 import { ratio, toMixed } from '../../amount/ratio'
 import { amountOf, has, sideOf, wordOf, textField, type PlainFact } from './fields'
 import { unitText } from './measured'
@@ -48,7 +49,7 @@ export const cut: ValuesOf = (f, d, locale): Values => {
     fair: fairText(f['equal']),
     wholeHeld: yes(whole),
     heldText: hold,
-    HeldText: hold?.replace(/^./, (c) => c.toUpperCase()),
+    HeldText: hold && capitalised(hold),
     two: yes(n === 2),
     three: yes(n === 3),
     four: yes(n === 4),
@@ -195,7 +196,7 @@ export const shapeValues: ValuesOf = (f, d): Values => {
   const an = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
   return {
     aShape: an(name),
-    AShape: an(name).replace(/^./, (c) => c.toUpperCase()),
+    AShape: capitalised(an(name)),
     shapeOr: either(an(name), an(name === 'circle' ? 'square' : 'circle')),
     corners: text(d, 'corners'),
     square: yes(name === 'square'),

@@ -2,6 +2,7 @@
  * A small card by food: its family, which part of the plant it is, its food group, what it gives, one reason, two relatives, where it
  * grows. Source: core/data/talk/food-cards.json (from memory; groups of the UK's Eatwell Guide and the US MyPlate).
  */
+import { capitalised } from '../../amount/letter-case'
 import { remembered } from '../../amount/memo'
 import data from '../../../data/talk/food-cards.json'
 import type { Fact } from '../facts'
@@ -67,7 +68,6 @@ export function foodCardOf(id: string, locale: Locale = 'en-GB'): FoodCard | und
 
 const PARTS = ['root', 'stem', 'leaf', 'fruit', 'seed']
 const a = (word: string): string => `${/^[aeiou]/.test(word) ? 'an' : 'a'} ${word}`
-const capital = (text: string): string => text.replace(/^./, (c) => c.toUpperCase())
 
 /** What can be said of a food by name. */
 export const foodValues = (id: string | undefined, name: string, locale: Locale = 'en-GB'): Values =>
@@ -102,7 +102,7 @@ function valuesOfFood({ id, name, locale }: AskedFood): Values {
     growsText: card.grows,
     growsOr:
       row.place !== undefined && row.notPlace !== undefined
-        ? capital(either(row.place, row.notPlace))
+        ? capitalised(either(row.place, row.notPlace))
         : undefined,
     // Of salt and white sugar there is nothing to be seen that one would speak of.
     seen: (row.us !== undefined && row.us !== 'no') || row.touch || row.smells ? 'yes' : undefined,
@@ -120,10 +120,10 @@ function valuesOfFood({ id, name, locale }: AskedFood): Values {
     relativeOr:
       relatives[0] === undefined
         ? undefined
-        : capital(either(relatives[0], card.family === 'rose' ? 'carrot' : 'apple')),
+        : capitalised(either(relatives[0], card.family === 'rose' ? 'carrot' : 'apple')),
     groupName: group,
     groupText: group === undefined ? undefined : `Its food group: ${group}.`,
-    groupOr: group === undefined ? undefined : capital(either(group, wrongGroup ?? '')),
+    groupOr: group === undefined ? undefined : capitalised(either(group, wrongGroup ?? '')),
     gives: card.gives.startsWith('nothing') ? undefined : card.gives,
     givesText: card.gives.startsWith('nothing') ? undefined : `It gives us ${card.gives}.`,
     reason: card.reason,

@@ -1,4 +1,5 @@
 /** What a sentence needs to know of a food's name: is it one or many, and which words go with that. */
+import { capitalised } from '../../amount/letter-case'
 import pluralize from 'pluralize'
 import type { Values } from '../fact/saying'
 
@@ -26,7 +27,7 @@ export function foodWords(name: string): Values {
   const many = isMany(name)
   return {
     food: name,
-    Food: name.replace(/^\p{Ll}/u, (c) => c.toUpperCase()),
+    Food: capitalised(name),
     one: pluralize.singular(name),
     is: many ? 'are' : 'is',
     was: many ? 'were' : 'was',

@@ -2,6 +2,7 @@
  * Sounds of words: what a word begins with by sound, not by spelling, how it is clapped, what it rhymes with. Words that begin with a
  * vowel are left out: oats, oven and onion do not begin alike. Source: common practice (phonological awareness), from memory.
  */
+import { capitalised } from '../../amount/letter-case'
 import type { Values } from '../fact/saying'
 import { either } from '../fact/phrases'
 import type { RoutineRow } from './routines'
@@ -50,10 +51,9 @@ export function soundValues(card: Sounded): Values {
   const sound = firstSound(said)
   const other = sound === 'm' ? 's' : 'm'
   const [rhyme] = card.rhymes
-  const capital = (text: string): string => text.replace(/^\p{Ll}/u, (c) => c.toUpperCase())
   return {
     sounded: said,
-    Sounded: capital(said),
+    Sounded: capitalised(said),
     ...(beats.length > 1 && {
       claps: beats.join(' · '),
       clapCount: String(beats.length),
@@ -66,7 +66,7 @@ export function soundValues(card: Sounded): Values {
     }),
     ...(sound !== '' && {
       firstSound: drawn(sound),
-      FirstSound: capital(drawn(sound)),
+      FirstSound: capitalised(drawn(sound)),
       firstSoundOr: either(drawn(sound), drawn(other)),
     }),
   }
@@ -101,5 +101,5 @@ export function soundLines(card: Sounded): RoutineRow[] {
       to: 96,
       says: `${drawn(sound)} … ${said}! What else here begins with that sound?`,
     })
-  return list.map((r) => ({ ...r, says: r.says.replace(/^\p{Ll}/u, (c) => c.toUpperCase()) }))
+  return list.map((r) => ({ ...r, says: capitalised(r.says) }))
 }

@@ -1,4 +1,5 @@
 /** Told stories with the step as the next page. Source: core/data/talk/stories.json (traditional tales, told anew). */
+import { capitalised } from '../../amount/letter-case'
 import data from '../../../data/talk/stories.json'
 import { sentence, type Locale } from '../fact/saying'
 
@@ -21,6 +22,6 @@ export function storyOf(title: string): Story | undefined {
 /** The page of a step: its refrain with what is done. Undefined where the title says nothing one does. */
 export function storyPage(story: Story, doing: string | undefined, locale: Locale): string | undefined {
   if (doing === undefined) return undefined
-  const Do = doing.replace(/^./, (c) => c.toUpperCase())
+  const Do = capitalised(doing)
   return sentence(story.refrain, { do: doing, Do }, locale)
 }

@@ -2,6 +2,7 @@
  * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
+import { capitalised } from '../../amount/letter-case'
 import { countText } from '../../amount/show'
 import { factorBetween, scale } from '../../amount/scale'
 import { amountText, isRounded } from '../../amount/show'
@@ -120,7 +121,7 @@ function sentence(name: string, touching: readonly Exposure[]): string {
       : ''
     return `${nameToken(child)}: ${what.join(', ')}${apart}`
   })
-  return `${name[0]?.toUpperCase() ?? ''}${name.slice(1)} ${byMeeting.join('; ')}. ${who.join('. ')}.`
+  return `${capitalised(name)} ${byMeeting.join('; ')}. ${who.join('. ')}.`
 }
 
 function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Around): Fix[] {
@@ -246,7 +247,7 @@ function swapFix(
   const price = priceChange({ food: original.food, amount: all, unit: original.unit }, parts, request)
   const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${concernName(m.about)}`)
   return {
-    label: `${names[0]?.toUpperCase() ?? ''}${names.slice(1)} for everyone`,
+    label: `${capitalised(names)} for everyone`,
     cost: [
       `${amounts} in all`,
       swap.effect,

@@ -3,6 +3,7 @@
  * ones first, no longer than the age stays with one job, never the same again while there is another. Clearing up is done while
  * everyone waits for the oven; where there is no such wait it follows at the end.
  */
+import { must } from '../../amount/must'
 import { isOvernight } from '../model/session-recipe/sittings'
 import { attention, longestWait } from '../../craft/ages'
 import { FILLER_JOBS, type SideJob } from '../../craft/side-jobs'
@@ -75,7 +76,9 @@ function gapsOf(
 ): Gap[] {
   const stepOf = new Map(draft.tasks.map((t) => [t.id, t.step]))
   const own = [
-    ...draft.turns.filter((t) => t.child === child.id && ids.has(stepOf.get(t.task) ?? '')),
+    ...draft.turns.filter(
+      (t) => t.child === child.id && ids.has(must(stepOf.get(t.task), `the task ${t.task}`)),
+    ),
     ...showingSpans(draft.tasks.filter((t) => ids.has(t.step))),
   ].sort((a, b) => a.start - b.start)
   const gaps: Span[] = []

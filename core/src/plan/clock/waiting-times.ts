@@ -1,4 +1,5 @@
 /** How long a child has nothing to do: between its own jobs, and with the jobs for waiting counted in. */
+import { must } from '../../amount/must'
 import { isOvernight } from '../model/session-recipe/sittings'
 import type { Clocked } from '../model/draft'
 import type { Plan } from '../model/plan'
@@ -36,7 +37,7 @@ export function idleTimes(
   const stepOf = new Map(tasks.map((t) => [t.id, t.step]))
   return perChild.map((p) => {
     const own = [
-      ...turns.filter((t) => t.child === p.child && ids.has(stepOf.get(t.task) ?? '')),
+      ...turns.filter((t) => t.child === p.child && ids.has(must(stepOf.get(t.task), `the task ${t.task}`))),
       ...showingSpans(tasks.filter((t) => ids.has(t.step))),
     ]
     const more = fill.filter((f) => f.child === p.child && f.sitting === 1)

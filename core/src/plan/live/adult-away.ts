@@ -1,4 +1,5 @@
 /** An adult is called away: another who may lead takes over, and the clock is set anew with those who are left. */
+import { must } from '../../amount/must'
 import { rebuildPlan } from './live-changes'
 import { techniqueOf } from '../../craft/techniques'
 import { foodBook } from '../../food/own-foods'
@@ -33,7 +34,10 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
     const heir = left
       .filter((a) => !lead || a.leads.includes(lead))
       .sort((a, b) => (load.get(a.id) ?? 0) - (load.get(b.id) ?? 0))[0]
-    const title = plan.schedule.find((s) => s.step === task.step)?.title ?? ''
+    const { title } = must(
+      plan.schedule.find((s) => s.step === task.step),
+      `the step ${task.step}`,
+    )
     if (!heir) {
       const what = hazard === 'heat' ? 'heat' : 'blades'
       return { refused: `${title}: nobody who is left leads ${what}. Leave it out, or wait.` }

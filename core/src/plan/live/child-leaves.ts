@@ -1,4 +1,5 @@
 /** A child leaves in the middle: its turns are dealt to the others, and everything else stays where it is. */
+import { must } from '../../amount/must'
 import { rebuildPlan } from './live-changes'
 import { isByChildren, isOnce } from '../../recipe/recipe'
 import { stillFree } from '../clock/waiting-times'
@@ -72,7 +73,15 @@ export function childLeaves(
     plan: next,
     says: [
       ...dealt.says,
-      ...[...orphans].map((id) => `${tasks.find((t) => t.id === id)?.name ?? ''}: an adult does the rest.`),
+      ...[...orphans].map(
+        (id) =>
+          `${
+            must(
+              tasks.find((t) => t.id === id),
+              `the task ${id}`,
+            ).name
+          }: an adult does the rest.`,
+      ),
       dealt.says.length === 0 && orphans.size === 0
         ? 'Nobody else is touched.'
         : 'All others keep their jobs and times.',

@@ -2,6 +2,7 @@
  * The turns that are still to come, dealt anew with as few changes as can be: equal first, then every turn stays with the child
  * who has it; where one must move, to who had least in earlier weeks. The same exact flow as in planning, with one place for each turn.
  */
+import { must } from '../../amount/must'
 import { nameToken } from '../model/finding'
 import { assignTurns } from '../turns/turn-flow'
 import type { Plan } from '../model/plan'
@@ -91,7 +92,7 @@ export function rebalance(
   const moves = new Map<string, string[]>()
   for (const t of second.turns)
     if (was.get(t.id) !== t.child)
-      moves.set(t.child, [...(moves.get(t.child) ?? []), nameOf.get(t.task) ?? ''])
+      moves.set(t.child, [...(moves.get(t.child) ?? []), must(nameOf.get(t.task), `the task ${t.task}`)])
   return { turns: second.turns, says: [...moves].map(([id, jobs]) => takes(id, jobs)) }
 }
 

@@ -1,3 +1,4 @@
+import { must } from '../../amount/must'
 import { rebuildPlan } from './live-changes'
 import { compile } from '../compile'
 import { decide, type Decision } from '../model/decision'
@@ -69,7 +70,16 @@ function changesFor(plan: Plan, now: TableProgress): { change: RestChange; says:
 function stepsAfter(plan: Plan, { step, done }: TableProgress): string[] {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const begun = new Set(
-    plan.turns.flatMap((t) => (done.has(t.id) ? [plan.tasks.find((k) => k.id === t.task)?.step ?? ''] : [])),
+    plan.turns.flatMap((t) =>
+      done.has(t.id)
+        ? [
+            must(
+              plan.tasks.find((k) => k.id === t.task),
+              `the task ${t.task}`,
+            ).step,
+          ]
+        : [],
+    ),
   )
   const last = plan.schedule.reduce((n, s, i) => (begun.has(s.step) ? Math.max(n, i) : n), at)
   const sitting = plan.schedule[at]?.sitting
@@ -106,7 +116,7 @@ function joined(plan: Plan, fresh: Plan, coming: ReadonlySet<string>): Plan {
   const freshFirst = fresh.schedule.find((s) => coming.has(s.step))
   const shift = (first?.start ?? 0) - (freshFirst?.start ?? 0)
   const stepOf = new Map([...plan.tasks, ...fresh.tasks].map((t) => [t.id, t.step]))
-  const isComing = (task: string): boolean => coming.has(stepOf.get(task) ?? '')
+  const isComing = (task: string): boolean => coming.has(must(stepOf.get(task), `the task ${task}`))
   const later = <T extends { start?: number; end?: number }>(x: T): T => ({
     ...x,
     ...(x.start !== undefined && { start: x.start + shift }),

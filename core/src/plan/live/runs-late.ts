@@ -1,4 +1,5 @@
 /** It runs late: the step at hand takes longer, and what follows moves. */
+import { must } from '../../amount/must'
 import { rebuildPlan } from './live-changes'
 import type { Plan } from '../model/plan'
 import { clockAfter } from '../../amount/clock-time'
@@ -42,7 +43,9 @@ export function runsLate(plan: Plan, step: string, minutes: number): LiveChange 
         background: plan.background.map((b) => (later.has(b.step) ? { ...b, ready: b.ready + seconds } : b)),
       }),
       turns: plan.turns.map((t) =>
-        later.has(stepOf.get(t.task) ?? '') ? { ...t, start: t.start + seconds, end: t.end + seconds } : t,
+        later.has(must(stepOf.get(t.task), `the task ${t.task}`))
+          ? { ...t, start: t.start + seconds, end: t.end + seconds }
+          : t,
       ),
       totals: {
         ...plan.totals,

@@ -2,6 +2,7 @@
  * Pass 3, portion: each bowl's lines scaled exactly, to its share of what is made; whole eggs and tins; what does not grow in
  * proportion is said.
  */
+import { capitalised } from '../../amount/letter-case'
 import { countText } from '../../amount/show'
 import type Fraction from 'fraction.js'
 import { amountText, numberText, readerText } from '../../amount/show'
@@ -202,7 +203,7 @@ function scalingFindings(draft: Shaped, bowls: readonly Bowl[]): Finding[] {
       grade: 'know',
       subject,
       touches: [],
-      says: `${says[0]?.toUpperCase() ?? ''}${says.slice(1)}.`,
+      says: `${capitalised(says)}.`,
       because,
       source: 'common practice, from memory',
       fixes: [],

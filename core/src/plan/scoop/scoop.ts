@@ -2,6 +2,7 @@
  * Pass 5, scoop: amounts into scoops of the measures in the box, fitted to the children of the bowl: over the whole bowl, so
  * that turns come out even (`fair-bowl`), or with any cup in parts, or on the scale.
  */
+import { capitalised } from '../../amount/letter-case'
 import { ratio, toMixed } from '../../amount/ratio'
 import { timesOf } from '../../amount/scoops'
 import { countLimit } from '../../craft/ages'
@@ -139,7 +140,7 @@ function nearFindings(line: PlanLine, measured: Measured): Finding[] {
       grade: 'know',
       subject: { line: line.id },
       touches: [],
-      says: `${says[0]?.toUpperCase() ?? ''}${says.slice(1)}`,
+      says: capitalised(says),
       because:
         measured.by === 'weight'
           ? (measured.because ?? 'A scale is exact enough.')

@@ -2,6 +2,7 @@
  * Rules of age about what is eaten: forms that choke, foods that are too early. Asked of every line and of everybody at the table, by the
  * same engine that answers Check. Prepared forms are taken from what is said of the line, never guessed.
  */
+import { capitalised } from '../../amount/letter-case'
 import { ageText } from '../../craft/ages'
 import {
   preparationText,
@@ -83,7 +84,6 @@ const under = (people: readonly DraftChild[], until: number | null): DraftChild[
   people.filter((p) => until === null || p.age < until)
 const agesOf = (people: readonly DraftChild[]): string =>
   people.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')
-const capital = (text: string): string => `${text[0]?.toUpperCase() ?? ''}${text.slice(1)}`
 
 /** What can be done about a line whatever stands against it. */
 function commonFixes(line: AdaptedLine, { recipe }: Adapted): Fix[] {
@@ -128,9 +128,9 @@ function shapeFinding(
     grade: 'stop',
     subject: { line: line.id, food: line.food },
     touches: touched.map((p) => ({ child: p.id, about: row.id })),
-    says: `${capital(line.name)}: ${row.hazard}, and ${agesOf(touched)}. ${row.says}`,
+    says: `${capitalised(line.name)}: ${row.hazard}, and ${agesOf(touched)}. ${row.says}`,
     because: line.shape
-      ? `${capital(preparationText(line.shape))} is not enough ${at}.`
+      ? `${capitalised(preparationText(line.shape))} is not enough ${at}.`
       : `The recipe does not say how it is prepared; ${at} it matters.`,
     source: row.source,
     fixes: [...fix, ...commonFixes(line, draft)],
@@ -169,8 +169,8 @@ function earlyFinding(line: AdaptedLine, row: EarlyRow, draft: Adapted, until: n
     grade: row.note ? 'know' : 'stop',
     subject: { line: line.id, food: line.food, tool: row.id },
     touches: touched.map((p) => ({ child: p.id, about: row.id })),
-    says: `${capital(line.name)}: ${until >= ALWAYS ? 'not for children' : `not under ${ageText(until)}`}; ${agesOf(touched)}. ${row.says}`,
-    because: `${capital(row.rule)}.`,
+    says: `${capitalised(line.name)}: ${until >= ALWAYS ? 'not for children' : `not under ${ageText(until)}`}; ${agesOf(touched)}. ${row.says}`,
+    because: `${capitalised(row.rule)}.`,
     source: row.source,
     fixes: row.note ? [] : commonFixes(line, draft),
     dependsOn: [line.food, row.id, until, touched.map((p) => p.id)],
@@ -191,7 +191,7 @@ function solidsFindings({ people }: Adapted): Finding[] {
         subject: { tool: row.id },
         touches: touched.map((p) => ({ child: p.id, about: row.id })),
         says: `${agesOf(touched)}: nothing of this is eaten yet. ${row.says}`,
-        because: `${capital(row.rule)}.`,
+        because: `${capitalised(row.rule)}.`,
         source: row.source,
         fixes: [
           {

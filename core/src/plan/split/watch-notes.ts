@@ -1,4 +1,5 @@
 /** What an adult watches at a step: heat and blades, what is turned again and again, who does not touch what, and what is raw or hot. */
+import { capitalised } from '../../amount/letter-case'
 import { minutesText } from '../../amount/clock-time'
 import { countText } from '../../amount/show'
 import { techniqueOf } from '../../craft/techniques'
@@ -90,7 +91,7 @@ function aroundNotes(tasks: readonly Task[]): WatchNote[] {
         bowl,
         grade: 'adult',
         about: WORK,
-        says: `${why[0]?.toUpperCase() ?? ''}${why.slice(1)}${adult ? `: ${nameToken(adult)}` : ''}.`,
+        says: `${capitalised(why)}${adult ? `: ${nameToken(adult)}` : ''}.`,
         source: 'FSA; CDC; CAPT; common practice, from memory',
       })
   return [...notes.values()]

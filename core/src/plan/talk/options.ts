@@ -3,6 +3,7 @@
  * child can do. The edge: a target that the child's age has just come to, or that is growing, or that is due to come back.
  * Source: learning.md D3, F2, F3 (common practice, from memory).
  */
+import { must } from '../../amount/must'
 import { remembered } from '../../amount/memo'
 import type { FactPrompt } from '../../learn/fact/answer'
 import { OF_A_FOOD, type Locale } from '../../learn/fact/saying'
@@ -231,6 +232,6 @@ export function candidates(
   }
   return list
 }
-const targetId = (n: number): string => TARGETS[n]?.id ?? ''
+const targetId = (n: number): string => must(TARGETS[n], `target ${n}`).id
 /** Where a target stands among those that were found, from 1; 0 where it is not. Cleared after each use. */
 const PLACE = new Uint16Array(TARGETS.length)

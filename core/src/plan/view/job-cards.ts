@@ -1,4 +1,5 @@
 /** A card for each child: its jobs in order, with picture, tool and cue; for print, and for those who do not read yet. */
+import { must } from '../../amount/must'
 import { techniqueOf } from '../../craft/techniques'
 import type { Plan } from '../model/plan'
 import type { Task, TaskForm } from '../model/task'
@@ -44,7 +45,10 @@ export function jobCards(plan: Plan): JobCard[] {
         bowl: bowl.name,
         rows: tasks.map((t) => ({
           task: t.id,
-          picture: plan.schedule.find((s) => s.step === t.step)?.picture ?? '',
+          picture: must(
+            plan.schedule.find((s) => s.step === t.step),
+            `the step ${t.step}`,
+          ).picture,
           job: taskText(t, plan),
           tool: formOf(t, child)?.tool ?? '',
           how: formOf(t, child)?.says ?? '',

@@ -1,3 +1,4 @@
+import { must } from '../../amount/must'
 import { isOvernight } from '../model/session-recipe/sittings'
 import type { Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
@@ -43,7 +44,7 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
   const clock = (seconds: number): string => clockAfter(plan.totals.startsAt, Math.floor(seconds / 60))
   const first = new Set(plan.schedule.filter((s) => s.sitting === 1).map((s) => s.step))
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
-  const inFirst = plan.turns.filter((t) => first.has(tasks.get(t.task)?.step ?? ''))
+  const inFirst = plan.turns.filter((t) => first.has(must(tasks.get(t.task), `the task ${t.task}`).step))
   const pinned = new Set(
     decisions.flatMap((d) =>
       d.kind === 'pin' ? [`${d.task} ${d.child}`] : d.kind === 'stands' ? [`${d.task} ${d.adult}`] : [],

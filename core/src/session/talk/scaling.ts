@@ -1,4 +1,5 @@
 /** The recipe twice or by half, read together line by line before anything is measured. Common practice; England's Year 2 (doubling and halving), from memory. */
+import { capitalised } from '../../amount/letter-case'
 import type { TalkLine } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 
@@ -19,7 +20,7 @@ export function scalingLines(plan: Plan): TalkLine[] {
   if (!bowl || times === undefined) return []
   const becomes = bowl.lines.flatMap((l) =>
     l.swappedFrom === undefined && l.byEye === undefined && l.recipeText !== '' && l.recipeText !== l.text
-      ? [`${l.name.replace(/^\p{Ll}/u, (c) => c.toUpperCase())}: ${l.recipeText}, for us ${l.text}.`]
+      ? [`${capitalised(l.name)}: ${l.recipeText}, for us ${l.text}.`]
       : [],
   )
   if (becomes.length === 0) return []

@@ -22,13 +22,13 @@ function worthAgain(e: unknown): number | null {
 
 /**
  * @param session whose taps are sent
- * @param first what the server has to know before it takes them
+ * @param first what the server has to know before it takes those of a session
  * @param parked called with a tap that the server does not take: it is part of no table
  * @param answered called with the number of the last tap the server has, and how many it was sent
  */
 export function sendingOf(
   session: Ref<string>,
-  first: () => Promise<void>,
+  first: (session: string) => Promise<void>,
   answered: (session: string, last: number, sent: number) => void = () => undefined,
   parked: (event: TableEvent) => void = () => undefined,
 ) {
@@ -66,7 +66,9 @@ export function sendingOf(
     await outbox.keep(id, event)
     if (session.value === id) written.value = new Set([...written.value, event.id])
     beingWritten.value = new Set([...beingWritten.value].filter((e) => e !== event.id))
-    void send()
+    // What was tapped as another table was opened goes to its own all the same.
+    if (session.value === id) void send()
+    else void sendAll(id)
   }
 
   /** One message at a time; what is written down meanwhile goes after it. */
@@ -90,14 +92,19 @@ export function sendingOf(
       for (;;) {
         const left = await look(id)
         // A session that was begun here comes before what was tapped in it.
-        await first()
+        await first(id)
         if (left.length === 0) break
         await post(id, left.slice(0, BATCH))
         fault.value = ''
       }
     } catch (e) {
-      fault.value = inWords(e)
       const wait = worthAgain(e)
+      if (session.value !== id) {
+        // Of a table that is no longer open: tried again by itself, and nothing is said of it here.
+        if (wait !== null) setTimeout(() => void sendAll(id), wait)
+        return
+      }
+      fault.value = inWords(e)
       if (wait !== null) timer = setTimeout(() => void send(), wait)
     }
   }

@@ -17,10 +17,11 @@ export const useTable = defineStore('table', () => {
   const opened = ref(false)
   const state = computed(() => replay(events.value))
   let last = 0
-  let first: () => Promise<void> = () => Promise.resolve()
+  /** What the server has to know of a session before it takes its events. */
+  const firsts = new Map<string, () => Promise<void>>()
   const sending = sendingOf(
     session,
-    () => first(),
+    (id) => firsts.get(id)?.() ?? Promise.resolve(),
     answered,
     // It never was: the table is as if it had not been tapped.
     ({ id }) => (events.value = events.value.filter((e) => e.id !== id)),
@@ -61,7 +62,7 @@ export const useTable = defineStore('table', () => {
     changed: () => void = () => undefined,
     before: () => Promise<void> = () => Promise.resolve(),
   ): Promise<void> {
-    first = before
+    firsts.set(id, before)
     if (session.value !== id) {
       session.value = id
       events.value = []
@@ -119,12 +120,15 @@ export const useTable = defineStore('table', () => {
       behind.value = Date.parse(answer.now) - (asked + Date.now()) / 2
       merge(answer.events)
       await outbox.keepHeard(id, answer.events)
+      // Another table may have been opened meanwhile: its log is counted from its own beginning.
+      if (session.value !== id) return
       if (state.value.finished && waiting.value === 0) await outbox.forget(id)
+      if (session.value !== id) return
       last = Math.max(last, answer.last)
       newsAt.value = performance.now()
       fault.value = ''
     } catch (e) {
-      fault.value = inWords(e)
+      if (session.value === id) fault.value = inWords(e)
     }
   }
 

@@ -2,6 +2,7 @@
  * A lower bound on the length of a session, with its cause: the longest chain, the energy of a resource between heads and tails,
  * or ops that exclude one another. Source: textbook bounds of the resource-constrained project scheduling problem.
  */
+import { must } from '../../../amount/must'
 import type { Network } from './instance'
 
 /** What nobody can be quicker than: one limit, a chain of tasks, or tasks that exclude one another. */
@@ -56,7 +57,7 @@ function chain({ instance, heads, tails, size, preds }: Network): Bound {
         ? b
         : a,
     )
-  const [first, end] = [instance.ops[at]?.task ?? '', instance.ops[last]?.task ?? '']
+  const [first, end] = [at, last].map((i) => must(instance.ops[i], `op ${i}`).task) as [string, string]
   return { units, cause: { kind: 'chain', tasks: first === end ? [first] : [first, end] } }
 }
 
@@ -103,7 +104,7 @@ function clique({ instance, rows, p, heads, tails, size, preds }: Network): Boun
     const t = Math.min(...members.map((i) => (tails[i] as number) - (p[i] as number)))
     const units = h + t + members.reduce((sum, i) => sum + (p[i] as number), 0)
     if (units > best.units) {
-      const tasks = [...new Set(members.map((i) => instance.ops[i]?.task ?? ''))]
+      const tasks = [...new Set(members.map((i) => must(instance.ops[i], `op ${i}`).task))]
       best = { units, cause: { kind: 'clique', tasks: tasks.slice(0, 4) } }
     }
   }

@@ -1,4 +1,5 @@
 /** Which of the lines before the list is the title, and what it says of the yield. */
+import { capitalised } from '../../../amount/letter-case'
 
 export interface TitleLine {
   text: string
@@ -44,7 +45,7 @@ export function titleFrom(lines: readonly TitleLine[]): { title: string; about: 
       )
       .find((t) => t !== undefined)
     return {
-      title: said ? said.charAt(0).toUpperCase() + said.slice(1) : '',
+      title: said ? capitalised(said) : '',
       about: [],
       rest: lines.map((l) => l.text),
     }
@@ -74,5 +75,5 @@ function calm(title: string): string {
   const words = title.replace(/\([^)]*\)/g, '')
   if (words !== words.toUpperCase() || words === words.toLowerCase()) return title
   const small = title.replace(/[\p{L}'’]+/gu, (w) => (w === w.toUpperCase() ? w.toLowerCase() : w))
-  return small.charAt(0).toUpperCase() + small.slice(1)
+  return capitalised(small)
 }

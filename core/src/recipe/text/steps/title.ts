@@ -1,4 +1,5 @@
 /** A title of a step in five words or fewer, cut at a sense: the first thing that is done, and to what. */
+import { capitalised } from '../../../amount/letter-case'
 import { commanded, verbHits } from './verbs'
 
 const LINKS =
@@ -55,5 +56,5 @@ export function titleOf(text: string): string {
     .slice(0, 60)
     .replace(/["“”']+$/, '')
     .trim()
-  return title.charAt(0).toUpperCase() + title.slice(1)
+  return capitalised(title)
 }
