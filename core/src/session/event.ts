@@ -100,6 +100,8 @@ export type EventBody =
   | { kind: 'scrap'; body: { what: string; to: ScrapWay } }
   | { kind: 'cleaned'; body: { job: string; child: string } }
   | { kind: 'finish'; body: Record<string, never> }
+  /** Ended by mistake: it goes on. Written by the server alone, with who said so. */
+  | { kind: 'reopen'; body: { reason: string } }
 
 export type TableEvent = EventBody & {
   /** uuid made on the device */

@@ -19,6 +19,8 @@ export interface SessionRecord {
   title: string
   begun: string | null
   finished: string | null
+  /** Each time it was opened again after its end. */
+  reopened: TableState['reopened']
   children: { child: string; turns: number; jobs: number; techniques: string[]; taste: Taste | null }[]
   gates: TableState['gates']
   notes: TableState['notes']
@@ -61,6 +63,7 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
     title: past.title,
     begun: state.begun,
     finished: state.finished,
+    reopened: state.reopened,
     children,
     gates: state.gates,
     notes: state.notes,

@@ -17,6 +17,8 @@ export interface TurnState {
 export interface TableState {
   begun: string | null
   finished: string | null
+  /** How often it was opened again after its end, and why. */
+  reopened: { at: string; reason: string; by?: string }[]
   /** The step the table is at; null before the first. */
   step: string | null
   stepsSeen: string[]
@@ -89,6 +91,7 @@ export function replay(events: readonly TableEvent[]): TableState {
   const state: TableState = {
     begun: null,
     finished: null,
+    reopened: [],
     step: null,
     stepsSeen: [],
     gates: [],
@@ -126,6 +129,10 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'finish':
       state.finished = e.at
+      break
+    case 'reopen':
+      state.finished = null
+      state.reopened.push({ at: e.at, reason: e.body.reason, ...(e.by && { by: e.by }) })
       break
     case 'gate':
       state.gates.push({ ...e.body, at: e.at, event: e.id })

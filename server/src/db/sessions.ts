@@ -141,6 +141,15 @@ export async function lastEvent(db: Db, id: string): Promise<number> {
   return rows[0]?.last ?? 0
 }
 
+/** The highest counter of any device at this table. */
+export async function lastLamport(db: Db, id: string): Promise<number> {
+  const { rows } = await db.query<{ last: number | null }>(
+    'select max(lamport)::int as last from events where session_id = $1',
+    [id],
+  )
+  return rows[0]?.last ?? 0
+}
+
 /**
  * Appends events under the session's lock, so that their numbers have no gap that is filled later and 'all after n'
  * misses none. An event that is already there is left as it is. One way to the database for all (`008_append.sql`).

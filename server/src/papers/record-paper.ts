@@ -44,6 +44,10 @@ export function recordPaper(paper: Paper, events: TableEvent[], zone: string): P
         ),
       ),
       ...part(
+        'Opened again',
+        record.reopened.map((r) => `${time(r.at)}${r.by ? ` ${nameOf(paper, r.by)}` : ''}: ${r.reason}`),
+      ),
+      ...part(
         'Happened',
         record.incidents.map(
           (i) =>

@@ -8,6 +8,7 @@ import { api, inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
+import OpenAgain from './OpenAgain.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
@@ -73,6 +74,9 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
       <p class="mb-4 text-soft">
         {{ dayText(record.date) }}<template v-if="record.begun">, begun {{ timeText(record.begun) }}</template
         ><template v-if="record.finished">, closed {{ timeText(record.finished) }}</template>
+        <span v-for="r in record.reopened" :key="r.at" class="block"
+          >Opened again {{ timeText(r.at) }}{{ r.by ? ` by ${nameOf(r.by)}` : '' }}: {{ r.reason }}</span
+        >
       </p>
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
         <div
@@ -113,6 +117,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
         </div>
         <div class="grid gap-4">
           <PaperLinks :id="record.id" />
+          <OpenAgain v-if="record.finished && auth.isLeader()" :id="record.id" />
           <section v-if="record.memo.some((m) => m)" class="patch p-4">
             <h2 class="mb-1 text-lg">To remember</h2>
             <p v-for="m in record.memo.filter((x) => x)" :key="m">{{ m }}</p>

@@ -35,6 +35,7 @@ const having = <S extends yup.ObjectShape>(fields: S) =>
 const eventParts: Parts<TableEvent, 'kind'> = {
   begin: having({}),
   finish: having({}),
+  reopen: having({ reason: required('Reason', 400) }),
   gate: having({
     gate: oneOf(GATES, 'Gate'),
     step: line('Step', 120).optional(),

@@ -1,9 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import { Router, type Request } from 'express'
 import { countText } from '@lea/core/amount'
 import { type Plan, type PlanRequest, openStops, seal } from '@lea/core/plan'
+import type { TableEvent } from '@lea/core/session'
 import { partsThatDiffer, type RequestParts, requestParts } from '@lea/core/setting'
 import * as yup from 'yup'
 import { atLeast, personOf } from '../../auth'
+import { now } from '../../clock'
 import type { AppContext } from '../../context'
 import { settleProgress } from '../../db/child-progress'
 import { lockCards, writeAudit } from '../../db/people'
@@ -135,7 +138,18 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
     await run(req, async (db) => {
       const { id } = await findSession(db, req, 'lock')
       if (!(await store.reopen(db, id))) throw new Fault(409, 'this session is not over')
-      await writeAudit(db, personOf(req).settingId, personOf(req).id, `opened it again: ${reason}`, id)
+      const { settingId, id: by } = personOf(req)
+      // The log says it as well: every table goes on from here, and can be ended once more.
+      const event: TableEvent = {
+        id: randomUUID(),
+        device: 'server',
+        lamport: (await store.lastLamport(db, id)) + 1,
+        at: now().toISOString(),
+        kind: 'reopen',
+        body: { reason },
+      }
+      await store.appendEvents(db, settingId, id, by, [event])
+      await writeAudit(db, settingId, by, `opened it again: ${reason}`, id)
     })
     res.json(await asItIs(req))
   })

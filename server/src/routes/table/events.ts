@@ -33,6 +33,8 @@ export function eventRoutes({ pool }: AppContext): Router {
     const { events } = await read(eventsSchema, req.body)
     if (events.some((e) => e.kind === 'incident-seen') && personOf(req).role !== 'owner')
       throw new Fault(403, 'only the owner may say that it was read')
+    if (events.some((e) => e.kind === 'reopen'))
+      throw new Fault(403, 'a session that is over is opened again from its record, with a reason')
     const { settingId, id: by } = personOf(req)
     const { last, due } = await run(req, async (db) => {
       const session = await findSession(db, req, 'taps')
