@@ -229,34 +229,6 @@ describe('a session', () => {
       ).toBe('cooking')
     }
   })
-  it('a session that is opened again says so in its log, goes on, and can be ended once more', async () => {
-    const session = await newSession()
-    const path = `/api/sessions/${session.id}`
-    await petra.send('POST', `${path}/cook`, {})
-    // Not over: there is nothing to open. And no device opens it by an event of its own.
-    expect((await petra.send('POST', `${path}/reopen`, { reason: 'too soon' })).status).toBe(409)
-    const forged = await petra.send('POST', `${path}/events`, { events: [tap('reopen', { reason: 'x' })] })
-    expect(forged.status).toBe(403)
-    await petra.send('POST', `${path}/events`, { events: [{ ...tap('finish', {}), lamport: 40 }] })
-    // Two press it at once: it is opened once.
-    const both = await Promise.all([
-      petra.send('POST', `${path}/reopen`, { reason: 'the bread was not out yet' }),
-      petra.send('POST', `${path}/reopen`, { reason: 'the bread was not out yet' }),
-    ])
-    expect(both.map((b) => b.status).sort()).toEqual([200, 409])
-    const log = (await petra.get(`${path}/events`)).body.events as { kind: string; lamport: number }[]
-    const opened = log.filter((e) => e.kind === 'reopen')
-    expect(opened).toHaveLength(1)
-    expect(opened[0]?.lamport).toBe(41)
-    const going = (await petra.get(`/api/record/sessions/${session.id}`)).body
-    expect(going.finished).toBeNull()
-    expect(going.reopened).toMatchObject([{ reason: 'the bread was not out yet' }])
-    await petra.send('POST', `${path}/events`, { events: [{ ...tap('finish', {}), lamport: 42 }] })
-    expect((await open(session.id)).state).toBe('finished')
-    const over = (await petra.get(`/api/record/sessions/${session.id}`)).body
-    expect(over.finished).not.toBeNull()
-    expect(over.reopened).toHaveLength(1)
-  })
   it('is cooked by the card that was saved a moment before, or stops the table', async () => {
     for (let i = 0; i < 12; i++) {
       const child = await newChild()

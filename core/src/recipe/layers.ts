@@ -7,8 +7,9 @@ export const ROWS_WORDS: Readonly<Record<RowsLie, string>> = {
   stack: 'on one another',
   ring: 'round in a ring',
 }
-/** A row has so many things at most, and comes so often at most. */
+/** A row has so many things at most. */
 export const LAYERS_MOST = 4
+/** A row comes so often at most. */
 export const ROWS_MOST = 12
 
 /** "Layers, from below: oats, pear." or "3 times over, side by side in a line: red, green."; '' where nothing is laid. */

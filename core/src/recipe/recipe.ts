@@ -148,6 +148,7 @@ export interface RecipeStep {
   rests?: { how: string; seconds: number; place: 'fridge' | 'freezer' | 'table' } | undefined
 }
 
+/** How a row may lie. */
 export const ROWS_LIE = ['line', 'stack', 'ring'] as const
 export type RowsLie = (typeof ROWS_LIE)[number]
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { amountText, numberText, readerText } from '../../src/amount/show'
 import { OVEN_MARKS, convertTemperature, ovenMark } from '../../src/amount/temperature'
 import { measureText, unitLabel } from '../../src/amount/units'
-import { wholeTins } from '../../src/amount/whole'
+import { wholeTins } from '../../src/amount/packs'
 
 describe('an amount as a cook reads it', () => {
   it.each([
