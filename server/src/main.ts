@@ -79,9 +79,10 @@ async function main(): Promise<void> {
     log.warn(fault, 'the line for news of tables was lost'),
   )
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
+  const post = openMailOutbox(env('LEA_OUTBOX') || '.lea/outbox')
   const app = makeApp({
     devices,
-    post: openMailOutbox(env('LEA_OUTBOX') || '.lea/outbox'),
+    post,
     pool,
     plans,
     live,
@@ -105,7 +106,7 @@ async function main(): Promise<void> {
   }
   say('Ctrl-C stops it.')
   const sweep = (): void => {
-    sweepAll(pool, today()).catch((fault: unknown) => {
+    sweepAll(pool, today(), post).catch((fault: unknown) => {
       log.error(fault, 'records that are too old could not be erased')
     })
   }

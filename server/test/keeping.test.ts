@@ -1,10 +1,14 @@
 /** How long records are kept, what goes, what an erased child leaves behind: nothing that says who it was. */
 import { randomUUID } from 'node:crypto'
+import { mkdtemp, rename, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { dayAfter } from '@lea/core/amount'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
+import { openMailOutbox } from '../src/devices/mail-outbox'
 import { today } from '../src/clock'
 import { openTestServer, type TestServer, type Visitor } from './test-server'
 
@@ -85,6 +89,35 @@ describe('an erased child', () => {
   })
 })
 
+const letters = { sweep: async () => 0 }
+describe('letters', () => {
+  it('go with the records of their time, of their own setting alone; younger ones stay', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'lea-letters-'))
+    try {
+      const post = openMailOutbox(folder)
+      const letter = {
+        to: 'a@saltmere.example',
+        subject: 'Cooked today',
+        text: 'Bread.',
+        about: null,
+        attachments: [],
+      }
+      const name = await post.send('one', letter)
+      await post.send('two', letter)
+      const old = name.replace(/^\d{4}-\d\d-\d\d/, '2020-02-03')
+      await rename(join(folder, 'one', name), join(folder, 'one', old))
+      await post.send('one', letter)
+      expect(await post.sweep('one', '2020-02-03')).toBe(0)
+      expect(await post.sweep('one', '2020-02-04')).toBe(1)
+      expect(await post.sweep('one', '2020-02-04')).toBe(0)
+      expect(await post.sweep('none such', '2020-02-04')).toBe(0)
+      expect([(await post.list('one')).length, (await post.list('two')).length]).toEqual([1, 1])
+    } finally {
+      await rm(folder, { recursive: true })
+    }
+  })
+})
+
 describe('records', () => {
   it('that are too old go in the night, in every setting by its own time; younger ones stay', async () => {
     const { rows } = await house.pool.query<{ setting_id: string }>('select setting_id from all_doors()')
@@ -95,13 +128,15 @@ describe('records', () => {
     for (const { setting_id } of rows)
       await house.sql(`update sessions set date = '2020-02-03' where id = '${old.id}'`, setting_id)
     expect((await petra.send('PUT', '/api/keeping', { months: 24 })).status).toBe(200)
-    expect(await sweepAll(house.pool, today())).toBe(1)
+    expect(await sweepAll(house.pool, today(), letters)).toBe(1)
     const after = await sessions()
     expect(after.map((s) => s.id)).not.toContain(old.id)
     expect(after.length).toBe(before.length - 1)
-    expect(await sweepAll(house.pool, today())).toBe(0)
+    expect(await sweepAll(house.pool, today(), letters)).toBe(0)
     const log = (await petra.get('/api/keeping/audit')).body.lines as { who: string; did: string }[]
-    expect(log.some((l) => l.who === 'Lea' && /1 sessions older than 24 months/.test(l.did))).toBe(true)
+    expect(log.some((l) => l.who === 'Lea' && /^1 session older than 24 months was erased/.test(l.did))).toBe(
+      true,
+    )
     expect(log.some((l) => l.who === 'Petra Vance' && l.did === 'erased a child')).toBe(true)
   })
   it('of a period are asked for by days; a day that is none is refused', async () => {

@@ -1,5 +1,6 @@
 /** How long records are kept, and what goes when that is over. */
 import type { Pool } from 'pg'
+import { countText } from '@lea/core/amount'
 import { sumUp } from './child-progress'
 import { writeAudit } from './people'
 import { inSetting, type Db } from './pool'
@@ -12,8 +13,19 @@ export const setKeepMonths = async (db: Db, months: number): Promise<void> => {
   await db.query('update settings set keep_months = $1', [months])
 }
 
-/** Sessions that are over and older than that go, with their plans and events, and audit lines of that time. */
-export async function sweepSetting(db: Db, setting: string, today: string): Promise<number> {
+/** Letters of a setting that were written before a day go. */
+export interface Letters {
+  /** @param before `YYYY-MM-DD` @returns how many went */
+  sweep(setting: string, before: string): Promise<number>
+}
+
+/** Sessions that are over and older than that go, with their plans and events, audit lines and letters of that time. */
+export async function sweepSetting(
+  db: Db,
+  setting: string,
+  today: string,
+  letters: Letters,
+): Promise<number> {
   const months = await keepMonths(db)
   const { rows } = await db.query<{ day: string }>(
     'select ($1::date - make_interval(months => $2))::date as day',
@@ -33,23 +45,32 @@ export async function sweepSetting(db: Db, setting: string, today: string): Prom
     children.map((c) => c.id),
   )
   await db.query('select sweep_audit($1)', [day])
+  const gone = await letters.sweep(setting, day)
+  if (gone > 0)
+    await writeAudit(
+      db,
+      setting,
+      null,
+      `${countText(gone, 'letter')} older than ${countText(months, 'month')} ${gone === 1 ? 'was' : 'were'} erased`,
+      setting,
+    )
   if ((rowCount ?? 0) > 0)
     await writeAudit(
       db,
       setting,
       null,
-      `${rowCount} sessions older than ${months} months were erased`,
+      `${countText(rowCount ?? 0, 'session')} older than ${countText(months, 'month')} ${rowCount === 1 ? 'was' : 'were'} erased`,
       setting,
     )
   return rowCount ?? 0
 }
 
 /** Every setting of this database. Several servers may sweep at once: what is gone is gone. */
-export async function sweepAll(pool: Pool, today: string): Promise<number> {
+export async function sweepAll(pool: Pool, today: string, letters: Letters): Promise<number> {
   const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
   let gone = 0
   for (const { setting_id } of rows)
-    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
+    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today, letters))
   return gone
 }
 

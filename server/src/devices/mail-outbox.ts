@@ -24,6 +24,8 @@ export interface MailOutbox {
   read(setting: string, name: string): Promise<Buffer | null>
   /** An erased child leaves no letter behind. */
   forget(setting: string, child: string): Promise<void>
+  /** Letters that were written before a day (`YYYY-MM-DD`) go. @returns how many */
+  sweep(setting: string, before: string): Promise<number>
 }
 
 /** Made up: nothing is sent from it. */
@@ -51,6 +53,15 @@ export function openMailOutbox(folder: string): MailOutbox {
       const names = await readdir(join(folder, setting)).catch(() => [] as string[])
       for (const name of names.filter((n) => n.endsWith(`-${child}.eml`)))
         await rm(join(folder, setting, name))
+    },
+    async sweep(setting, before) {
+      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
+      // A name begins with the day on which it was written.
+      const old = names.filter(
+        (n) => /^\d{4}-\d\d-\d\dT/.test(n) && n.endsWith('.eml') && n.slice(0, 10) < before,
+      )
+      for (const name of old) await rm(join(folder, setting, name), { force: true })
+      return old.length
     },
     async read(setting, name) {
       if (!/^[\w-]+\.eml$/.test(name)) return null

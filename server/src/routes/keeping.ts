@@ -17,7 +17,7 @@ const keepSchema = yup
   .noUnknown()
 
 /** How long records are kept, what goes now, and who read or changed what. */
-export function keepingRoutes({ pool }: AppContext): Router {
+export function keepingRoutes({ pool, post }: AppContext): Router {
   const router = Router()
   router.use(atLeast('owner'))
   router.get('/', async (req, res) => {
@@ -35,7 +35,7 @@ export function keepingRoutes({ pool }: AppContext): Router {
   /** Otherwise it is done each night. */
   router.post('/sweep', async (req, res) => {
     const { settingId } = personOf(req)
-    res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today())) })
+    res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today(), post)) })
   })
   router.get('/audit', async (req, res) => {
     const before = req.query['before'] === undefined ? null : queryText(req.query['before'])

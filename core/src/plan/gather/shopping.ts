@@ -16,7 +16,7 @@ import { ownWeights, type CupboardItem, type CupboardPack } from '../model/cupbo
 import type { Clocked } from '../model/draft'
 import { currencyOf } from '../model/price'
 import type { PlanRequest } from '../model/request'
-import type { Cost, ShoppingRow } from '../model/shopping-list'
+import type { Cheaper, Cost, ShoppingRow } from '../model/shopping-list'
 import type { PlanLine } from '../model/line'
 
 /** Left over more than half a pack that keeps less than a week: worth a second recipe. */
@@ -58,7 +58,8 @@ function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request
   }
   if (food === 'water') return { ...base, ...none, enough: true, used: '0', why: 'from the tap' }
   const packs = packsOf(food, item, request)
-  const target = packs[0] ? baseUnit(packs[0].unit) : unit
+  // Without packs: by weight, where that is known; else in millilitres, exact. A spoon is bought as no cup.
+  const target = packs[0] ? baseUnit(packs[0].unit) : byWeight(unit, lines, request)
   const need = needIn(target, lines, request)
   const have = item?.have ? amountText(item.have.amount, item.have.unit) : ''
   if (!need)
@@ -145,6 +146,11 @@ function packsOf(food: string, item: CupboardItem | undefined, request: PlanRequ
   })
 }
 
+/** The unit in which a food without packs is asked for: pieces as they are. */
+function byWeight(unit: string, lines: readonly PlanLine[], request: PlanRequest): string {
+  const base = baseUnit(unit)
+  return base === 'mL' && needIn('g', lines, request) ? 'g' : base
+}
 const baseUnit = (unit: string): string =>
   ({ volume: 'mL', mass: 'g', length: 'mm', count: unit })[unitOf(unit).dimension]
 
@@ -223,6 +229,12 @@ function leftover(food: string, left: Fraction, unit: string, share: Fraction | 
   }
 }
 
+/** What is cheaper, where no price that is missing can turn it round: what is known costs more already, or all is known. */
+function verdict(home: Fraction, ready: Fraction, complete: boolean): Cheaper | null {
+  const known = cheaper(home, ready)
+  return complete || known === 'ready' ? known : null
+}
+
 function costOf(rows: readonly ShoppingRow[], draft: Clocked, request: PlanRequest): Cost {
   const used = rows.reduce((sum, r) => sum.add(r.used ?? 0), ratio(0))
   const till = rows.reduce((sum, r) => sum + (r.buy?.cost ?? 0), 0)
@@ -230,6 +242,7 @@ function costOf(rows: readonly ShoppingRow[], draft: Clocked, request: PlanReque
   const portions = ratio(draft.making.portions)
   const children = draft.people.length
   const perPortion = used.div(portions)
+  const unpaid = rows.filter((r) => !r.enough && r.buy?.cost == null).map((r) => r.name)
   const { ready } = draft.recipe
   const readyEach = ready ? ratio(ready.price).div(ready.portions) : null
   return {
@@ -240,13 +253,14 @@ function costOf(rows: readonly ShoppingRow[], draft: Clocked, request: PlanReque
     till,
     tillPerChild: toText(ratio(till).div(children)),
     unknown,
+    unpaid,
     ready:
       ready && readyEach
         ? {
             ...ready,
             perPortion: toText(readyEach),
-            byUse: cheaper(perPortion, readyEach),
-            byPurchase: cheaper(ratio(till).div(portions), readyEach),
+            byUse: verdict(perPortion, readyEach, unknown.length === 0),
+            byPurchase: verdict(ratio(till).div(portions), readyEach, unpaid.length === 0),
           }
         : null,
   }

@@ -37,8 +37,17 @@ export interface Cost {
   /** What the packs cost that are still to buy. */
   till: number
   tillPerChild: Ratio
-  /** Foods without a price: the sums are then "at least". */
+  /** Foods without a price: what is used is then "at least". */
   unknown: string[]
-  ready: { price: number; portions: number; perPortion: Ratio; byUse: Cheaper; byPurchase: Cheaper } | null
+  /** Foods that are still to buy without a price: what is paid is then "at least". Plans frozen before 0.15 have none. */
+  unpaid?: string[]
+  /** Null where a price that is missing could turn the answer round. */
+  ready: {
+    price: number
+    portions: number
+    perPortion: Ratio
+    byUse: Cheaper | null
+    byPurchase: Cheaper | null
+  } | null
 }
 export type Cheaper = 'home' | 'ready' | 'same'

@@ -64,6 +64,18 @@ describe('what to buy', () => {
   it('without own packs takes the usual ones, without a price', () => {
     expect(row(plan([]), 'wheat-flour')?.buy).toMatchObject({ text: '1 × 1500 g', cost: null })
   })
+  it('of a food without packs says what is needed as it is, by weight where that is known: never a cup for a spoon', () => {
+    const swapped = (food: string, amount: string, unit: string) => {
+      const recipe = recipeOf('herb-soda-bread')
+      const lines = recipe.lines.map((l) => (l.food === 'chives' ? { ...l, food, amount, unit } : l))
+      return row(plan([], recipe.serves, { recipe: { ...recipe, lines } }), food)
+    }
+    const syrup = swapped('own:birch-syrup', '2', 'tbsp_m')
+    expect(syrup?.need).toMatchObject({ text: '30 mL' })
+    expect(swapped('own:birch-syrup', '1/6', 'cup_m')?.need?.text).toBe('42 mL')
+    expect(swapped('own:birch-syrup', '40', 'g')?.need?.text).toBe('40 g')
+    expect(swapped('own:birch-syrup', '3', 'item')?.need?.text).toBe('3')
+  })
   it('is ticked off by food and packs: when other packs are needed, the tick is gone', () => {
     const got = { kind: 'got' as const, food: 'wheat-flour', buy: '1 × 500 g' }
     expect(row(plan([flour()], 8, { decisions: [got] }), 'wheat-flour')?.got).toBe(true)
@@ -98,6 +110,37 @@ describe('what it costs', () => {
   })
   it('a food without a price is named: the sum is then "at least"', () => {
     expect(plan(stocked.slice(0, 3)).cost.unknown).toEqual(['buttermilk'])
+  })
+  it('gives no verdict that a missing price could turn round: whatever that price is, what is said is true', () => {
+    const withReady = (price: number) => ({ ...recipeOf('herb-soda-bread'), ready: { price, portions: 8 } })
+    const verdict = (cupboard: CupboardItem[], price: number) =>
+      plan(cupboard, 8, { recipe: withReady(price) }).cost.ready
+    // No price at all: nothing is cheaper than what nobody knows.
+    expect(verdict([], 160)).toMatchObject({ byUse: null, byPurchase: null })
+    for (const known of [0, 1, 2, 3])
+      for (const price of [1, 40, 160, 400, 2000]) {
+        const said = verdict(stocked.slice(0, known), price)
+        // Any price of what is missing, from next to nothing to a fortune.
+        for (const missing of [1, 90, 5000]) {
+          const all = stocked.map((c, i) =>
+            i < known ? c : { ...c, packs: (c.packs ?? []).map((p) => ({ ...p, price: missing })) },
+          )
+          const truth = verdict(all, price)
+          if (said?.byUse != null) expect(said.byUse, `${known} ${price} ${missing}`).toBe(truth?.byUse)
+          if (said?.byPurchase != null)
+            expect(said.byPurchase, `${known} ${price} ${missing}`).toBe(truth?.byPurchase)
+        }
+      }
+    expect(verdict(stocked, 160)).toMatchObject({ byUse: 'ready', byPurchase: 'ready' })
+    // What is known already costs more than the ready-made: the rest can only add to it.
+    expect(verdict(stocked.slice(0, 3), 100)).toMatchObject({ byPurchase: 'ready' })
+  })
+  it('what is in the cupboard and without a price is not among what has to be paid', () => {
+    const there = { ...flour(), packs: [], have: { amount: '5000', unit: 'g' } }
+    const { cost } = plan([there, ...stocked.slice(1)])
+    expect(cost.unknown).toEqual(['plain flour'])
+    expect(cost.unpaid).toEqual([])
+    expect(plan(stocked.slice(0, 3)).cost.unpaid).toEqual(['buttermilk'])
   })
 })
 

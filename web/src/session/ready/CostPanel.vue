@@ -15,6 +15,8 @@ const settingStore = useSettingStore()
 const cost = computed(() => props.plan.cost)
 const money = (minor: string | number): string => moneyText(minor, cost.value.currency)
 const atLeast = computed(() => (cost.value.unknown.length > 0 ? 'at least ' : ''))
+const toPay = computed(() => ((cost.value.unpaid ?? cost.value.unknown).length > 0 ? 'at least ' : ''))
+const which = (found: Cheaper | null): string => (found === null ? UNKNOWN : WHICH[found])
 const price = ref('')
 const portions = ref('')
 const fault = ref('')
@@ -26,6 +28,7 @@ watch(
   },
   { immediate: true },
 )
+const UNKNOWN = 'not known yet, for a price is missing'
 const WHICH: Record<Cheaper, string> = {
   home: 'made here is cheaper',
   ready: 'the ready-made is cheaper',
@@ -51,15 +54,15 @@ async function compare(): Promise<void> {
     <h2 id="cost-title" class="text-xl">Cost</h2>
     <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
       <dt>To pay today</dt>
-      <dd class="numeral text-right">{{ atLeast }}{{ money(cost.till) }}</dd>
+      <dd class="numeral text-right">{{ toPay }}{{ money(cost.till) }}</dd>
       <dt class="text-sm text-soft">for each child</dt>
-      <dd class="numeral text-right text-sm">{{ money(cost.tillPerChild) }}</dd>
+      <dd class="numeral text-right text-sm">{{ toPay }}{{ money(cost.tillPerChild) }}</dd>
       <dt>Worth of what goes into the bowls</dt>
       <dd class="numeral text-right">{{ atLeast }}{{ money(cost.used) }}</dd>
       <dt class="text-sm text-soft">for each child</dt>
-      <dd class="numeral text-right text-sm">{{ money(cost.usedPerChild) }}</dd>
+      <dd class="numeral text-right text-sm">{{ atLeast }}{{ money(cost.usedPerChild) }}</dd>
       <dt class="text-sm text-soft">for each portion</dt>
-      <dd class="numeral text-right text-sm">{{ money(cost.usedPerPortion) }}</dd>
+      <dd class="numeral text-right text-sm">{{ atLeast }}{{ money(cost.usedPerPortion) }}</dd>
     </dl>
     <p v-if="cost.unknown.length > 0" class="mt-2 text-sm">
       No price known for {{ cost.unknown.join(', ') }}: write it into the
@@ -67,8 +70,8 @@ async function compare(): Promise<void> {
     </p>
     <p v-if="cost.ready" class="mt-2 text-sm">
       Ready-made: {{ money(cost.ready.perPortion) }} a portion. By what goes in,
-      <strong>{{ WHICH[cost.ready.byUse] }}</strong>; by what is paid today,
-      <strong>{{ WHICH[cost.ready.byPurchase] }}</strong>.
+      <strong>{{ which(cost.ready.byUse) }}</strong>; by what is paid today,
+      <strong>{{ which(cost.ready.byPurchase) }}</strong>.
     </p>
     <form v-if="!disabled" class="no-print mt-2 flex flex-wrap items-end gap-2" @submit.prevent="compare">
       <label class="text-sm font-semibold"
