@@ -8,9 +8,11 @@ if (!Number.isFinite(SHIFT_MS)) throw new Error('LEA_CLOCK_SHIFT_MS must be a nu
 /** Now, to the millisecond. */
 export const now = (): Date => new Date(Date.now() + SHIFT_MS)
 
-/** Today in the server's own time zone, `YYYY-MM-DD`. */
-export function today(): string {
+/** Today where a setting is, or in the server's own time zone where it says none, `YYYY-MM-DD`. */
+export function today(zone?: string): string {
   const at = now()
+  // Swedish writes a day as ISO 8601 does.
+  if (zone !== undefined) return new Intl.DateTimeFormat('sv-SE', { timeZone: zone }).format(at)
   const pad = (n: number): string => String(n).padStart(2, '0')
   return `${at.getFullYear()}-${pad(at.getMonth() + 1)}-${pad(at.getDate())}`
 }

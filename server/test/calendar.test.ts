@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { calendarOf } from '../src/files/calendar'
-import { isZone } from '../src/zone'
+import { isTimeZone } from '@lea/core/amount'
 import { openTestServer, type TestServer } from './test-server'
 
 const session = (more: Partial<StoredSession> = {}): StoredSession => ({
@@ -64,8 +64,8 @@ describe('a calendar file', () => {
     expect(event?.uid).toBe(`${session().id}@lea`)
   })
   it('knows zones from words', () => {
-    expect(isZone('Europe/London')).toBe(true)
-    expect(isZone('Saltmere/Quay')).toBe(false)
+    expect(isTimeZone('Europe/London')).toBe(true)
+    expect(isTimeZone('Saltmere/Quay')).toBe(false)
   })
 })
 

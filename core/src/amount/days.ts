@@ -10,6 +10,16 @@ export function daysInMonth(year: number, month: number): number {
 }
 
 /** Is there such a day, of this century, written `YYYY-MM-DD`? */
+/** Is it a time zone that is known here: `Europe/London` (IANA)? */
+export function isTimeZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}
+
 export function isCalendarDay(text: string): boolean {
   const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text)
   if (!m) return false

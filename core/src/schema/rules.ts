@@ -8,7 +8,8 @@ import { LANGUAGE_RULES } from '../learn/glossary'
 import { eggSizeSchema, measuringSchema } from './amounts'
 import { houseTechniqueSchema, ratiosSchema } from './craft'
 import { ownDietSchema } from './diet'
-import { listOf, oneOf, required, maybeWhole, whole } from './text'
+import { isTimeZone } from '../amount/days'
+import { line, listOf, oneOf, required, maybeWhole, whole } from './text'
 
 /** Months for which records are kept. */
 export const keepMonthsSchema = whole('Months', 1, 300)
@@ -19,6 +20,10 @@ export const rulesSchema = yup
     kind: oneOf(['nursery', 'library', 'home'] as const, 'Kind'),
     country: oneOf(['uk', 'us'] as const, 'Country'),
     nation: oneOf(NATION_IDS, 'Nation').optional().default(undefined),
+    zone: line('Time zone', 60)
+      .optional()
+      .transform((value: unknown) => value || undefined)
+      .test('zone', 'Time zone must be one such as Europe/London', (v) => v === undefined || isTimeZone(v)),
     grouping: oneOf(['together', 'groups', 'own'] as const, 'Grouping'),
     ownUnder: maybeWhole('Own bowl under so many months', 12, 120),
     groupSize: whole('Group size', 1, 12),

@@ -84,6 +84,7 @@ const rules: Whole<HouseRules> = {
   kind: 'nursery',
   country: 'uk',
   nation: 'wales',
+  zone: 'Europe/London',
   grouping: 'groups',
   ownUnder: 24,
   groupSize: 4,

@@ -1,4 +1,5 @@
 /** A setting with its house rules, kit, own foods and recipes. */
+import { today } from '../clock'
 import type { MadeBefore } from '@lea/core/choose'
 import { type FoodFact, withNameContents } from '@lea/core/food'
 import type { HouseRules, Kit } from '@lea/core/plan'
@@ -52,6 +53,12 @@ export async function getSetting(db: Db): Promise<SettingRow> {
     cupboard: await listCupboard(db),
     words: await listWords(db),
   }
+}
+
+/** Today where the setting is, `YYYY-MM-DD`. */
+export async function todayOf(db: Db): Promise<string> {
+  const { rows } = await db.query<{ zone: string | null }>("select rules->>'zone' as zone from settings")
+  return today(rows[0]?.zone ?? undefined)
 }
 
 export async function saveRules(db: Db, rules: HouseRules): Promise<void> {

@@ -3,9 +3,9 @@ import { dayAfter } from '@lea/core/amount'
 import type { StoredSession } from '@lea/core/setting'
 import type { Db } from '../db/pool'
 import { getSession } from '../db/sessions'
+import { todayOf } from '../db/settings'
 import { personOf } from '../auth'
 import { notFound } from '../fault'
-import { today } from '../clock'
 import { isUuid } from '../uuid'
 
 /** So many days after a session its table's taps are still taken: a device may have been without a network over a weekend. */
@@ -13,7 +13,7 @@ const TAPS_DAYS = 4
 
 /**
  * The session that the path names by `:id`. A helper sees today's; of a table they were at, what concerns it for some days: taps that
- * were made are taken, whatever the server's own midnight says.
+ * were made are taken, by the setting's own time zone.
  * @param how `lock` and `taps` hold it until the transaction ends; `taps` and `of-table`: as one who was at its table
  * @throws Fault 404
  */
@@ -24,13 +24,12 @@ export async function findSession(
 ): Promise<StoredSession> {
   const id = String(req.params['id'])
   const session = isUuid(id) ? await getSession(db, id, how === 'lock' || how === 'taps') : null
-  if (!session || (personOf(req).role === 'helper' && !isOfHelper(session, how)))
-    throw notFound('this session')
+  const isHelper = personOf(req).role === 'helper'
+  if (!session || (isHelper && !isOfHelper(session, how, await todayOf(db)))) throw notFound('this session')
   return session
 }
 
-function isOfHelper({ date, state }: StoredSession, how: string): boolean {
-  const day = today()
+function isOfHelper({ date, state }: StoredSession, how: string, day: string): boolean {
   if (date === day) return true
   const near = date >= dayAfter(day, -TAPS_DAYS) && date <= dayAfter(day, 1)
   return near && (state === 'cooking' || how === 'of-table' || how === 'taps')

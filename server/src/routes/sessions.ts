@@ -4,7 +4,7 @@ import { countText, dayAfter } from '@lea/core/amount'
 import { sessionChangesSchema, sessionSchema } from '@lea/core/schema'
 import { withChanges } from '@lea/core/setting'
 import { atLeast, pageOf, personOf } from '../auth'
-import { today } from '../clock'
+import { todayOf } from '../db/settings'
 import type { AppContext } from '../context'
 import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
@@ -24,11 +24,15 @@ export function sessionRoutes({ pool }: AppContext): Router {
     inSetting(pool, personOf(req).settingId, work)
 
   router.get('/', async (req, res) => {
-    const day = today()
-    // A term and its holidays back; what is older stands in the record.
-    const days =
-      personOf(req).role === 'helper' ? { from: day, to: day } : { from: dayAfter(day, -DIARY_DAYS) }
-    res.json(await run(req, (db) => store.listSessions(db, days)))
+    res.json(
+      await run(req, async (db) => {
+        const day = await todayOf(db)
+        // A term and its holidays back; what is older stands in the record.
+        const days =
+          personOf(req).role === 'helper' ? { from: day, to: day } : { from: dayAfter(day, -DIARY_DAYS) }
+        return store.listSessions(db, days)
+      }),
+    )
   })
   router.post('/', leader, async (req, res) => {
     const input = await read(sessionSchema, req.body)

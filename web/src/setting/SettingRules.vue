@@ -9,6 +9,7 @@ const props = defineProps<{ rules: HouseRules; disabled: boolean }>()
 const emit = defineEmits<{ save: [rules: HouseRules] }>()
 /** Common practice: waiting for a shared bowl is hard under three. */
 const OWN_BOWL_MONTHS = 36
+const ZONES = Intl.supportedValuesOf('timeZone')
 const draft = ref<HouseRules>({ ...props.rules })
 // By content: what is being typed outlives a reload of the setting that changes nothing.
 watch(
@@ -130,6 +131,12 @@ function setOwnRules(text: string): void {
             class="field mt-1 font-normal"
           >
             <option v-for="n in NATIONS" :key="n.id" :value="n.id">{{ n.name }}</option>
+          </select></label
+        >
+        <label class="font-semibold"
+          >Time zone, for what is today<select v-model="draft.zone" class="field mt-1 font-normal">
+            <option :value="undefined">as the server has it</option>
+            <option v-for="z in ZONES" :key="z" :value="z">{{ z.replace(/_/g, ' ') }}</option>
           </select></label
         >
         <button type="submit" class="btn btn-main justify-self-start">Save the rules</button>

@@ -79,6 +79,8 @@ export interface HouseRules {
   country: Country
   /** Whose rules: ratios, core temperatures, labels, money. */
   nation?: Nation | undefined
+  /** Where its clocks stand (IANA, `Europe/London`); the server's own zone where it is not said. It moves no plan. */
+  zone?: string | undefined
   /** One bowl for all, small groups with a bowl each, or an own bowl for every child. */
   grouping: 'together' | 'groups' | 'own'
   /** Below this age in months a child has an own bowl whatever the others do: waiting is hard. */
