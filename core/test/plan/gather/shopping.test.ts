@@ -123,7 +123,7 @@ describe('what it costs', () => {
         // Any price of what is missing, from next to nothing to a fortune.
         for (const missing of [1, 90, 5000]) {
           const all = stocked.map((c, i) =>
-            i < known ? c : { ...c, packs: (c.packs ?? []).map((p) => ({ ...p, price: missing })) },
+            i < known ? c : { ...c, packs: c.packs.map((p) => ({ ...p, price: missing })) },
           )
           const truth = verdict(all, price)
           if (said?.byUse != null) expect(said.byUse, `${known} ${price} ${missing}`).toBe(truth?.byUse)
