@@ -9,7 +9,6 @@ export function daysInMonth(year: number, month: number): number {
   return [4, 6, 9, 11].includes(month) ? 30 : 31
 }
 
-/** Is there such a day, of this century, written `YYYY-MM-DD`? */
 /** Is it a time zone that is known here: `Europe/London` (IANA)? */
 export function isTimeZone(zone: string): boolean {
   try {
@@ -20,6 +19,7 @@ export function isTimeZone(zone: string): boolean {
   }
 }
 
+/** Is there such a day, of this century, written `YYYY-MM-DD`? */
 export function isCalendarDay(text: string): boolean {
   const m = /^(20\d\d)-(\d\d)-(\d\d)$/.exec(text)
   if (!m) return false

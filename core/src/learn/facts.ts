@@ -18,8 +18,7 @@ export type Fact =
       /** Sizes of that unit in the box: only these are offered as another way. Plans frozen before 0.3.1 have none. */
       measures?: Ratio[]
     }
-  /** `aloud`: numbers said in time to an action, not things to touch. */
-  /** `each`: so many for each child, not for the table. */
+  /** `aloud`: numbers said in time to an action, not things to touch; `each`: so many for each child, not for the table. */
   | { kind: 'count'; food: string; n: number; aloud?: true; each?: true }
   | { kind: 'share'; food: string; n: number; people: number; cuttable?: true }
   | { kind: 'timer'; minutes: number; start: string }
