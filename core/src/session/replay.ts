@@ -75,51 +75,110 @@ export interface TableState {
   lamport: number
 }
 
-function inOrder(events: readonly TableEvent[]): TableEvent[] {
-  const byId = new Map(events.map((e) => [e.id, e]))
-  return [...byId.values()].sort(
-    (a, b) => a.lamport - b.lamport || compare(a.device, b.device) || compare(a.id, b.id),
-  )
-}
+/** The order that every device sees. */
+const before = (a: TableEvent, b: TableEvent): number =>
+  a.lamport - b.lamport || compare(a.device, b.device) || compare(a.id, b.id)
+
+const inOrder = (events: readonly TableEvent[]): TableEvent[] =>
+  [...new Map(events.map((e) => [e.id, e])).values()].sort(before)
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0)
 
+const empty = (): TableState => ({
+  begun: null,
+  finished: null,
+  reopened: [],
+  step: null,
+  stepsSeen: [],
+  gates: [],
+  turns: {},
+  timers: [],
+  notes: [],
+  seen: {},
+  tastes: {},
+  talk: [],
+  memo: [],
+  temperatures: [],
+  incidents: [],
+  met: {},
+  tasteWords: [],
+  guesses: {},
+  lookBacks: [],
+  leftovers: [],
+  scraps: [],
+  cleaned: [],
+  order: [],
+  lamport: 0,
+})
+
 /** The state of a table after these events: the same for every order of arrival and for repeats. */
-export function replay(events: readonly TableEvent[]): TableState {
+export const replay = (events: readonly TableEvent[]): TableState => {
   const sorted = inOrder(events)
-  const undone = new Set(sorted.flatMap((e) => (e.kind === 'undo' ? [e.body.event] : [])))
-  const state: TableState = {
-    begun: null,
-    finished: null,
-    reopened: [],
-    step: null,
-    stepsSeen: [],
-    gates: [],
-    turns: {},
-    timers: [],
-    notes: [],
-    seen: {},
-    tastes: {},
-    talk: [],
-    memo: [],
-    temperatures: [],
-    incidents: [],
-    met: {},
-    tasteWords: [],
-    guesses: {},
-    lookBacks: [],
-    leftovers: [],
-    scraps: [],
-    cleaned: [],
-    order: [],
-    lamport: sorted.reduce((max, e) => Math.max(max, e.lamport), 0),
-  }
+  return applied(empty(), sorted, undoneBy(sorted))
+}
+
+const undoneBy = (events: readonly TableEvent[]): Set<string> =>
+  new Set(events.flatMap((e) => (e.kind === 'undo' ? [e.body.event] : [])))
+
+/** @param state is written into @param sorted in order, none of them known to the state */
+function applied(state: TableState, sorted: readonly TableEvent[], undone: ReadonlySet<string>): TableState {
   for (const event of sorted) {
+    state.lamport = Math.max(state.lamport, event.lamport)
     if (event.kind === 'undo' || undone.has(event.id)) continue
     apply(state, event)
     state.order.push(event.id)
   }
   return state
+}
+
+/** What is written into by `apply` is copied, so that whoever holds the state before keeps it as it was. */
+function copied(state: TableState): TableState {
+  const copy: Record<string, unknown> = {}
+  for (const [name, value] of Object.entries(state) as [string, unknown][])
+    copy[name] = Array.isArray(value)
+      ? [...(value as unknown[])]
+      : value && typeof value === 'object'
+        ? { ...value }
+        : value
+  return copy as unknown as TableState
+}
+
+/**
+ * `replay` for a log that grows while somebody looks on: a list that begins with the one given before, and goes on after it in the order of the
+ * log, is not counted from its beginning again. The result is that of `replay` for every list.
+ */
+export function replayer(): (events: readonly TableEvent[]) => TableState {
+  let seen: readonly TableEvent[] = []
+  let ids = new Set<string>()
+  let undone = new Set<string>()
+  let last: TableEvent | null = null
+  let state = empty()
+
+  const goesOn = (events: readonly TableEvent[]): boolean =>
+    events.length >= seen.length && seen.every((e, i) => e === events[i])
+
+  return (events) => {
+    const begun = goesOn(events)
+    const fresh = inOrder(begun ? events.slice(seen.length).filter((e) => !ids.has(e.id)) : events)
+    const taken = undoneBy(fresh)
+    const first = fresh[0]
+    const later = !last || !first || before(last, first) < 0
+    if (begun && later && ![...taken].some((id) => ids.has(id))) {
+      for (const id of taken) undone.add(id)
+      if (fresh.length > 0) state = applied(copied(state), fresh, undone)
+    } else {
+      const sorted = inOrder(events)
+      undone = undoneBy(sorted)
+      ids = new Set()
+      last = null
+      state = applied(empty(), sorted, undone)
+      fresh.splice(0, fresh.length, ...sorted)
+    }
+    for (const event of fresh) ids.add(event.id)
+    last = fresh.at(-1) ?? last
+    seen = events
+    return state
+  }
 }
 
 function apply(state: TableState, e: TableEvent): void {

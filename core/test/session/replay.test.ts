@@ -5,7 +5,7 @@ import type { Plan } from '../../src/plan/model/plan'
 import { childRecord } from '../../src/session/child-record'
 import type { EventBody, TableEvent } from '../../src/session/event'
 import { sessionRecord } from '../../src/session/record'
-import { replay } from '../../src/session/replay'
+import { replay, replayer } from '../../src/session/replay'
 import { nextTurn, openGates, tableTasks } from '../../src/session/table'
 import { four, request } from '../group'
 
@@ -75,6 +75,35 @@ describe('replay', () => {
       fc.property(logs, (log) => {
         expect(replay([...log, ...log.slice(0, 5)])).toEqual(replay(log))
       }),
+    )
+  })
+  it('gives the same state where the log grows, and leaves what was seen before as it was', () => {
+    const cuts = fc.array(fc.integer({ min: 0, max: 7 }), { minLength: 1, maxLength: 40 })
+    fc.assert(
+      fc.property(
+        logs.chain((log) => fc.shuffledSubarray(log, { minLength: log.length })),
+        cuts,
+        fc.constantFrom('as it came', 'in order'),
+        (log, steps, arrival) => {
+          const rank = (e: TableEvent): string => `${String(e.lamport).padStart(3, '0')} ${e.device}`
+          const coming = arrival === 'in order' ? [...log].sort((a, b) => (rank(a) < rank(b) ? -1 : 1)) : log
+          const grown = replayer()
+          let list: TableEvent[] = []
+          let [shown, was] = [grown(list), structuredClone(replay([]))]
+          for (const [i, step] of steps.entries()) {
+            expect(shown).toEqual(was)
+            // Now and then one that is known comes again, one was never taken, or another table was opened.
+            if (i % 9 === 8) list = list.slice(1)
+            else if (i % 13 === 12) list = []
+            else list = [...list, ...coming.slice(list.length, list.length + step), ...list.slice(0, i % 2)]
+            const now = grown(list)
+            expect(shown).toEqual(was)
+            ;[shown, was] = [now, structuredClone(now)]
+            expect(now).toEqual(replay(list))
+          }
+        },
+      ),
+      { numRuns: 500 },
     )
   })
   it('takes a tap back, and lets it be done again', () => {

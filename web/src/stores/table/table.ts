@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { type EventBody, type TableEvent, replay } from '@lea/core/session'
+import { type EventBody, type TableEvent, replayer } from '@lea/core/session'
 import { api, inWords } from '../../shared/api'
 import * as outbox from '../../offline-cache/outbox'
 import { useFeed } from '../../shared/feed'
@@ -15,7 +15,8 @@ export const useTable = defineStore('table', () => {
   const session = ref('')
   const events = shallowRef<TableEvent[]>([])
   const opened = ref(false)
-  const state = computed(() => replay(events.value))
+  const replayed = replayer()
+  const state = computed(() => replayed(events.value))
   let last = 0
   /** What the server has to know of a session before it takes its events. */
   const firsts = new Map<string, () => Promise<void>>()
