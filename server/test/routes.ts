@@ -99,6 +99,9 @@ export const ROUTES: Route[] = [
      GET /keeping
      PUT /keeping
      POST /keeping/sweep
+     POST /keeping/words
+     POST /keeping/words/blank
+     DELETE /keeping/guests/{session}/guest-none destroys
      GET /keeping/audit
      GET /archive
      POST /archive`,

@@ -106,13 +106,14 @@ export async function openTestServer(options: { signInsAllowed?: number; demo?: 
     ownerUrl,
     base,
     visitor: () => visitor(base),
-    /** As the owner of the database, within a setting: to set up what the application would not. */
+    /** As the owner of the database, within a setting: to set up what the application would not, or to look at all that is kept. @returns its rows */
     async sql(text: string, setting: string) {
       const client = new pg.Client({ connectionString: ownerUrl })
       await client.connect()
       await client.query("select set_config('app.setting_id', $1, false)", [setting])
-      await client.query(text)
+      const { rows } = await client.query<Record<string, string>>(text)
       await client.end()
+      return rows
     },
     /** Another web server on the same database. */
     async second() {

@@ -24,3 +24,12 @@ export { copySession } from './copy-session'
 export { keptInRecipe, withWords } from './keep-in-recipe'
 export { atTable } from './at-table'
 export { partsThatDiffer, requestParts, type RequestParts } from './request-parts'
+export {
+  BLANK,
+  WORDS_IN,
+  type WordsIn,
+  nameStandsIn,
+  textsWith,
+  withoutName,
+  withoutNameIn,
+} from './free-words'

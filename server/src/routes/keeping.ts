@@ -1,18 +1,49 @@
 import { Router } from 'express'
+import { countText } from '@lea/core/amount'
 import { keepMonthsSchema } from '@lea/core/schema'
 import * as yup from 'yup'
+import { eraseGuest } from '../db/erase-guest'
+import { blankName, namePlaces } from '../db/free-words'
 import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
 import { listAdults, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
-import { Fault, read } from '../fault'
+import { Fault, notFound, read } from '../fault'
 import type { AppContext } from '../context'
 import { today } from '../clock'
 import { queryText } from '../query'
+import { isUuid } from '../uuid'
 
 const keepSchema = yup
   .object({
     months: keepMonthsSchema,
+  })
+  .noUnknown()
+
+const nameSchema = yup
+  .string()
+  .trim()
+  .min(2, 'Name is too short to look for')
+  .max(40, 'Name is too long')
+  .required('Name is missing')
+const blankSchema = yup
+  .object({
+    name: nameSchema,
+    places: yup
+      .array(
+        yup
+          .object({
+            of: yup
+              .string()
+              .oneOf(['event', 'session', 'recipe', 'child', 'rules'] as const)
+              .required('Place is missing'),
+            id: yup.string().max(60).required('Place is missing'),
+            text: yup.string().max(2000).required('Text is missing'),
+          })
+          .noUnknown(),
+      )
+      .max(2000, 'At most 2000 places at once')
+      .required('Places are missing'),
   })
   .noUnknown()
 
@@ -36,6 +67,32 @@ export function keepingRoutes({ pool, post }: AppContext): Router {
   router.post('/sweep', async (req, res) => {
     const { settingId } = personOf(req)
     res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today(), post)) })
+  })
+  /** Free words in which a name stands, an erased child's above all. A name is no part of an address: it would stand in logs. */
+  router.post('/words', async (req, res) => {
+    const { name } = await read(yup.object({ name: nameSchema }).noUnknown(), req.body)
+    res.json({ places: await inSetting(pool, personOf(req).settingId, (db) => namePlaces(db, name)) })
+  })
+  router.post('/words/blank', async (req, res) => {
+    const { name, places } = await read(blankSchema, req.body)
+    const { settingId, id } = personOf(req)
+    const blanked = await inSetting(pool, settingId, async (db) => {
+      const n = await blankName(db, name, places)
+      if (n > 0) await writeAudit(db, settingId, id, `blanked a name in ${countText(n, 'text')}`, settingId)
+      return n
+    })
+    res.json({ blanked })
+  })
+  router.delete('/guests/:session/:guest', async (req, res) => {
+    const { session, guest } = req.params
+    const { settingId, id } = personOf(req)
+    if (!isUuid(session)) throw notFound('this session')
+    await inSetting(pool, settingId, async (db) => {
+      await eraseGuest(db, session, guest)
+      await writeAudit(db, settingId, id, 'erased a guest', session)
+    })
+    await post.forget(settingId, guest)
+    res.status(204).end()
   })
   router.get('/audit', async (req, res) => {
     const before = req.query['before'] === undefined ? null : queryText(req.query['before'])

@@ -6,6 +6,7 @@ import { languageName } from '@lea/core/learn'
 import type { StoredChild } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
+import NameInWords from '../parts/NameInWords.vue'
 import Notice from '../parts/Notice.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useAuthStore } from '../stores/auth'
@@ -21,12 +22,15 @@ const erasing = ref<string | null>(null)
 const fault = ref('')
 const reading = ref(false)
 const says = ref('')
+/** Who was erased last: the name may stand in what others wrote. */
+const gone = ref('')
 onMounted(() => void settingStore.load())
 
-async function erase(id: string): Promise<void> {
+async function erase({ id, nickname }: StoredChild): Promise<void> {
   fault.value = ''
   try {
     await settingStore.eraseChild(id)
+    gone.value = nickname
     erasing.value = null
   } catch (e) {
     fault.value = inWords(e)
@@ -50,6 +54,11 @@ async function erase(id: string): Promise<void> {
       settingStore.fault || fault
     }}</Notice>
     <p v-if="says" role="status" class="mb-3 font-semibold">{{ says }}</p>
+    <section v-if="gone" :key="gone" class="patch mb-3 p-4" aria-labelledby="gone">
+      <h2 id="gone" class="text-xl">{{ gone }} is erased</h2>
+      <NameInWords :name="gone" />
+      <button type="button" class="btn mt-2" @click="gone = ''">Done</button>
+    </section>
     <p v-if="!settingStore.loaded && !settingStore.fault" role="status">Opening the roster …</p>
     <Notice v-else-if="settingStore.children.length === 0">
       Nobody yet. A nickname, a birth month, and what the family told you about allergies is enough; no full
@@ -104,7 +113,7 @@ async function erase(id: string): Promise<void> {
         </span>
         <span v-if="erasing === c.id" class="w-full" role="alert">
           Erase {{ c.nickname }} for good? Past plans keep no name.
-          <button type="button" class="btn ml-2 !border-paprika !text-paprika" @click="erase(c.id)">
+          <button type="button" class="btn ml-2 !border-paprika !text-paprika" @click="erase(c)">
             Erase for good
           </button>
         </span>

@@ -8,6 +8,7 @@ import { api, inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
+import EraseGuest from './EraseGuest.vue'
 import OpenAgain from './OpenAgain.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useAuthStore } from '../stores/auth'
@@ -23,7 +24,8 @@ const { matOf } = useMats()
 const record = shallowRef<SessionRecord | null>(null)
 const guests = ref(new Map<string, string>())
 const fault = ref('')
-onMounted(async () => {
+onMounted(load)
+async function load(): Promise<void> {
   const id = String(route.params['id'])
   await settingStore.load()
   guests.value = new Map(
@@ -34,7 +36,7 @@ onMounted(async () => {
   } catch (e) {
     fault.value = inWords(e)
   }
-})
+}
 /** The owner's own tap: that it was read stands in the record. */
 async function readIncident(incident: string): Promise<void> {
   const id = String(route.params['id'])
@@ -118,6 +120,12 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
         <div class="grid gap-4">
           <PaperLinks :id="record.id" />
           <OpenAgain v-if="record.finished && auth.isLeader()" :id="record.id" />
+          <EraseGuest
+            v-if="record.finished && auth.isOwner()"
+            :id="record.id"
+            :guests="guests"
+            @erased="load"
+          />
           <section v-if="record.memo.some((m) => m)" class="patch p-4">
             <h2 class="mb-1 text-lg">To remember</h2>
             <p v-for="m in record.memo.filter((x) => x)" :key="m">{{ m }}</p>

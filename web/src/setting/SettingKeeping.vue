@@ -4,6 +4,7 @@ import { onMounted, ref, shallowRef } from 'vue'
 import { api, inWords } from '../shared/api'
 import { useSettingStore } from '../stores/setting'
 import { dayText, timeText } from '../shared/dates'
+import NameInWords from '../parts/NameInWords.vue'
 
 interface Line {
   at: string
@@ -74,6 +75,12 @@ const about = (id: string): string => settingStore.names.get(id) ?? ''
       <button type="button" class="btn" @click="sweep">Erase older ones now</button>
     </form>
     <p v-if="said" role="status" class="mt-2">{{ said }}</p>
+    <h2 class="mt-4 text-xl">A name in written words</h2>
+    <p class="mb-2 text-sm text-soft">
+      Notes, incidents, own questions, recipes: where a child who was erased is named in them, the name is
+      blanked here.
+    </p>
+    <NameInWords />
     <h2 class="mt-4 text-xl">Who read or changed what</h2>
     <p v-if="lines.length === 0" class="text-soft">Nothing yet.</p>
     <div v-else class="relative max-h-80 overflow-auto" tabindex="0" role="region" aria-label="Log">
