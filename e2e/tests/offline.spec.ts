@@ -22,6 +22,33 @@ interface Heard {
 }
 const eventsOf = (page: Page, id: string): Promise<Heard> =>
   page.evaluate(async (s) => (await (await fetch(`/api/sessions/${s}/events`)).json()) as Heard, id)
+/** All words that the browser keeps for this page. */
+const everythingKept = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const words: string[] = [JSON.stringify({ ...localStorage }), JSON.stringify({ ...sessionStorage })]
+    const text = (v: unknown): unknown =>
+      v instanceof ArrayBuffer || ArrayBuffer.isView(v)
+        ? new TextDecoder().decode(v as ArrayBuffer)
+        : v && typeof v === 'object'
+          ? Object.values(v).map(text)
+          : v
+    for (const { name = '' } of await indexedDB.databases()) {
+      const db = await new Promise<IDBDatabase>((ok, no) => {
+        const asked = indexedDB.open(name)
+        asked.onsuccess = () => ok(asked.result)
+        asked.onerror = () => no(asked.error ?? new Error('it does not open'))
+      })
+      for (const store of db.objectStoreNames) {
+        const rows = await new Promise<unknown[]>((ok) => {
+          const asked = db.transaction(store).objectStore(store).getAll()
+          asked.onsuccess = () => ok(asked.result)
+        })
+        words.push(JSON.stringify(rows.map(text)))
+      }
+      db.close()
+    }
+    return words.join(' ')
+  })
 /** The shell is kept once the worker of the page is at work. */
 const shellIsKept = (page: Page) =>
   page.evaluate(async () => {
@@ -31,6 +58,21 @@ const shellIsKept = (page: Page) =>
         navigator.serviceWorker.addEventListener('controllerchange', ok, { once: true }),
       )
   })
+
+const CODE = '4916'
+/** A code for this device, so that a closed page opens again without a network. */
+async function chooseCode(page: Page): Promise<void> {
+  await page.goto(`${house.address}/me`)
+  await page.getByLabel(/^Code of this device/).fill(CODE)
+  await page.getByRole('button', { name: 'Keep this code' }).click()
+  await expect(page.getByText('This device opens by that code')).toBeVisible()
+  await page.goto(`${house.address}/diary`)
+}
+async function openByCode(page: Page): Promise<void> {
+  await expect(page.getByRole('heading', { name: 'No network' })).toBeVisible()
+  await page.getByLabel('Code of this device').fill(CODE)
+  await page.getByRole('button', { name: 'Open', exact: true }).click()
+}
 
 /** Signs in and opens the table of the session that is cooking. @returns its id */
 async function atTheTable(page: Page): Promise<string> {
@@ -50,6 +92,7 @@ async function atTheTable(page: Page): Promise<string> {
 test('cooking begins without a network, survives a reload, and arrives whole', async ({ page, context }) => {
   await signIn(page, house)
   await shellIsKept(page)
+  await chooseCode(page)
   await openBread(page)
   // A swap of that time is not saved, which is said; it is saved by itself afterwards.
   await context.setOffline(true)
@@ -77,15 +120,23 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
   await done(page).click()
   const stands = await done(page).textContent()
 
-  // A reload without a network: the same step, the same turn.
+  // A reload without a network: nothing of the children before the code; then the same step, the same turn.
   await page.reload()
+  await expect(page.getByLabel('Code of this device')).toBeVisible()
+  await page.getByLabel('Code of this device').fill('4917')
+  await page.getByRole('button', { name: 'Open', exact: true }).click()
+  await expect(page.getByText('That is not the code. 4 tries are left.')).toBeVisible()
+  expect(await everythingKept(page)).not.toContain('Maren')
+  await openByCode(page)
   await expect(done(page)).toHaveText(stands ?? '')
   await expect(page.getByText(/begun without a network/)).toBeVisible()
   // The diary too is there, and says what it is.
   await page.goto(`${house.address}/diary`)
+  await openByCode(page)
   await expect(page.getByText(/No network\./)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Diary' })).toBeVisible()
   await page.goto(`${house.address}/session/${id}/cook`)
+  await openByCode(page)
   await expect(done(page)).toHaveText(stands ?? '')
 
   await context.setOffline(false)
@@ -120,9 +171,12 @@ test('three hundred taps without a network are all there after, once', async ({ 
     (MINUTES * 60_000) / 300,
   )
   await expect(page.getByText(/300 kept on this device/)).toBeVisible()
+  // Without a code nothing opens, nothing of the children is there to read, and no tap is lost.
   await page.reload()
-  await expect(page.getByText(/300 kept on this device/)).toBeVisible()
+  await expect(page.getByText(/this device has no code/)).toBeVisible()
+  expect(await everythingKept(page)).not.toContain('Maren')
   await context.setOffline(false)
+  await page.goto(`${house.address}/session/${id}/cook`)
   await expect(page.getByText('all sent')).toBeVisible()
   const { events } = await eventsOf(page, id)
   expect(events.length).toBe(before + 300)

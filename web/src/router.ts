@@ -18,6 +18,11 @@ export function makeRouter(): Router {
         meta: { open: true, title: 'First visit' },
       },
       {
+        path: '/locked',
+        component: () => import('./auth/Locked.vue'),
+        meta: { open: true, title: 'Code of this device' },
+      },
+      {
         path: '/emergency',
         component: () => import('./table/EmergencyPage.vue'),
         meta: { open: true, title: 'Emergency' },
@@ -141,6 +146,7 @@ export function makeRouter(): Router {
     const auth = useAuthStore()
     await auth.look()
     if (auth.person) return true
+    if (auth.locked) return { path: '/locked', query: { to: to.fullPath } }
     return auth.firstVisit ? '/first-visit' : { path: '/sign-in', query: { to: to.fullPath } }
   })
   router.afterEach((to) => {

@@ -1,7 +1,9 @@
+import { createHmac } from 'node:crypto'
 import { Router } from 'express'
 import { ownPasswordSchema, passwordFault } from '@lea/core/schema'
 import { IDLE_MS, personOf } from '../auth'
 import type { AppContext } from '../context'
+import * as yup from 'yup'
 import { changeAdult, lockAdult, writeAudit } from '../db/people'
 import { inSetting } from '../db/pool'
 import { getSetting } from '../db/settings'
@@ -10,14 +12,30 @@ import { enter } from '../enter'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 
+const deviceSchema = yup
+  .object({ device: yup.string().max(60, 'Device is too long').required('Device is missing') })
+  .noUnknown()
+
 /** One's own sign-in: who I am, my password, where I am signed in. */
-export function ownSignInRoutes({ pool }: AppContext): Router {
+export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
   const router = Router()
 
   router.get('/me', async (req, res) => {
     const person = personOf(req)
     const setting = await inSetting(pool, person.settingId, getSetting)
     res.json({ person, setting: { name: setting.name } })
+  })
+
+  // By what a device seals what it keeps for a table without a network: the same for all who sign in to this setting on it, and for none
+  // who does not. Derived, not kept: another secret of the server, and old answers on devices open no more.
+  router.post('/me/device-key', async (req, res) => {
+    const { device } = await read(deviceSchema, req.body)
+    const { settingId } = personOf(req)
+    res.json({
+      key: createHmac('sha256', cookieSecret)
+        .update(JSON.stringify(['device', settingId, device]))
+        .digest('base64'),
+    })
   })
 
   // The old one is asked, so that a tablet left lying about changes nothing; all other sign-ins end.

@@ -37,7 +37,7 @@ onMounted(async () => {
 const make = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    auth.enter(await api('POST', '/first-visit', values))
+    await auth.enter(await api('POST', '/first-visit', values))
   } catch (e) {
     fault.value = inWords(e)
     return

@@ -4,6 +4,7 @@ import { onMounted, ref } from 'vue'
 import { ownPasswordSchema } from '@lea/core/schema'
 import { api } from '../shared/api'
 import { dayText, timeText } from '../shared/dates'
+import DeviceCode from '../parts/DeviceCode.vue'
 import Notice from '../parts/Notice.vue'
 import { useAttempt } from '../parts/useAttempt'
 import { useAuthStore } from '../stores/auth'
@@ -72,6 +73,7 @@ const when = (iso: string): string => `${dayText(iso.slice(0, 10))} ${timeText(i
         <button type="submit" class="btn btn-main justify-self-start">Change it</button>
       </form>
     </section>
+    <DeviceCode />
     <section class="patch p-4" aria-labelledby="sign-ins">
       <h2 id="sign-ins" class="mb-2 text-xl">Where you are signed in</h2>
       <p v-if="!signIns" role="status">Looking …</p>
@@ -85,8 +87,7 @@ const when = (iso: string): string => `${dayText(iso.slice(0, 10))} ${timeText(i
         </li>
       </ul>
       <p class="mt-2 text-sm text-soft">
-        A sign-in ends after a day without use, and in any case after sixteen hours. What a tablet keeps for a
-        table without a network goes at sign-out, or a day after it was fetched.
+        A sign-in ends after a day without use, and in any case after sixteen hours.
       </p>
       <button type="button" class="btn mt-2" @click="everywhere">Sign out everywhere</button>
     </section>

@@ -5,6 +5,7 @@ import { ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { signInSchema } from '@lea/core/schema'
 import { api, inWords } from '../shared/api'
+import { innerPath } from '../shared/inner-path'
 import Notice from '../parts/Notice.vue'
 import TextField from '../parts/TextField.vue'
 import { useAuthStore } from '../stores/auth'
@@ -21,14 +22,12 @@ const { handleSubmit, isSubmitting } = useForm({
 const enter = handleSubmit(async (values) => {
   fault.value = ''
   try {
-    auth.enter(await api('POST', '/sign-in', values))
+    await auth.enter(await api('POST', '/sign-in', values))
   } catch (e) {
     fault.value = inWords(e)
     return
   }
-  const to = String(route.query['to'] ?? '/diary')
-  // Only a path of this application.
-  await router.push(/^\/(?!\/)/.test(to) ? to : '/diary')
+  await router.push(innerPath(route.query['to']))
 })
 </script>
 
@@ -37,8 +36,8 @@ const enter = handleSubmit(async (values) => {
     <h1 class="text-5xl">Lea</h1>
     <p class="text-soft">Cooking with young children: from plan to table to record.</p>
     <Notice v-if="auth.away">
-      <strong>No network.</strong> The server does not answer, and this device kept nothing of your setting.
-      Cook from the printed run sheet.
+      <strong>No network.</strong> The server does not answer, and this device has no code that opens what it
+      kept. Cook from the printed run sheet; what was tapped here is sent when the network is back.
     </Notice>
     <form class="patch grid gap-3 p-5" novalidate @submit="enter">
       <TextField name="signIn" label="Sign-in name" autocomplete="username" />

@@ -4,6 +4,7 @@ import type { StoredSession } from '@lea/core/setting'
 import { api } from '../shared/api'
 import { cacheAnswer } from './answers'
 import { base, type OfflineStart } from './database'
+import { canSeal, seal, unseal } from './device-lock'
 
 /** From now on this device works from this plan, after a reload as well. */
 export async function startOffline(
@@ -13,12 +14,21 @@ export async function startOffline(
   request: PlanRequest,
 ): Promise<void> {
   const at = new Date().toISOString()
-  await (await base()).put('starts', { session: session.id, plan, request, at })
+  const start = { session: session.id, plan, request, at }
+  const sealed = await seal(start)
+  if (!sealed && canSeal()) throw new Error('nobody has opened this device')
+  await (await base()).put('starts', sealed ? { session: session.id, at, sealed } : start)
   await cacheAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })
 }
 
-export const startedOffline = async (session: string): Promise<OfflineStart | undefined> =>
-  (await base().catch(() => null))?.get('starts', session)
+/** @throws where it is sealed and this device is not open: it is there all the same, and its taps wait for it */
+export async function startedOffline(session: string): Promise<OfflineStart | undefined> {
+  const row = await (await base().catch(() => null))?.get('starts', session)
+  if (!row || !('sealed' in row)) return row
+  const start = (await unseal(row.sealed)) as OfflineStart | null
+  if (!start) throw new Error('what was begun on this device without a network cannot be opened yet: sign in')
+  return start
+}
 
 export interface Joined {
   session: StoredSession
