@@ -20,6 +20,7 @@ import { childRoutes } from './routes/children'
 import { calendarRoutes } from './routes/calendar'
 import { deviceRoutes } from './routes/table/devices'
 import { eventRoutes } from './routes/table/events'
+import { tellsSetting } from './live/told'
 import { keepingRoutes } from './routes/keeping'
 import { liveRoutes } from './routes/table/feed'
 import { mendRoutes } from './routes/table/live-changes'
@@ -115,6 +116,7 @@ function api(context: AppContext): express.Router {
   router.use(doorRoutes(context))
   // Who is asking is settled before a body is read.
   router.use(settleWho(context.pool), express.json({ limit: '1mb', reviver: plainKeys }), shallow)
+  router.use(tellsSetting(context))
   router.use(ownSignInRoutes(context))
   router.use(adultRoutes(context))
   router.use(

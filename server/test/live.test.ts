@@ -82,3 +82,37 @@ describe('the news of a table', () => {
     ear.leave()
   })
 })
+
+describe('what a setting keeps', () => {
+  it('is heard to have changed by every page of that setting, at a second server too, and by no other', async () => {
+    const [second, alder] = [await house.second(), house.visitor()]
+    const seun = second.visitor()
+    await seun.signIn('seun', DEMO_PASSWORD)
+    await alder.signIn('alder', DEMO_PASSWORD)
+    const theirs = ((await alder.get('/api/sessions')).body as StoredSession[])[0]?.id ?? ''
+    const ears = [await petra.hear(session), await seun.hear(session), await alder.hear(theirs)]
+    // The first word on the second server's new line to the database.
+    await soon(() => expect(ears[1]?.news).toContain('setting'))
+    const before = ears.map((e) => e.news.length)
+    const heard = () => ears.map((e, i) => e.news.slice(before[i]))
+    const [row] = (await petra.get('/api/recipes')).body as { id: string; version: number; recipe: object }[]
+    const put = (version: number) =>
+      petra.send('PUT', `/api/recipes/${row?.id}`, {
+        recipe: { ...row?.recipe, about: 'as we make it' },
+        version,
+      })
+    expect((await put(row?.version ?? 0)).status).toBe(200)
+    await soon(() => expect(heard().slice(0, 2)).toEqual([['setting'], ['setting']]))
+    // What was refused, and what is only read, is not told; nor is it to who did it.
+    expect((await put(row?.version ?? 0)).status).toBe(409)
+    await petra.get('/api/children')
+    const rules = (await petra.get('/api/setting')).body
+    expect(
+      (await petra.send('PUT', '/api/setting/rules', { rules: rules.rules, version: rules.versions.rules }))
+        .status,
+    ).toBe(200)
+    await soon(() => expect(heard()[1]).toEqual(['setting', 'setting']))
+    expect(heard()[2]).toEqual([])
+    for (const ear of ears) ear.leave()
+  })
+})

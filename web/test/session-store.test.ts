@@ -32,7 +32,10 @@ vi.mock('../src/workers/planner', () => ({
 vi.mock('../src/workers/reader', () => ({ reader: () => ({ atTable: async () => [] }) }))
 vi.mock('@lea/core/setting', async (whole) => ({
   ...(await whole<typeof import('@lea/core/setting')>()),
-  assemble: (session: StoredSession) => ({ children: session.children }),
+  assemble: (session: StoredSession, { recipe }: { recipe: unknown }) => ({
+    children: session.children,
+    recipe,
+  }),
 }))
 vi.mock('@lea/core/plan', async (whole) => ({
   ...(await whole<typeof import('@lea/core/plan')>()),
@@ -47,7 +50,10 @@ vi.mock('../src/stores/setting', () => ({
   useSettingStore: () => ({
     load: async () => undefined,
     loadChildren: async () => undefined,
-    recipe: () => ({ id: 'soda-bread' }),
+    recipe: () => ({ id: 'soda-bread', about }),
+    reload: async () => {
+      about = others.join('+')
+    },
     setting: {},
     children: [],
     adults: [],
@@ -55,6 +61,8 @@ vi.mock('../src/stores/setting', () => ({
   }),
 }))
 
+/** What the recipe says; another page changes it. */
+let about = ''
 const session = {
   id: 'one',
   date: '2026-11-27',
@@ -189,5 +197,20 @@ describe('a change that is not saved', () => {
     offline = false
     await until(() => expect(store.saveFault).toBe(''))
     expect(came.some((c) => c.path.endsWith('/changes'))).toBe(true)
+  })
+})
+
+describe('a recipe or a rule that somebody else has changed', () => {
+  it('makes the plan anew, and nothing that moves nothing does', async () => {
+    const store = await opened()
+    const before = made.length
+    await store.refreshSetting()
+    expect([made.length, waiting.length]).toEqual([before, before])
+    others = ['with oats']
+    const heard = store.refreshSetting()
+    await until(() => expect(waiting.length).toBe(before + 1))
+    waiting.at(-1)?.go()
+    await heard
+    expect(made.length).toBe(before + 1)
   })
 })

@@ -7,8 +7,8 @@ import pg from 'pg'
 import type { Db } from '../db/pool'
 
 const CHANNEL = 'lea_table'
-/** New events, or another plan or other people. */
-export type News = 'events' | 'session'
+/** New events; another plan or other people; what the setting keeps: a recipe, a rule, a card, a packet, the cupboard. */
+export type News = 'events' | 'session' | 'setting'
 /** @param from the page whose own doing it is; empty where it is nobody's */
 export type Listener = (news: News, from: string) => void
 
@@ -20,6 +20,10 @@ export const newsOf = (session: string, news: News, from = ''): [string, string]
 /** Said when the transaction commits, and not at all when it does not. */
 export const tell = async (db: Db, session: string, news: News, from = ''): Promise<void> => {
   await db.query('select pg_notify($1, $2)', newsOf(session, news, from))
+}
+/** Told to every page that plans in this setting, or is at a table of it. */
+export const tellSetting = async (db: Pick<Db, 'query'>, setting: string, from: string): Promise<void> => {
+  await db.query('select pg_notify($1, $2)', newsOf(setting, 'setting', from))
 }
 /** All sign-ins of this person have ended, and so have their streams. */
 export const tellPerson = async (db: Db, person: string): Promise<void> => {
@@ -37,8 +41,8 @@ export const tellTablesOf = async (db: Db, child: string): Promise<void> => {
 }
 
 export interface TableFeed {
-  /** @returns how to leave */
-  listen(session: string, ear: Listener): () => void
+  /** @param about id of a session, or of a setting @returns how to leave */
+  listen(about: string, ear: Listener): () => void
   /** Called when the sign-ins of a person may have ended. @returns how to leave */
   watch(person: string, look: () => void): () => void
   close(): Promise<void>
@@ -78,7 +82,9 @@ export function openTableFeed(url: string, told: (fault: unknown) => void): Tabl
     next.on('notification', ({ payload = '' }) => {
       const [news, about = '', from = ''] = payload.split(' ')
       if (news === 'person') for (const look of [...(watched.get(about) ?? [])]) look()
-      else for (const ear of ears.get(about) ?? []) ear(news === 'session' ? 'session' : 'events', from)
+      else
+        for (const ear of ears.get(about) ?? [])
+          ear(news === 'session' || news === 'setting' ? news : 'events', from)
     })
     try {
       await next.connect()
@@ -103,7 +109,7 @@ export function openTableFeed(url: string, told: (fault: unknown) => void): Tabl
   }
 
   return {
-    listen: (session, ear) => join(ears, session, ear),
+    listen: (about, ear) => join(ears, about, ear),
     watch: (person, look) => join(watched, person, look),
     async close() {
       closed = true

@@ -3,6 +3,7 @@ import { inSetting } from '../../db/pool'
 import { personOf, signInHolds } from '../../auth'
 import { queryText } from '../../query'
 import type { AppContext } from '../../context'
+import type { News } from '../../live/table-feed'
 import { findSession } from '../find-session'
 
 /** A sign of life, so that nothing on the way takes the stream for dead. */
@@ -23,9 +24,14 @@ export function liveRoutes({ pool, live }: AppContext): Router {
     })
     res.write('retry: 1000\n\n')
     // A page knows its own doing.
-    const leave = live.listen(id, (news, from) => {
+    const hear = (news: News, from: string): void => {
       if (from === '' || from !== page) res.write(`data: ${news}\n\n`)
-    })
+    }
+    const leaving = [
+      live.listen(id, hear),
+      // After a break whatever the setting keeps may be another.
+      live.listen(person.settingId, (_news, from) => hear('setting', from)),
+    ]
     // Who is signed out hears nothing more, also where the word of it was lost.
     const lookAgain = (): void => {
       void signInHolds(pool, req).then((holds) => {
@@ -39,7 +45,7 @@ export function liveRoutes({ pool, live }: AppContext): Router {
     }, STILL_HERE_MS)
     res.on('close', () => {
       clearInterval(alive)
-      leave()
+      for (const leave of leaving) leave()
       unwatch()
     })
   })

@@ -186,6 +186,14 @@ export const useSession = defineStore('session', () => {
     }
   }
 
+  /** What the setting keeps, as it is now: somebody has changed a recipe, a rule, a card, a packet. A plan that it moves is made anew. */
+  async function refreshSetting(): Promise<void> {
+    const id = stored.value?.id
+    const was = JSON.stringify(request())
+    await settingStore.reload('setting', 'children', 'recipes', 'packets')
+    if (stored.value?.id === id && JSON.stringify(request()) !== was) await recompute()
+  }
+
   /** Several decisions at once: the smallest set of swaps. */
   const chooseAll = (decisions: readonly Decision[]): Promise<void> =>
     keepDecisions(decisions.reduce(decide, stored.value?.decisions ?? []))
@@ -265,6 +273,7 @@ export const useSession = defineStore('session', () => {
     nameOf,
     open,
     refresh,
+    refreshSetting,
     join: off.join,
     against: off.against,
     startedOffline: off.startedOffline,

@@ -82,7 +82,7 @@ export const useTable = defineStore('table', () => {
   function hear(id: string, changed: () => void): void {
     let before = false
     feed.open(`/api/sessions/${id}/live?page=${PAGE_ID}`, (says) => {
-      if (session.value !== id) return
+      if (session.value !== id || says === 'setting') return
       void fetchNew()
       // After a break as well: whatever came meanwhile is asked for, and what waits here is sent.
       if (says === 'ask') void send()
