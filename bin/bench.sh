@@ -1,4 +1,4 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, `drawn RECIPES` by the drawn recipes of the tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, `drawn RECIPES` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 run_bench() {
   local base code=0
   if [ "${1:-}" = drawn ]; then
@@ -22,6 +22,12 @@ run_bench() {
       pg_load_demo "$base"
       export LEA_DEMO_DATABASE LEA_OFFLINE_MINUTES="${2:-30}"
       cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list offline -g 'begins without a network|three hundred taps'
+    elif [ "${1:-}" = requests ]; then
+      [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "requests must be a whole number from 1 to 999999"
+      pg_load_demo "$base"
+      export LEA_DEMO_DATABASE LEA_REQUESTS="${2:-10000}" LEA_REQUESTS_SEED="$RANDOM"
+      echo "seed $LEA_REQUESTS_SEED"
+      cd "$ROOT" && npx --no -- vitest run --project server --reporter=verbose rights
     else
       node "$ROOT/server/dist/bench.js" "$@"
     fi
