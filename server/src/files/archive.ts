@@ -15,7 +15,7 @@ import {
   type Plan,
   type PlanRequest,
   type StoredPlan,
-  hasPlanShape,
+  planFault,
   withDigest,
   upgradePlan,
 } from '@lea/core/plan'
@@ -196,16 +196,20 @@ const archivedSession = yup.object({
   plan: yup
     .mixed<StoredPlan>()
     .nullable()
-    .test('plan', 'a plan is not one of Lea', (p) => p == null || isPlanOfLea(p)),
+    .test('plan', '', (stored, context) => {
+      const fault = stored == null ? null : faultOf(stored)
+      return fault === null || context.createError({ message: `a plan is not one of Lea: ${fault}` })
+    }),
   request: yup.mixed<PlanRequest>().nullable().optional(),
   events: eventListSchema,
 })
 
-function isPlanOfLea(value: StoredPlan): boolean {
+/** A frozen plan of any version, in today's shape, is held to every field. */
+function faultOf(stored: StoredPlan): string | null {
   try {
-    return hasPlanShape(upgradePlan(value))
+    return planFault(upgradePlan(stored))
   } catch {
-    return false
+    return 'it has no version that is known'
   }
 }
 

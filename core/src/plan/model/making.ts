@@ -1,4 +1,5 @@
 /** How much is made, as every pass and screen knows it. */
+import type { Tin } from '../../amount/packs'
 import type { Ratio } from '../../amount/ratio'
 import type { Make } from '../../recipe/make'
 
@@ -20,7 +21,7 @@ export interface Making {
   batches: BatchChoice[]
   pieces: { what: string; n: number } | null
   oven: { trayloads: number; batches: number; lastBatchPieces: number; minutes: Ratio } | null
-  tins: { name: string; fills: Ratio; near: boolean }[]
+  tins: { tin?: Tin; name: string; fills: Ratio; near: boolean }[]
   cases: { name: string; n: number; tins: number; estimated: boolean }[]
   /** Why the chosen way is not possible; the amounts then go by the children. */
   refused: string | null

@@ -10,6 +10,7 @@ import type { Bowl } from './line'
 import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 import type { ExposureKind } from '../../food/concern'
+import type { Recipe } from '../../recipe/recipe'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
 export const PLAN_VERSION = 4
@@ -86,7 +87,7 @@ export interface HygieneNote {
 export interface Plan {
   version: typeof PLAN_VERSION
   session: string
-  recipe: { id: string; title: string; serves: number; pieces?: { what: string; n: number } }
+  recipe: Pick<Recipe, 'id' | 'title' | 'serves' | 'pieces'>
   /** `plan`: a care plan is to be acknowledged before cooking. `card`: what its card asked; not there in plans of an earlier version. */
   children: { id: string; months: number; ageText: string; plan?: true; card?: string }[]
   adults: string[]

@@ -1,6 +1,7 @@
 /** Drawn recipes with hot and raw words: no child where none may be, and nothing harmless taken from children. More of them: `./lea bench`. */
 import { describe, expect, it } from 'vitest'
 import { breaches } from '../../../src/plan/check/check'
+import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { compile } from '../../../src/plan/compile'
 import { child, request } from '../../group'
 import { drawnRecipe } from './drawn-recipes'
@@ -24,6 +25,7 @@ describe('drawn recipes with hot and raw words', () => {
           { recipe },
         )
         const plan = compile(of)
+        expect(planFault(plan)).toBeNull()
         wrong.push(...breaches(plan, of).map((b) => `${seed}: ${b}`))
         const says = (id: string) => `${seed} ${recipe.steps.map((s) => s.says).join(' ')} @ ${id}`
         for (const turn of plan.turns) {

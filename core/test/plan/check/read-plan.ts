@@ -1,6 +1,7 @@
 /** Plans of recipes that are typed in, for a group of four: what each test of heat and raw food asks of them. */
 import { expect } from 'vitest'
 import { breaches } from '../../../src/plan/check/check'
+import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { compile } from '../../../src/plan/compile'
 import type { Plan } from '../../../src/plan/model/plan'
 import { readRecipe } from '../../../src/recipe/text/read-recipe'
@@ -16,6 +17,7 @@ export const planOf = (...of: Parameters<typeof asked>) => {
   const of_ = asked(...of)
   const plan = compile(of_)
   expect(breaches(plan, of_)).toEqual([])
+  expect(planFault(plan)).toBeNull()
   return plan
 }
 /** Who has a turn at a technique, in any step or in the one that is named. */

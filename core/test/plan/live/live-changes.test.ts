@@ -5,6 +5,7 @@ import { compile } from '../../../src/plan/compile'
 import { type LiveChange, type Changed } from '../../../src/plan/live/live-changes'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
+import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { breaches } from '../../../src/plan/check/check'
 import { child, recipeOf, request } from '../../group'
 import { childLeaves } from '../../../src/plan/live/child-leaves'
@@ -18,6 +19,7 @@ const groups = (n: number, recipe = 'herb-soda-bread'): PlanRequest => {
 }
 const mended = (m: LiveChange): Changed => {
   if ('refused' in m) throw new Error(m.refused)
+  expect(planFault(m.plan)).toBeNull()
   return m
 }
 const withoutChild = (r: PlanRequest, id: string): PlanRequest => ({
