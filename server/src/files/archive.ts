@@ -15,6 +15,8 @@ import {
   type Plan,
   type PlanRequest,
   type StoredPlan,
+  handBreaches,
+  openStops,
   planFault,
   withDigest,
   upgradePlan,
@@ -30,6 +32,7 @@ import {
   keepMonthsSchema,
   kitSchema,
   ownWordSchema,
+  readPlanRequest,
   recipeSchema,
   rulesSchema,
   sessionSchema,
@@ -105,12 +108,36 @@ export function unpackArchive(bytes: Uint8Array, today: string): Archive {
     cupboard: rows('cupboard', cupboardSchema, part('cupboard')),
     words: rows('words', ownWordSchema, part('words')),
     packets: rows('packets', archivedPacket, part('packets')),
-    sessions: rows('sessions', archivedSession, part('sessions')).map((s) => ({
-      ...s,
-      plan: s.plan ? upgradePlan(s.plan) : null,
-    })),
+    sessions: rows('sessions', archivedSession, part('sessions')).map((s) => {
+      const plan = s.plan ? upgradePlan(s.plan) : null
+      const request = requestOrNone(s.request)
+      return {
+        ...s,
+        plan,
+        request,
+        state: s.state === 'cooking' && !holds(plan, request) ? 'finished' : s.state,
+      }
+    }),
   }
 }
+
+/** As papers and changes read it; one that a newer Lea does not read counts as none was kept. */
+function requestOrNone(value: unknown): PlanRequest | null {
+  try {
+    return value == null ? null : readPlanRequest(value)
+  } catch {
+    return null
+  }
+}
+/**
+ * A table that is at work is at work by a plan that may stand: nobody has a turn that is not theirs, and no stop is open. One of which that
+ * cannot be seen comes in as over; whoever opens it again does so by name and with a reason.
+ */
+const holds = (plan: Plan | null, request: PlanRequest | null): boolean =>
+  plan !== null &&
+  request !== null &&
+  openStops(plan).length === 0 &&
+  handBreaches(plan, request).length === 0
 
 function unzipped(bytes: Uint8Array): Record<string, string> {
   let sum = 0
@@ -200,7 +227,7 @@ const archivedSession = yup.object({
       const fault = stored == null ? null : faultOf(stored)
       return fault === null || context.createError({ message: `a plan is not one of Lea: ${fault}` })
     }),
-  request: yup.mixed<PlanRequest>().nullable().optional(),
+  request: yup.mixed().nullable().optional(),
   events: eventListSchema,
 })
 

@@ -5,6 +5,7 @@ import PaperLinks from '../../parts/PaperLinks.vue'
 import CostPanel from './CostPanel.vue'
 import KitList from './KitList.vue'
 import ShoppingList from './ShoppingList.vue'
+import { canSeal, hasCode } from '../../offline-cache/device-lock'
 import { useAuthStore } from '../../stores/auth'
 import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
@@ -61,6 +62,10 @@ const print = (): void => window.print()
       </div>
       <KitList class="min-w-0 md:col-span-2" :plan="session.plan" :disabled="fixed" />
     </div>
+    <p v-if="canSeal() && !hasCode" class="no-print text-sm">
+      If the network fails, an open page goes on; to open Lea again without it this device needs
+      <RouterLink class="underline" to="/me">a code of its own</RouterLink>.
+    </p>
     <PaperLinks :id="session.plan.session" class="no-print mt-4" />
   </section>
 </template>
