@@ -80,6 +80,35 @@ test('who plans sees what another decides; one thing that both decided is settle
   await expect(petra.getByText(/soya drink/).first()).toBeVisible()
 })
 
+test('who plans hears of a recipe and of a card that somebody else changes, and has the plan of it', async ({
+  browser,
+}) => {
+  const [petra, seun] = await pair(browser)
+  await openBread(petra)
+  await expect(petra.getByRole('heading', { level: 1, name: 'Herb soda bread', exact: true })).toBeVisible()
+  const row = await seun.evaluate(async () => {
+    const rows = (await (await fetch('/api/recipes')).json()) as { id: string; recipe: { id: string } }[]
+    return rows.find((r) => r.recipe.id === 'herb-soda-bread')?.id ?? ''
+  })
+  await seun.goto(`${house.address}/recipes/${row}/edit`)
+  await seun.getByLabel('Title', { exact: true }).first().fill('Herb soda bread of ours')
+  await seun.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(petra.getByRole('heading', { level: 1, name: 'Herb soda bread of ours' })).toBeVisible()
+  // A card: what it lists stands in the plan of the other at once.
+  await seun.goto(`${house.address}/children`)
+  await seun.getByRole('listitem').filter({ hasText: 'Kofi' }).getByRole('button', { name: 'Edit' }).click()
+  await seun.getByRole('button', { name: 'Add an allergy' }).click()
+  await seun.getByLabel('To what').last().fill('wheat')
+  await seun.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(seun.getByRole('dialog')).toHaveCount(0)
+  await expect(
+    petra
+      .getByRole('complementary')
+      .getByText(/flour.*Kofi|Kofi.*wheat/i)
+      .first(),
+  ).toBeVisible()
+})
+
 async function pair(browser: Parameters<typeof newContext>[0]): Promise<[Page, Page]> {
   const pages: Page[] = []
   for (const name of ['petra', 'seun']) {

@@ -22,7 +22,7 @@ export {
   type PlanChild,
   type PlanRequest,
 } from './model/request'
-export type { Cheaper, ShoppingRow } from './model/shopping-list'
+export type { ShoppingRow } from './model/shopping-list'
 export type { Ask, StepTalk } from './model/step-talk'
 export type { Task } from './model/task'
 export { type StoredPlan, upgradePlan } from './model/upgrade/upgrade'
@@ -37,6 +37,7 @@ export { type AmountRow, amountRows, batchText, makingText, ovenText } from './v
 export { certificate } from './view/certificate'
 export { whatChanged } from './view/changed'
 export { type ChildFit, childLoads } from './view/child-load'
+export { costText } from './view/cost-text'
 export { MEASURING_WORDS, decisionText, swapSetText } from './view/decision-text'
 export { jobCards } from './view/job-cards'
 export { type Lane, type LaneBlock, type LaneChart, laneChart, turnAt, whyNotTo } from './view/lanes'

@@ -26,7 +26,7 @@ const keepRules = (next: HouseRules, done = 'Kept. Plans to come use it.'): Prom
 </script>
 
 <template>
-  <main id="main" class="mx-auto grid max-w-6xl gap-6 px-5 py-4 lg:grid-cols-2">
+  <main id="main" class="mx-auto grid max-w-6xl items-start gap-6 px-5 py-4 lg:grid-cols-2">
     <div class="lg:col-span-2">
       <h1 class="text-3xl">Setting</h1>
       <p class="text-soft">{{ auth.setting }}</p>

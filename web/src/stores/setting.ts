@@ -220,6 +220,7 @@ export const useSettingStore = defineStore('setting', () => {
     adults,
     names,
     load,
+    reload,
     loadChildren,
     recipe,
     saveChild,

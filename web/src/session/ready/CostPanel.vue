@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** What goes in costs so much, what is paid today so much; for each child; against the ready-made thing. */
 import { computed, ref, watch } from 'vue'
-import { moneyField, moneyText, readMoney } from '@lea/core/amount'
-import type { Cheaper, Plan } from '@lea/core/plan'
+import { moneyField, readMoney } from '@lea/core/amount'
+import { costText, type Plan } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import { recipeSchema } from '@lea/core/schema'
 import { inWords } from '../../shared/api'
@@ -13,10 +13,7 @@ const props = defineProps<{ plan: Plan; recipe: Recipe | undefined; recipeId: st
 const session = useSession()
 const settingStore = useSettingStore()
 const cost = computed(() => props.plan.cost)
-const money = (minor: string | number): string => moneyText(minor, cost.value.currency)
-const atLeast = computed(() => (cost.value.unknown.length > 0 ? 'at least ' : ''))
-const toPay = computed(() => ((cost.value.unpaid ?? cost.value.unknown).length > 0 ? 'at least ' : ''))
-const which = (found: Cheaper | null): string => (found === null ? UNKNOWN : WHICH[found])
+const words = computed(() => costText(cost.value))
 const price = ref('')
 const portions = ref('')
 const fault = ref('')
@@ -28,13 +25,6 @@ watch(
   },
   { immediate: true },
 )
-const UNKNOWN = 'not known yet, for a price is missing'
-const WHICH: Record<Cheaper, string> = {
-  home: 'made here is cheaper',
-  ready: 'the ready-made is cheaper',
-  same: 'both cost the same',
-}
-
 async function compare(): Promise<void> {
   fault.value = ''
   if (!props.recipe) return
@@ -53,25 +43,19 @@ async function compare(): Promise<void> {
   <section class="patch p-4" aria-labelledby="cost-title">
     <h2 id="cost-title" class="text-xl">Cost</h2>
     <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-      <dt>To pay today</dt>
-      <dd class="numeral text-right">{{ toPay }}{{ money(cost.till) }}</dd>
-      <dt class="text-sm text-soft">for each child</dt>
-      <dd class="numeral text-right text-sm">{{ toPay }}{{ money(cost.tillPerChild) }}</dd>
-      <dt>Worth of what goes into the bowls</dt>
-      <dd class="numeral text-right">{{ atLeast }}{{ money(cost.used) }}</dd>
-      <dt class="text-sm text-soft">for each child</dt>
-      <dd class="numeral text-right text-sm">{{ atLeast }}{{ money(cost.usedPerChild) }}</dd>
-      <dt class="text-sm text-soft">for each portion</dt>
-      <dd class="numeral text-right text-sm">{{ atLeast }}{{ money(cost.usedPerPortion) }}</dd>
+      <template v-for="(r, i) in words.rows" :key="i">
+        <dt :class="r.part && 'text-sm text-soft'">{{ r.what }}</dt>
+        <dd class="numeral text-right" :class="r.part && 'text-sm'">{{ r.sum }}</dd>
+      </template>
     </dl>
     <p v-if="cost.unknown.length > 0" class="mt-2 text-sm">
       No price known for {{ cost.unknown.join(', ') }}: write it into the
       <RouterLink class="underline" to="/cupboard">Cupboard</RouterLink>.
     </p>
-    <p v-if="cost.ready" class="mt-2 text-sm">
-      Ready-made: {{ money(cost.ready.perPortion) }} a portion. By what goes in,
-      <strong>{{ which(cost.ready.byUse) }}</strong>; by what is paid today,
-      <strong>{{ which(cost.ready.byPurchase) }}</strong>.
+    <p v-if="words.ready" class="mt-2 text-sm">
+      Ready-made: {{ words.ready.perPortion }} a portion. By what goes in,
+      <strong>{{ words.ready.byUse }}</strong>; by what is paid today,
+      <strong>{{ words.ready.byPurchase }}</strong>.
     </p>
     <form v-if="!disabled" class="no-print mt-2 flex flex-wrap items-end gap-2" @submit.prevent="compare">
       <label class="text-sm font-semibold"

@@ -1,0 +1,39 @@
+/** What a session costs, in words; where a price is missing a sum is the least that it can be, and no verdict is given. */
+import { moneyText } from '../../amount/nation/money'
+import type { Cheaper, Cost } from '../model/shopping-list'
+
+export interface CostText {
+  /** A row each: what it is, how much; `part` of the row above it. */
+  rows: { what: string; sum: string; part?: true }[]
+  /** Against the ready-made thing; empty where there is none to compare with. */
+  ready: { perPortion: string; byUse: string; byPurchase: string } | null
+}
+
+const CHEAPER: Record<Cheaper, string> = {
+  home: 'made here is cheaper',
+  ready: 'the ready-made is cheaper',
+  same: 'both cost the same',
+}
+const verdict = (found: Cheaper | null): string =>
+  found === null ? 'not known yet, for a price is missing' : CHEAPER[found]
+
+export function costText(cost: Cost): CostText {
+  const money = (minor: string | number): string => moneyText(minor, cost.currency)
+  // Plans frozen before 0.15 do not tell the foods apart that are still to buy.
+  const pay = (cost.unpaid ?? cost.unknown).length > 0 ? 'at least ' : ''
+  const use = cost.unknown.length > 0 ? 'at least ' : ''
+  return {
+    rows: [
+      { what: 'To pay today', sum: pay + money(cost.till) },
+      { what: 'for each child', sum: pay + money(cost.tillPerChild), part: true },
+      { what: 'Worth of what goes into the bowls', sum: use + money(cost.used) },
+      { what: 'for each child', sum: use + money(cost.usedPerChild), part: true },
+      { what: 'for each portion', sum: use + money(cost.usedPerPortion), part: true },
+    ],
+    ready: cost.ready && {
+      perPortion: money(cost.ready.perPortion),
+      byUse: verdict(cost.ready.byUse),
+      byPurchase: verdict(cost.ready.byPurchase),
+    },
+  }
+}
