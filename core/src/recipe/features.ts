@@ -111,11 +111,12 @@ export function linesFor(
 ): { id: string; amount: string; name: string; prep: string; optional: boolean }[] {
   const factor = ratio(serves).div(recipe.serves)
   return recipe.lines.map((l) => {
-    const amount = ratio(l.amount).mul(factor)
+    // For each child it stays what it is, however many there are.
+    const amount = ratio(l.amount).mul(l.each ? ratio(1).div(recipe.serves) : factor)
     const many = l.unit === 'item' && amount.compare(1) > 0
     return {
       id: l.id,
-      amount: lineAmount(l, amount),
+      amount: lineAmount(l, amount) + (l.each ? ' each' : ''),
       name: foodName(foods.of(l.food), many),
       prep: l.prep ?? '',
       optional: l.optional ?? false,

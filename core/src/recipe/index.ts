@@ -1,3 +1,4 @@
+export { amountFromField, amountInField, servesChanged } from './each'
 export { advise } from './advice'
 export { changesIn, differences } from './changes'
 export {

@@ -70,6 +70,8 @@ export interface RecipeLine {
   optional?: boolean
   /** Nobody measures it: to taste, until it is as it should be, by eye. The amount is what Lea reckons with. */
   byEye?: ByEye
+  /** For each child: everybody measures the own portion, which is the amount parted by what the recipe serves. */
+  each?: boolean | undefined
 }
 
 /** EACH child does it · TURNS of a shared task · STATIONs side by side, the children move on · an ADULT does it · WAIT. */

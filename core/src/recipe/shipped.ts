@@ -17,6 +17,7 @@ import jelly from '../../data/recipes/milk-jelly-berries.json'
 import flatbreads from '../../data/recipes/risen-flatbreads.json'
 import shortbread from '../../data/recipes/shortbread-shapes.json'
 import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
+import ownBreads from '../../data/recipes/own-flatbreads.json'
 import type { Recipe } from './recipe'
 
 /** The recipes that come with Lea (core/data/recipes). */
@@ -39,6 +40,7 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   flatbreads,
   shortbread,
   riceBalls,
+  ownBreads,
 ] as Recipe[]
 
 /** Lea's own recipe of an id, which a setting's may stand over. */

@@ -21,6 +21,10 @@ export interface TableTask {
   task: Task
   turns: TableTurn[]
   next: TableTurn | null
+  /** Those that fill what is before the children now: of own portions the scoops of one child, else all. */
+  own: TableTurn[]
+  /** How far the task is, in words. */
+  progress: string
   /** Running total of scoops as a number and in the measure's unit: 5 scoops, `"1 1/4"`, `"cups"`. */
   count: number
   running: string
@@ -54,10 +58,28 @@ export function tableTasks(plan: Plan, state: TableState, step: string): TableTa
             who: did?.child ?? turn.child,
           }
         })
-      const done = turns.flatMap((t, i) => (t.done && !t.skipped ? [i] : []))
       const next = turns.find((t) => !t.done) ?? null
-      return { task, turns, next, count: done.length, ...scaleOf(task, turns, done) }
+      // Of own portions it is that of the child whose turn it is.
+      const own = task.portion ? turns.filter((t) => t.child === (next ?? turns.at(-1))?.child) : turns
+      const inside = own.flatMap((t, i) => (t.done && !t.skipped ? [i] : []))
+      return {
+        task,
+        turns,
+        next,
+        own,
+        progress: progressOf(task, turns),
+        count: inside.length,
+        ...scaleOf(task, own, inside),
+      }
     })
+}
+
+/** "5 of 12": turns, or children who have their own portion. */
+function progressOf(task: Task, turns: readonly TableTurn[]): string {
+  if (!task.portion) return `${turns.filter((t) => t.done && !t.skipped).length} of ${turns.length}`
+  const children = [...new Set(turns.map((t) => t.child))]
+  const have = children.filter((c) => turns.every((t) => t.child !== c || t.done))
+  return `${have.length} of ${countText(children.length, 'child', 'children')}`
 }
 
 type Scale = Pick<

@@ -156,7 +156,14 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
               /></label>
               <RecipeYield v-model="draft" />
             </div>
-            <RecipeLines v-model="draft.lines" :roles="roles" :foods="foods" :system="system" class="mb-5" />
+            <RecipeLines
+              v-model="draft.lines"
+              :roles="roles"
+              :foods="foods"
+              :system="system"
+              :serves="draft.serves"
+              class="mb-5"
+            />
             <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
             <RecipeMore v-model="draft" :foods="foods" class="mt-5" />
           </fieldset>

@@ -11,12 +11,19 @@ import {
   unitWord,
 } from '@lea/core/amount'
 import { type FoodBook, preparationChoices } from '@lea/core/food'
-import { type RecipeLine, type Role, lineFromText } from '@lea/core/recipe'
+import {
+  type RecipeLine,
+  type Role,
+  amountFromField,
+  amountInField,
+  lineFromText,
+  servesChanged,
+} from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import FoodForm from '../parts/foods/FoodForm.vue'
 
-const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System }>()
+const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System; serves: number }>()
 const lines = defineModel<RecipeLine[]>({ required: true })
 const known = computed(() => [...props.foods.all].sort((a, b) => a.name.localeCompare(b.name)))
 const units = [...UNIT_IDS.filter((u) => !['mm', 'cm', 'in'].includes(u)), 'item']
@@ -45,20 +52,34 @@ function setFood(line: RecipeLine, text: string): void {
 /** "1 1/2 tsp" fills amount and unit; what cannot be read stays as it is typed, with the fault beside it. */
 const faults = ref<Record<string, string>>({})
 function setAmount(line: RecipeLine, text: string): void {
-  line.amount = text
+  const keep = (typed: string): string => (line.amount = amountFromField(typed, line.each, props.serves))
+  keep(text)
   const others = Object.fromEntries(Object.entries(faults.value).filter(([id]) => id !== line.id))
   faults.value = others
   try {
     const number = leadingNumber(plainNumbers(text))
     const unit = number && unitWord(number.rest.trim(), props.system)
     if (number && unit && !number.upTo) {
-      line.amount = toMixed(number.amount.mul(unit.times))
+      keep(toMixed(number.amount.mul(unit.times)))
       line.unit = unit.unit
     } else if (text.trim() !== '') parseRatio(text)
   } catch (e) {
     faults.value = { ...others, [line.id]: e instanceof Error ? e.message : String(e) }
   }
 }
+/** What is in the field stays there, and means another thing. */
+function setEach(line: RecipeLine, each: boolean): void {
+  const typed = amountInField(line, props.serves)
+  line.each = each || undefined
+  line.amount = amountFromField(typed, each, props.serves)
+}
+// What each child has does not change with how many it is for.
+watch(
+  () => props.serves,
+  (now, was) => {
+    if (lines.value.some((l) => l.each)) lines.value = servesChanged(lines.value, was, now)
+  },
+)
 const printed = ref('')
 const printedFault = ref('')
 const printedSays = ref('')
@@ -66,7 +87,9 @@ function addPrinted(): void {
   printedFault.value = ''
   printedSays.value = ''
   try {
-    const { line, says } = lineFromText(printed.value, props.system, props.foods)
+    const { line, says } = lineFromText(printed.value, props.system, props.foods, {
+      serves: props.serves,
+    })
     lines.value = [...lines.value, { ...line, id: freeId() }]
     printedSays.value = [`Added: ${props.foods.of(line.food).name}.`, ...says].join(' · ')
     printed.value = ''
@@ -112,7 +135,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
         <label class="text-sm font-semibold"
           >Amount<input
             class="field mt-1 font-normal"
-            :value="line.amount"
+            :value="amountInField(line, serves)"
             :aria-invalid="faults[line.id] ? 'true' : undefined"
             @change="setAmount(line, ($event.target as HTMLInputElement).value)"
           /><span v-if="faults[line.id]" role="alert" class="font-semibold text-paprika">{{
@@ -143,6 +166,16 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
         <span class="flex items-center gap-2">
           <label class="flex items-center gap-1 text-sm"
             ><input v-model="line.optional" type="checkbox" class="size-5" />optional</label
+          >
+          <label
+            class="flex items-center gap-1 text-sm"
+            title="The amount is one child’s: everybody measures the own portion"
+            ><input
+              type="checkbox"
+              class="size-5"
+              :checked="line.each"
+              @change="setEach(line, ($event.target as HTMLInputElement).checked)"
+            />for each child</label
           >
           <button
             type="button"

@@ -39,6 +39,7 @@ function lineWith(
     role: line.role,
     ...(line.prep && { prep: line.prep }),
     ...(line.byEye && { byEye: line.byEye }),
+    ...(line.each && { each: true as const }),
   }
   const inForm = (shape: string | undefined): { shape?: string } => (shape ? { shape } : {})
   const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)

@@ -139,6 +139,7 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
     if (isByChildren(task.mode) && dealt !== task.n) {
       out.push(`${task.id}: ${dealt} of ${task.n} turns are dealt`)
     }
+    if (task.portion) out.push(...portionRules(task, plan))
     const line = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])
     if (line && task.measured?.by === 'scoop') {
       const part =
@@ -154,13 +155,38 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
         formWords(line.prep, line.shape),
         ownWeights(request),
       )
-      const off = back?.amount.div(ratio(line.amount).mul(part)).sub(1).abs()
+      const whole = task.portion && line.each ? line.each.amount : line.amount
+      const off = back?.amount.div(ratio(whole).mul(part)).sub(1).abs()
       if (!off || off.compare(TOLERANCE[line.role]) > 0) out.push(`${task.id}: scoops do not make the amount`)
       if (task.measured.n !== task.measured.parts.reduce((n, p) => n + p.n, 0))
         out.push(`${task.id}: the scoops are not those that are counted`)
     }
     return out
   })
+}
+
+/** Everybody at it has every scoop of the own portion, one after the other; no more at once than there are measures; and it is there for all of the bowl. */
+function portionRules(task: Task, plan: Plan): string[] {
+  const turns = plan.turns.filter((t) => t.task === task.id)
+  const scoops = task.measured?.by === 'scoop' ? task.measured.n : 1
+  const out = task.forms
+    .flatMap((f) => f.children)
+    .filter((child) => turns.filter((t) => t.child === child).length !== scoops)
+    .map((child) => `${task.id}: ${child} does not measure all of the own portion`)
+  const most = task.portion?.atOnce ?? 1
+  if (turns.some((t) => turns.filter((o) => o.start <= t.start && t.start < o.end).length > most))
+    out.push(`${task.id}: more than ${most} measure at once`)
+  const bowl = plan.bowls.find((b) => b.id === task.bowl)
+  const line = bowl?.lines.find((l) => l.id === task.uses[0])
+  const made = ratio(plan.making.portions).compare(plan.children.length) >= 0
+  if (
+    bowl &&
+    line?.each &&
+    made &&
+    ratio(line.each.amount).mul(bowl.children.length).compare(line.amount) > 0
+  )
+    out.push(`${task.id}: there is less of ${line.id} than the portions take`)
+  return out
 }
 
 function bowlRules(plan: Plan, request: PlanRequest): string[] {

@@ -7,7 +7,7 @@ import type { Op } from './schedule/instance'
 import type { PlanRequest } from '../model/request'
 import { ADULT_SHARES, toolsHeld, wavesOf } from '../split/waves'
 import { holdsOneBatch } from '../../recipe/heat-places'
-import { isTogether, staysAt } from '../model/task-kinds'
+import { goesEach, isTogether, staysAt } from '../model/task-kinds'
 import type { Task } from '../model/task'
 
 export const UNIT_SECONDS = 5
@@ -161,7 +161,7 @@ function taskOps(task: Task, preds: readonly string[], request: PlanRequest): Ma
     return { ops: [{ ...one, preds }], ends: [one.id] }
   }
   const ops = wavesOf(task, request).map((children, w) => ({
-    ...op(task, w, task.seconds, children, request),
+    ...op(task, w, task.seconds * goesEach(task), children, request),
     preds: w === 0 ? preds : [waveId(task, w - 1)],
   }))
   return { ops, ends: ops.map((o) => o.id) }

@@ -1,4 +1,4 @@
-import { turnsAndJobs } from '../model/task-kinds'
+import { goesEach, turnsAndJobs } from '../model/task-kinds'
 import type { RecipeStep } from '../../recipe/recipe'
 import { background } from './background'
 import { clockFindings } from './clock-findings'
@@ -98,7 +98,7 @@ function stepSpan(
 
 /** Seconds of one op of a task: a block of turns, one wave or round, or the whole work. */
 const opSeconds = (task: Task): number => {
-  const seconds = task.mode === 'TURNS' ? task.n * task.seconds : task.seconds
+  const seconds = task.seconds * (task.mode === 'TURNS' ? task.n : goesEach(task))
   return Math.ceil(seconds / UNIT_SECONDS) * UNIT_SECONDS
 }
 
@@ -145,7 +145,8 @@ function timeTurns(draft: Clockable, starts: ReadonlyMap<string, number>, reques
     const task = tasks.get(turn.task)
     if (!task) return turn
     const wave = waves.get(task.id)?.findIndex((w) => w.includes(turn.child)) ?? turn.round ?? 0
-    const within = task.mode === 'TURNS' ? (turn.number - 1) * task.seconds : 0
+    const before = task.mode === 'TURNS' ? turn.number - 1 : (turn.number - 1) % goesEach(task)
+    const within = before * task.seconds
     const start = (starts.get(waveId(task, Math.max(0, wave))) ?? 0) + within
     return { ...turn, start, end: start + task.seconds }
   })

@@ -37,6 +37,10 @@ export function measureBreaks(
   for (const task of plan.tasks) {
     const open = plan.turns.filter((t) => t.task === task.id && t.measure === measure && !done.has(t.id))
     if (open.length === 0 || task.measured?.by !== 'scoop') continue
+    if (task.portion)
+      return {
+        refused: `${task.name}: each child measures its own with the ${broken.name}, and no other way is worked out while cooking. Borrow one of that size, or fill to the same height by eye.`,
+      }
     const parts = instead(broken, open.length, box, plan, request.rules.maxScoops)
     const name = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])?.name
     if (!parts) {

@@ -26,7 +26,7 @@ export interface PlanStart {
   diets: readonly OwnDiet[]
 }
 /** A line as decided, not yet scaled. */
-export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also'>
+export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also' | 'each'> & { each?: true }
 export interface Adapted extends PlanStart {
   bowls: { id: string; name: string; children: string[] }[]
   lines: AdaptedLine[]

@@ -48,6 +48,8 @@ export interface PlanLine {
   shape?: string
   /** Nobody measures it. */
   byEye?: ByEye
+  /** One child's own portion of it, where everybody measures the own: `amount` is that of all. */
+  each?: { amount: Ratio; text: string }
   /** In which bowls it stands, where an own bowl is apart: `apart`, or all the `rest`. */
   only?: 'apart' | 'rest'
   /** Seen from the recipe: what one batch as written holds. */

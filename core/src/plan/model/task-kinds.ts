@@ -27,6 +27,14 @@ const STAYS_AT: ReadonlySet<Place> = new Set(['fire', 'hob', 'grill', 'griddle',
 export const timesTurned = (seconds: number, every: number): number =>
   Math.max(0, Math.ceil(seconds / every) - 1)
 
+/** How many goes one child has at a job that everybody does once: of the own portion one for each scoop. */
+export const goesEach = (task: Pick<Task, 'portion' | 'measured'>): number =>
+  task.portion && task.measured?.by === 'scoop' ? task.measured.n : 1
+
+/** How much of what this turn fills is in before it, in scoops: of an own portion only the child's own count. @param i which turn of its task it is, from 0 */
+export const scoopsBefore = (task: Task, turn: Pick<Turn, 'number'>, i: number): number =>
+  task.portion ? (turn.number - 1) % goesEach(task) : i
+
 /** How many turns a child has of what is shared, and jobs in all. */
 export function turnsAndJobs(
   child: string,
@@ -35,5 +43,8 @@ export function turnsAndJobs(
 ): { turns: number; jobs: number } {
   const shared = new Set(tasks.filter((t) => t.mode === 'TURNS').map((t) => t.id))
   const own = turns.filter((t) => t.child === child)
-  return { turns: own.filter((t) => shared.has(t.task)).length, jobs: own.length }
+  const turnsShared = own.filter((t) => shared.has(t.task)).length
+  // The scoops of an own portion are one job.
+  const once = new Set(own.filter((t) => !shared.has(t.task)).map((t) => `${t.task}/${t.round ?? 0}`))
+  return { turns: turnsShared, jobs: turnsShared + once.size }
 }

@@ -54,6 +54,8 @@ export interface Task {
   /** ADULT: the technique that the adult shows to the whole table before its turns begin; its own technique is `show`. */
   shows?: string
   measured?: Measured
+  /** Everybody measures the own portion: `measured` is one child's. So many can do so at once in this bowl. */
+  portion?: { atOnce: number }
   counts?: { what: string; n: number }
 }
 

@@ -30,14 +30,16 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     const factor = ratio(made.factor).mul(bowl.children.length).div(present)
     const lines = draft.lines
       .filter((line) => standsIn(line, bowl.id))
-      .map((line) => {
+      .map(({ each, ...line }) => {
         const { amount } = scale(line.amount, factor)
+        const own = each && { amount: toText(ratio(line.amount).div(draft.recipe.serves)) }
         return {
           ...line,
           amount,
+          ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
           name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
           text: lineAmount(line, amount),
-          recipeText: lineAmount(line, line.amount),
+          recipeText: own ? `${lineAmount(line, own.amount)} each` : lineAmount(line, line.amount),
           ...(line.byEye === undefined && also({ ...line, amount }, request)),
         }
       })

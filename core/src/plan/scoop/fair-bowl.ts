@@ -95,6 +95,8 @@ function lotOf(demand: Demand, sizes: readonly Size[], task: BowlTask): Lot | nu
   const pin = task.pins.get(demand.task)
   const pinned = pin && pinnedLot(demand, pin, sizes)
   if (pinned) return pinned
+  const own = demand.portion && ofOneMeasure(demand, sizes)
+  if (own) return own
   const found = known({ mL: demand.mL, sizes, maxScoops: task.maxScoops, tolerance: TOLERANCE[demand.role] })
   return found && { demand, counts: found.counts, errPct: found.errPct, pinned: false }
 }
@@ -124,6 +126,23 @@ function madeOf({ mL, sizes, maxScoops, tolerance }: Wanted): Ways | null {
   const near = nearest(mL, sizes, maxScoops, tolerance)
   if (!near) return null
   return { counts: patient(waysOf(near.amount, sizes, maxScoops), sizes), errPct: near.errPct }
+}
+
+/** A child counts so many scoops of its own. Source: common practice. */
+const MOST_OWN = 4
+
+/** A portion by one measure: the fewest scoops that come near enough for the role of the line; of as many the nearest. */
+function ofOneMeasure(demand: Demand, sizes: readonly Size[]): Lot | null {
+  const ways = sizes.flatMap((s, at) => {
+    const n = Number(demand.mL.div(s.size).round().toFraction())
+    if (n < 1 || n > MOST_OWN) return []
+    const error = ratio(s.size).mul(n).div(demand.mL).sub(1)
+    return error.abs().compare(TOLERANCE[demand.role]) > 0 ? [] : [{ at, n, error }]
+  })
+  const best = ways.sort((a, b) => a.n - b.n || a.error.abs().compare(b.error.abs()))[0]
+  if (!best) return null
+  const errPct = best.error.compare(0) === 0 ? '0' : toPlaces(best.error.mul(100), 4)
+  return { demand, counts: [sizes.map((_, i) => (i === best.at ? best.n : 0))], errPct, pinned: false }
 }
 
 /** Scoops too small to be a turn: more than this of one line only where nothing else makes it. */

@@ -23,6 +23,8 @@ export interface Demand {
   /** Children who may do it. */
   able: number
   because?: string
+  /** One child's own portion: the same few scoops of one measure for everybody, rather than an eighth of a teaspoon to be exact. */
+  portion?: true
 }
 
 /** Below this a kitchen scale is not to be trusted: spoons are. Source: measures.md B, common practice, from memory. */

@@ -31,6 +31,7 @@ export const scoop: Pass<Split, Scooped> = (draft, request) => {
     const line = how && lineOf(task, draft)
     if (!how || !line) return task
     findings.push(...nearFindings(line, how))
+    if (isPortion(task, line)) return withPortions(task, how, draft.bowls.length, request)
     return task.mode === 'TURNS' ? withTurns(task, how) : { ...task, measured: how }
   })
   return { draft: { ...draft, tasks }, findings: unique(findings) }
@@ -42,6 +43,21 @@ const lineOf = (task: Task, draft: Split): PlanLine | undefined =>
 function withTurns(task: Task, measured: Measured): Task {
   const able = task.forms.reduce((n, f) => n + f.children.length, 0)
   return { ...task, measured, n: measured.by === 'weight' ? able : measured.n }
+}
+
+/** Everybody measures the own. */
+const isPortion = (task: Task, line: PlanLine): boolean => task.mode === 'EACH' && line.each !== undefined
+
+/** A go for each scoop of each child; as many at once as the box has measures for in each bowl. What is taken by hand waits for none. */
+function withPortions(task: Task, measured: Measured, bowls: number, { kit }: PlanRequest): Task {
+  const able = task.forms.reduce((n, f) => n + f.children.length, 0)
+  const scoops = measured.by === 'scoop' ? measured.n : 1
+  const there =
+    measured.by === 'scoop' && measured.any !== true
+      ? measured.parts.map((p) => kit.measures.find((m) => m.id === p.measure)?.count ?? 1)
+      : [measured.by === 'pieces' ? able : 1]
+  const atOnce = Math.max(1, ...(measured.by === 'pieces' ? there : [Math.floor(Math.min(...there) / bowls)]))
+  return { ...task, measured, portion: { atOnce }, n: able * scoops }
 }
 
 /** How everything is measured that goes into one bowl. */
@@ -60,12 +76,13 @@ function measureBowl(
     const line = lineOf(task, draft)
     if (!line || !step?.tasks.some((t) => t.technique === task.technique && t.measures)) continue
     const part = step.uses.find((u) => u.line === line.line)?.part ?? '1'
-    const what = demandOf(task, line, part, bowl, request)
+    const own = isPortion(task, line) && line.each ? { ...line, ...line.each } : line
+    const what = demandOf(task, own, part, bowl, request)
     if ('measured' in what) {
       out.set(task.id, what.measured)
       if (task.mode === 'TURNS') otherTurns += withTurns(task, what.measured).n
     } else if (task.mode === 'TURNS') shared.push(what.demand)
-    else apart.push(what.demand)
+    else apart.push(isPortion(task, line) ? { ...what.demand, portion: true } : what.demand)
   }
   for (const [task, how] of scooped(shared, otherTurns, false, bowl, draft, request, known))
     out.set(task, how)

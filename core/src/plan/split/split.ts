@@ -156,8 +156,10 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     .filter(Boolean)
     .join('/')
   const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)
-  // What each child measures into one bowl is its share of the amount, not the whole of it again: dealt scoop by scoop, in even turns.
-  const asked = line && task.measures && isOnce(task.mode) ? 'TURNS' : task.mode
+  // What each child measures into one bowl is its share of the amount, not the whole of it again: dealt scoop by scoop, in even turns. Of a
+  // line that is for each child everybody measures the own.
+  const measures = line !== null && task.measures === true && byChildren
+  const asked = !measures ? task.mode : line.each ? 'EACH' : isOnce(task.mode) ? 'TURNS' : task.mode
   const mode = byChildren && (able === 0 || byAdult) ? 'ADULT' : asked
   const beside = hazard !== undefined || forms.some((f) => f.supervision === 'B')
   const adult =

@@ -36,7 +36,10 @@ interface Wave {
 /** The children of an EACH task in waves: everyone in the first one that has a place, a tool and eyes left. */
 export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
   const waves: Wave[] = []
-  const size = task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity
+  const size = Math.min(
+    task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity,
+    task.portion?.atOnce ?? Infinity,
+  )
   const adults = Math.max(1, kitchen.adults.length)
   // At heat and blades the adult of the task stands beside all of them.
   const isBeside = (form: TaskForm): boolean => task.hazard !== undefined || form.supervision === 'B'

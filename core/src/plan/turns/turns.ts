@@ -12,6 +12,7 @@ import { finding, nameToken, type Finding } from '../model/finding'
 import { assignTurns, type DealTask } from './turn-flow'
 import type { PlanRequest } from '../model/request'
 import { scoopsOf } from '../model/scoop-sequence'
+import { goesEach } from '../model/task-kinds'
 import type { Task, Turn } from '../model/task'
 
 export const turns: Pass<Scooped, WithTurns> = (draft, request) => {
@@ -43,7 +44,9 @@ const onceEach = (task: Task): Turn[] =>
     ? task.rounds
         .flatMap((children, round) => children.map((child) => ({ child, round })))
         .map(({ child, round }, i) => ({ ...turnOf(task, i, child), round }))
-    : able(task).map((child, i) => turnOf(task, i, child))
+    : able(task).flatMap((child, i) =>
+        Array.from({ length: goesEach(task) }, (_, k) => turnOf(task, i * goesEach(task) + k, child, k)),
+      )
 
 /** How many jobs each child does anyway, once each. */
 function onceCounts(tasks: readonly Task[]): Map<string, number> {
@@ -156,8 +159,9 @@ function placed(task: Task, order: string[], { decisions }: PlanRequest): string
   return out
 }
 
-function turnOf(task: Task, index: number, child: string): Turn {
-  const measure = task.measured && scoopsOf(task.measured)[index]?.measure
+/** @param scoop which one of its amount it is, from 0 */
+function turnOf(task: Task, index: number, child: string, scoop = index): Turn {
+  const measure = task.measured && scoopsOf(task.measured)[scoop]?.measure
   return {
     id: `${task.id}#${index + 1}`,
     task: task.id,

@@ -51,15 +51,15 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     task: task?.id ?? null,
     line,
     share: several ? step : '',
-    how: m ? howText(m) : '',
+    how: m ? howText(m, task?.portion !== undefined) : '',
     off:
       scoops && scoops.errPct !== '0'
         ? `${measureErrorText(scoops.errPct)}; up to ${tolerance} % does not matter here`
         : '',
     because: (m?.by === 'scoop' || m?.by === 'weight' ? m.because : '') ?? '',
-    strip: scoops ? plan.turns.filter((t) => t.task === task?.id).map((t) => t.child) : [],
-    marks: m ? stripMarks(m) : [],
-    shares: m ? stripShares(m) : [],
+    strip: scoops && !task?.portion ? plan.turns.filter((t) => t.task === task?.id).map((t) => t.child) : [],
+    marks: m && !task?.portion ? stripMarks(m) : [],
+    shares: m && !task?.portion ? stripShares(m) : [],
     parts: scoops?.parts ?? [],
     pinned: scoops?.pinned === true,
     scooped: scoops !== null && scoops.any !== true,

@@ -138,10 +138,11 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
   }
 }
 
-/** "6 × 1/4 cup", "2 pieces", "weigh 80 g". */
-export function howText(measured: Measured): string {
-  if (measured.by === 'scoop') return scoopsText(measured)
-  return measured.by === 'pieces' ? countText(measured.n, 'piece') : `weigh ${measured.text}`
+/** "6 × 1/4 cup", "2 pieces", "weigh 80 g"; of own portions "1 × 1/4 cup for each child". */
+export function howText(measured: Measured, portion = false): string {
+  const each = portion ? ' for each child' : ''
+  if (measured.by === 'scoop') return scoopsText(measured) + each
+  return (measured.by === 'pieces' ? countText(measured.n, 'piece') : `weigh ${measured.text}`) + each
 }
 
 function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
@@ -155,10 +156,11 @@ function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): Measur
       food: line.name,
       amount: line.text,
       swapped: line.swappedFrom !== undefined,
-      how: howText(m),
-      strip: m.by === 'scoop' ? turns.map((t) => t.child) : [],
-      marks: stripMarks(m),
-      shares: stripShares(m),
+      how: howText(m, task.portion !== undefined),
+      // Of own portions there are as many strips as children: the one at the table is the child's own.
+      strip: m.by === 'scoop' && !task.portion ? turns.map((t) => t.child) : [],
+      marks: task.portion ? [] : stripMarks(m),
+      shares: task.portion ? [] : stripShares(m),
       near: m.by === 'scoop' && m.errPct !== '0' ? measureErrorText(m.errPct) : null,
     },
   ]
@@ -247,10 +249,10 @@ export function ribbon(
 export function turnText(task: Task, number: number): string {
   const m = task.measured
   if (m?.by === 'scoop') {
-    const scoop = scoopsOf(m)[number - 1] ?? m.parts[0]
+    const scoop = scoopsOf(m)[(number - 1) % m.n] ?? m.parts[0]
     return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
   }
-  if (m?.by === 'pieces') return 'one piece in'
+  if (m?.by === 'pieces') return task.portion ? `${countText(m.n, 'piece')} for the own one` : 'one piece in'
   if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
   return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
 }

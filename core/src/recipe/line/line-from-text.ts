@@ -62,6 +62,7 @@ export function lineFromText(
             .toFraction(),
           unit: read.unit,
           ...(read.byEye && { byEye: read.byEye }),
+          ...(read.each && { each: true }),
         }
   const says = [
     ...(read.note ? [read.note] : []),

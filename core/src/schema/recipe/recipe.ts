@@ -39,6 +39,7 @@ const recipeLineSchema = yup
       .string()
       .oneOf([...BY_EYE], `By eye must be one of: ${BY_EYE.join(', ')}`)
       .optional(),
+    each: yup.boolean().optional(),
   })
   .noUnknown()
 

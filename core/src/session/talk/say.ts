@@ -3,6 +3,7 @@ import type { TalkLine } from '../../learn/line/line'
 import { IN_A_MOMENT, LAST_DONE, STEP_DONE, type RoutineRow } from '../../learn/line/routines'
 import { doing } from '../../learn/line/doing'
 import { filled } from '../../learn/fact/saying'
+import { scoopsBefore } from '../../plan/model/task-kinds'
 import type { Plan } from '../../plan/model/plan'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { nextTurn } from '../table'
@@ -120,7 +121,7 @@ function ofTurn(
   const { turn, task } = now
   const slot = slots.find((s) => s.turn === turn.id)
   const i = plan.turns.filter((t) => t.task === task.task.id).findIndex((t) => t.id === turn.id)
-  if (slot && slot.child === turn.who && task.count === i) return slot.lines
+  if (slot && slot.child === turn.who && task.count === scoopsBefore(task.task, turn, i)) return slot.lines
   const elsewhere = new Set(
     slots.filter((s) => s.turn !== turn.id).flatMap((s) => s.lines.slice(0, 1).map((l) => l.says)),
   )

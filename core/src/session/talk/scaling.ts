@@ -19,7 +19,11 @@ export function scalingLines(plan: Plan): TalkLine[] {
   const times = bowl && plan.bowls.length === 1 ? TIMES[bowl.factor] : undefined
   if (!bowl || times === undefined) return []
   const becomes = bowl.lines.flatMap((l) =>
-    l.swappedFrom === undefined && l.byEye === undefined && l.recipeText !== '' && l.recipeText !== l.text
+    l.swappedFrom === undefined &&
+    l.byEye === undefined &&
+    l.each === undefined &&
+    l.recipeText !== '' &&
+    l.recipeText !== l.text
       ? [`${capitalised(l.name)}: ${l.recipeText}, for us ${l.text}.`]
       : [],
   )

@@ -3,6 +3,7 @@
  * in each wait, at the tasting, looking back. Derived from the plan; no line comes twice at one bowl but routines.
  */
 import type { TalkLine, Moment } from '../../learn/line/line'
+import { scoopsBefore } from '../../plan/model/task-kinds'
 import type { Plan } from '../../plan/model/plan'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { Task, Turn } from '../../plan/model/task'
@@ -84,7 +85,13 @@ const turnSlot = (
   last: boolean,
 ): Draft => ({
   slot: { moment: momentOf(task), step: task.step, child: turn.child, turn: turn.id },
-  lines: turnLines(hearing, talk, task, { child: turn.child, i, k: i, key: turn.id, last }),
+  lines: turnLines(hearing, talk, task, {
+    child: turn.child,
+    i,
+    k: scoopsBefore(task, turn, i),
+    key: turn.id,
+    last,
+  }),
   first: 1,
 })
 

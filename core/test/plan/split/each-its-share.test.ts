@@ -30,11 +30,13 @@ describe('a measuring job for each child', () => {
           if (measured?.by !== 'scoop' || !line || task.mode === 'ADULT' || measured.any) continue
           // A turn is a scoop: what was tapped, by all of them, is what the line asks for, not so many times that.
           const turns = plan.turns.filter((t) => t.task === task.id)
-          expect(turns.length, `${recipe.id} ${task.id}`).toBe(scoopsOf(measured).length)
+          const times = task.portion ? n : 1
+          expect(turns.length, `${recipe.id} ${task.id}`).toBe(scoopsOf(measured).length * times)
           const step = recipe.steps.find((s) => s.id === task.step)
           const part = step?.uses.find((u) => u.line === line.line)?.part ?? '1'
           if (line.unit === 'g' || line.unit === 'item') continue
           const off = madeBy(measured)
+            .mul(times)
             .div(toBase(line.amount, line.unit).mul(ratio(part)))
             .sub(1)
             .abs()

@@ -37,6 +37,9 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
         <td class="p-2 max-md:hidden"><Amount :text="row.line.recipeText" /></td>
         <td class="p-2 leading-tight max-md:block max-md:py-0.5">
           <strong class="text-lg"><Amount :text="row.line.text" /></strong>
+          <span v-if="row.line.each" class="block text-sm"
+            ><Amount :text="row.line.each.text" /> for each child</span
+          >
           <span v-if="row.line.also" class="block text-xs text-soft" :title="row.line.also.source">
             about <Amount :text="row.line.also.text" /><span class="sr-only"
               >, source: {{ row.line.also.source }}</span

@@ -59,7 +59,7 @@ const lineName = (row: TableTask): string => {
         <span class="block text-soft">{{ shown.count === 1 ? 'scoop' : 'scoops' }} so far</span>
         <span class="numeral text-4xl"><Amount :text="shown.running" /></span> {{ shown.unitWord }}
       </span>
-      <span v-else class="pb-1 text-soft">of {{ shown.turns.length }}</span>
+      <span v-else class="pb-1 text-soft">of {{ shown.own.length }}</span>
       <PartPicture v-if="picture" class="ml-auto" :picture="picture" bare lined />
       <MeasurePicture
         v-if="shown.scoop && !anyCup(shown)"
@@ -78,8 +78,7 @@ const lineName = (row: TableTask): string => {
       class="rounded-full border px-2.5"
       :class="row === shown ? 'border-ink font-bold' : 'border-line'"
     >
-      {{ lineName(row)
-      }}<template v-if="row.turns.length > 0"> · {{ row.count }} of {{ row.turns.length }}</template>
+      {{ lineName(row) }}<template v-if="row.turns.length > 0"> · {{ row.progress }}</template>
     </li>
   </ul>
 </template>

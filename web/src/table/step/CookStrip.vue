@@ -12,16 +12,16 @@ const props = defineProps<{
   active: boolean
 }>()
 const emit = defineEmits<{ tap: [] }>()
-const n = computed(() => props.row.turns.length)
+const n = computed(() => props.row.own.length)
 const widths = computed(() =>
-  props.row.shares.length === n.value ? props.row.shares : props.row.turns.map(() => 100 / n.value),
+  props.row.shares.length === n.value ? props.row.shares : props.row.own.map(() => 100 / n.value),
 )
 </script>
 
 <template>
   <div>
     <div class="flex h-[clamp(4rem,15vh,8rem)]">
-      <template v-for="(turn, i) in row.turns" :key="turn.id">
+      <template v-for="(turn, i) in row.own" :key="turn.id">
         <button
           v-if="active && turn.id === row.next?.id"
           type="button"

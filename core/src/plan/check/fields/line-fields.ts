@@ -32,6 +32,7 @@ const line = fields<PlanLine>({
   prep: maybe(text),
   shape: maybe(text),
   byEye: maybe(name()),
+  each: maybe(fields<NonNullable<PlanLine['each']>>({ amount: text, text })),
   only: maybe(word('apart', 'rest')),
   recipeText: text,
   also: maybe(fields<NonNullable<PlanLine['also']>>({ text, source: text })),

@@ -45,6 +45,7 @@ export const task = fields<Task>({
   every: maybe(number),
   shows: maybe(text),
   measured: maybe(measured),
+  portion: maybe(fields<NonNullable<Task['portion']>>({ atOnce: number })),
   counts: maybe(fields<NonNullable<Task['counts']>>({ what: text, n: number })),
 })
 export const turn = fields<Turn>({

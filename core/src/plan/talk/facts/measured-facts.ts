@@ -21,7 +21,7 @@ export const measuredFacts = (own: readonly Task[], bowl: Bowl, box: readonly Me
 ]
 
 function scoopFacts(own: readonly Task[], bowl: Bowl, box: Box): StepFact[] {
-  const scooped = own.filter((t) => t.measured?.by === 'scoop' && t.mode === 'TURNS')
+  const scooped = own.filter((t) => t.measured?.by === 'scoop' && (t.mode === 'TURNS' || t.portion))
   // Of one size first: its scoops can be counted.
   const even = scooped.filter((t) => t.measured && onlySize(t.measured))
   return [...even, ...scooped.filter((t) => !even.includes(t))].flatMap((t) => {
@@ -74,7 +74,16 @@ const countFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
     const line = bowl.lines.find((l) => l.id === t.uses[0])
     if (t.measured?.by === 'pieces' && line)
       return [
-        { id: `count:${line.id}`, fact: { kind: 'count', food: line.name, n: t.measured.n }, task: t.id },
+        {
+          id: `count:${line.id}`,
+          fact: {
+            kind: 'count',
+            food: line.name,
+            n: t.measured.n,
+            ...(t.portion && { each: true as const }),
+          },
+          task: t.id,
+        },
       ]
     if (!t.counts || t.technique === 'wash-hands' || t.counts.n < 2) return []
     const { what, n } = t.counts
@@ -98,7 +107,12 @@ const weighFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
     return [
       {
         id: `weigh:${line.id}`,
-        fact: { kind: 'weigh', food: line.name, grams: line.amount, division: 1 },
+        fact: {
+          kind: 'weigh',
+          food: line.name,
+          grams: t.portion && line.each ? line.each.amount : line.amount,
+          division: 1,
+        },
         task: t.id,
       },
     ]

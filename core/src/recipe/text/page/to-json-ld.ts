@@ -3,6 +3,7 @@
  * the way back is whole. Vocabulary: schema.org/Recipe; W3C JSON-LD 1.1, 4.2.2; from memory.
  */
 import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
+import { ratio } from '../../../amount/ratio'
 import { lineAmount } from '../../by-eye'
 import type { Recipe, RecipeLine } from '../../recipe'
 
@@ -16,16 +17,18 @@ export function isoDuration(seconds: number): string {
   return h === 0 && m === 0 ? 'PT0M' : `PT${h > 0 ? `${h}H` : ''}${m > 0 ? `${m}M` : ''}`
 }
 
-export function lineText(line: RecipeLine, foods: FoodBook): string {
+/** @param serves what a line for each child is parted by */
+export function lineText(line: RecipeLine, foods: FoodBook, serves: number): string {
   const food = foods.all.find((f) => f.id === line.food)
   const name = food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' ')
   const prep = line.prep ? `, ${line.prep}` : ''
   const optional = line.optional ? ' (optional)' : ''
-  const amount = lineAmount(line, line.amount)
+  const amount = lineAmount(line, line.each ? ratio(line.amount).div(serves) : line.amount)
+  const each = line.each ? ' for each child' : ''
   // "salt, to taste": what nobody measures stands behind its food.
   return line.byEye !== undefined && /^(?:to|by) /.test(amount)
     ? `${name}${prep}${optional}, ${amount}`
-    : `${amount} ${name}${prep}${optional}`
+    : `${amount} ${name}${prep}${optional}${each}`
 }
 
 /** @returns plain JSON-LD; waits count as cooking, the rest as preparation */
@@ -46,7 +49,7 @@ export function toJsonLd(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): Record
     cookTime: isoDuration(seconds(true)),
     totalTime: isoDuration(seconds(false) + seconds(true)),
     ...(recipe.themes.length > 0 && { keywords: recipe.themes.map((t) => t.name).join(', ') }),
-    recipeIngredient: recipe.lines.map((l) => lineText(l, foods)),
+    recipeIngredient: recipe.lines.map((l) => lineText(l, foods, recipe.serves)),
     recipeInstructions: recipe.steps.map((s) => ({
       '@type': 'HowToStep',
       name: s.title,

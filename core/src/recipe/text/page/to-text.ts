@@ -23,7 +23,7 @@ function wordsOf(recipe: Recipe, foods: FoodBook): string {
     ...(recipe.about ? ['', recipe.about] : []),
     '',
     'Ingredients',
-    ...recipe.lines.map((l) => `- ${lineText(l, foods)}`),
+    ...recipe.lines.map((l) => `- ${lineText(l, foods, recipe.serves)}`),
     '',
     'Method',
     ...recipe.steps.map((s, i) => `${i + 1}. ${s.says ? `${s.title}. ${s.says}` : s.title}`),

@@ -1,0 +1,32 @@
+/** Lines that are for each child: kept as the amount of all that the recipe serves, written and read as that of one. */
+import { AmountError, parseRatio, ratio, toMixed, toText } from '../amount/ratio'
+import type { RecipeLine } from './recipe'
+
+/** What is written in the field of a line: one child's amount where it is for each; what cannot be read stays as it was typed. */
+export function amountInField(line: Pick<RecipeLine, 'amount' | 'each'>, serves: number): string {
+  if (!line.each) return line.amount
+  const all = read(line.amount)
+  return all ? toMixed(all.div(Math.max(1, serves))) : line.amount
+}
+
+/** The amount that is kept, of what was typed. */
+export function amountFromField(typed: string, each: boolean | undefined, serves: number): string {
+  const one = each ? read(typed) : null
+  return one ? toText(one.mul(Math.max(1, serves))) : typed
+}
+
+/** The recipe serves more or fewer: what each child has stays what it was. */
+export const servesChanged = (lines: readonly RecipeLine[], was: number, now: number): RecipeLine[] =>
+  lines.map((l) => {
+    const all = l.each && was >= 1 && now >= 1 ? read(l.amount) : null
+    return all ? { ...l, amount: toText(all.div(was).mul(now)) } : l
+  })
+
+function read(text: string): ReturnType<typeof ratio> | null {
+  try {
+    return parseRatio(text)
+  } catch (fault) {
+    if (fault instanceof AmountError) return null
+    throw fault
+  }
+}
