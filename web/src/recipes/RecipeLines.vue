@@ -169,7 +169,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           >
           <label
             class="flex items-center gap-1 text-sm"
-            title="The amount is one child’s: everybody measures the own portion"
+            title="The amount is one child’s: everybody measures their own"
             ><input
               type="checkbox"
               class="size-5"

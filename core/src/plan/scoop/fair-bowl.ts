@@ -131,7 +131,7 @@ function madeOf({ mL, sizes, maxScoops, tolerance }: Wanted): Ways | null {
 /** A child counts so many scoops of its own. Source: common practice. */
 const MOST_OWN = 4
 
-/** A portion by one measure: the fewest scoops that come near enough for the role of the line; of as many the nearest. */
+/** A portion by one measure: exact before near, as far as is near enough for the role of the line; then the fewest scoops. */
 function ofOneMeasure(demand: Demand, sizes: readonly Size[]): Lot | null {
   const ways = sizes.flatMap((s, at) => {
     const n = Number(demand.mL.div(s.size).round().toFraction())
@@ -139,7 +139,8 @@ function ofOneMeasure(demand: Demand, sizes: readonly Size[]): Lot | null {
     const error = ratio(s.size).mul(n).div(demand.mL).sub(1)
     return error.abs().compare(TOLERANCE[demand.role]) > 0 ? [] : [{ at, n, error }]
   })
-  const best = ways.sort((a, b) => a.n - b.n || a.error.abs().compare(b.error.abs()))[0]
+  const near = (way: (typeof ways)[number]): number => (way.error.compare(0) === 0 ? 0 : 1)
+  const best = ways.sort((a, b) => near(a) - near(b) || a.n - b.n || a.error.abs().compare(b.error.abs()))[0]
   if (!best) return null
   const errPct = best.error.compare(0) === 0 ? '0' : toPlaces(best.error.mul(100), 4)
   return { demand, counts: [sizes.map((_, i) => (i === best.at ? best.n : 0))], errPct, pinned: false }

@@ -30,7 +30,8 @@ export const scoop: Pass<Split, Scooped> = (draft, request) => {
     const how = measured.get(task.id)
     const line = how && lineOf(task, draft)
     if (!how || !line) return task
-    findings.push(...nearFindings(line, how))
+    const own = isPortion(task, line) && line.each ? { ...line, text: line.each.text } : line
+    findings.push(...nearFindings(own, how))
     if (isPortion(task, line)) return withPortions(task, how, draft.bowls.length, request)
     return task.mode === 'TURNS' ? withTurns(task, how) : { ...task, measured: how }
   })

@@ -252,7 +252,7 @@ export function turnText(task: Task, number: number): string {
     const scoop = scoopsOf(m)[(number - 1) % m.n] ?? m.parts[0]
     return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
   }
-  if (m?.by === 'pieces') return task.portion ? `${countText(m.n, 'piece')} for the own one` : 'one piece in'
+  if (m?.by === 'pieces') return task.portion ? `${countText(m.n, 'piece')} into your own` : 'one piece in'
   if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
   return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
 }

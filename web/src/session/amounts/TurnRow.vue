@@ -16,7 +16,10 @@ const childrenOf = (plan: Plan, bowl: string): Plan['totals']['perChild'] => {
 </script>
 
 <template>
-  <ul class="flex flex-wrap gap-2">
+  <p v-if="childrenOf(plan, bowl).every((p) => p.turns === 0)" class="text-soft">
+    Nothing goes by turns here: everybody does every job for themselves.
+  </p>
+  <ul v-else class="flex flex-wrap gap-2">
     <li
       v-for="p in childrenOf(plan, bowl)"
       :key="p.child"
