@@ -135,6 +135,8 @@ export interface RecipeStep {
   tasks: RecipeTask[]
   /** One sentence for the adult. */
   says?: string
+  /** Each child stays at one of the stations of this step, side by side; without it the children move on until everybody was at each. */
+  stay?: boolean | undefined
   /** It only measures or prepares, at the table, what goes into that step: whatever is hot or raw elsewhere is not touched by it. */
   readies?: string | undefined
   /** The step is done at a later sitting (after a night in the fridge). */

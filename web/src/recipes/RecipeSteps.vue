@@ -195,6 +195,16 @@ const remove = (step: RecipeStep): void => {
             </button>
           </li>
         </ul>
+        <label
+          v-if="step.tasks.filter((t) => t.mode === 'STATION').length > 1"
+          class="flex items-center gap-2 text-sm"
+          ><input
+            type="checkbox"
+            class="size-5"
+            :checked="step.stay"
+            @change="step.stay = ($event.target as HTMLInputElement).checked || undefined"
+          />each child stays at one of the stations (else they move on until everybody was at each)</label
+        >
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>
         <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
         <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />

@@ -6,7 +6,7 @@ import { techniqueFor } from '../../craft/setting-techniques'
 import { countOf, ownTools, toolIdOf } from '../../craft/tools'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
-import { staysAt } from '../model/task-kinds'
+import { WITHIN_REACH, staysAt } from '../model/task-kinds'
 import { leadFor } from '../model/lead'
 import type { Task } from '../model/task'
 
@@ -24,6 +24,7 @@ export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
       ...adultRules(plan, tasks, request),
       ...placeRules(plan, tasks, request),
       ...waitRules(plan, tasks, n),
+      ...reachRules(plan, tasks, request),
     ]
   })
 }
@@ -100,6 +101,26 @@ function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): s
       if (there.length > most) return [`${turn.id}: more than ${most} at ${name}`]
     }
     return []
+  })
+}
+
+/** Where every adult stands at blades, the stations beside have no more children than those adults can reach. */
+function reachRules(plan: Plan, tasks: readonly Task[], { adults }: PlanRequest): string[] {
+  const stations = new Map(tasks.filter((t) => t.rounds).map((t) => [t.id, t]))
+  const turns = plan.turns.filter((t) => stations.has(t.task))
+  return turns.flatMap((turn) => {
+    const now = turns.filter((t) => t.start <= turn.start && turn.start < t.end)
+    const at = (hazard: string): Set<string> =>
+      new Set(
+        now.flatMap((t) =>
+          stations.get(t.task)?.hazard === hazard ? (stations.get(t.task)?.adult ?? []) : [],
+        ),
+      )
+    const [blades, heat] = [at('blade').size, at('heat').size]
+    const eyes = adults.length - blades - heat
+    const blunt = now.filter((t) => stations.get(t.task)?.hazard === undefined)
+    if (eyes > 0 || blunt.length === 0 || now.length <= WITHIN_REACH * blades) return []
+    return [`${turn.id}: more children than the adults at the blades can reach`]
   })
 }
 

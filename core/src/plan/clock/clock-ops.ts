@@ -7,7 +7,7 @@ import type { Op } from './schedule/instance'
 import type { PlanRequest } from '../model/request'
 import { ADULT_SHARES, toolsHeld, wavesOf } from '../split/waves'
 import { holdsOneBatch } from '../../recipe/heat-places'
-import { goesEach, isTogether, staysAt } from '../model/task-kinds'
+import { WITHIN_REACH, goesEach, isBlunt, isTogether, staysAt } from '../model/task-kinds'
 import type { Task } from '../model/task'
 
 export const UNIT_SECONDS = 5
@@ -167,14 +167,30 @@ function taskOps(task: Task, preds: readonly string[], request: PlanRequest): Ma
   return { ops, ends: ops.map((o) => o.id) }
 }
 
+/**
+ * An adult who stands at the blades sees to the blunt work beside them as well, where all of them are few enough to be within reach. At heat
+ * nobody has an eye for anything else. @returns ids of the tasks that need no eyes of their own in this round
+ */
+function withinReach(stations: readonly Task[], r: number): ReadonlySet<string> {
+  const here = stations.filter((t) => (t.rounds?.[r] ?? []).length > 0)
+  const children = here.reduce((n, t) => n + (t.rounds?.[r]?.length ?? 0), 0)
+  const blades = here.some((t) => t.hazard === 'blade') && here.every((t) => t.hazard !== 'heat')
+  if (!blades || children > WITHIN_REACH) return new Set()
+  return new Set(here.filter(isBlunt).map((t) => t.id))
+}
+
 /** A round begins when every station of the round before is through. */
 function stationOps(stations: readonly Task[], preds: readonly string[], request: PlanRequest): Made {
   const ops: ClockOp[] = []
   let before = preds
   for (let r = 0; r < (stations[0]?.rounds?.length ?? 0); r++) {
+    const reached = withinReach(stations, r)
     const round = stations.flatMap((task) => {
       const children = task.rounds?.[r] ?? []
-      return children.length > 0 ? [{ ...op(task, r, task.seconds, children, request), preds: before }] : []
+      if (children.length === 0) return []
+      const one = op(task, r, task.seconds, children, request)
+      const { watching: _, ...rest } = one.demand
+      return [{ ...one, ...(reached.has(task.id) && { demand: rest }), preds: before }]
     })
     ops.push(...round)
     if (round.length > 0) before = round.map((o) => o.id)

@@ -48,3 +48,9 @@ export function turnsAndJobs(
   const once = new Set(own.filter((t) => !shared.has(t.task)).map((t) => `${t.task}/${t.round ?? 0}`))
   return { turns: turnsShared, jobs: turnsShared + once.size }
 }
+
+/** So many children at a table are within one adult's reach, who stands at the blades among them. Source: common practice, from memory. */
+export const WITHIN_REACH = 4
+/** Work at the table that only wants an eye on it. */
+export const isBlunt = (task: Task): boolean =>
+  task.place === 'table' && task.hazard === undefined && task.forms.every((f) => f.supervision === 'O')

@@ -96,6 +96,7 @@ const stepSchema = yup
       .optional()
       .transform((value: unknown) => value ?? undefined),
     nextSitting: yup.boolean().optional(),
+    stay: yup.boolean().optional(),
     variants: listOf(variantSchema, 'Ways by age', 6).optional().default(undefined),
     soon: yup
       .object({

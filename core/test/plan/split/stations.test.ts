@@ -4,7 +4,9 @@ import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanAdult, PlanRequest } from '../../../src/plan/model/request'
+import { breaches } from '../../../src/plan/check/check'
 import { adultsApart } from '../../../src/plan/split/adult-for'
+import type { Recipe } from '../../../src/recipe/recipe'
 import { wavesOf } from '../../../src/plan/split/waves'
 import { child, recipeOf, request } from '../../group'
 
@@ -70,6 +72,71 @@ describe('stations', () => {
     const plan = compile({ ...base, children: kids })
     for (const task of stations(plan))
       for (const b of task.barred) expect(task.rounds?.flat()).not.toContain(b.child)
+  })
+})
+
+describe('two jobs at one time', () => {
+  const twoJobs = (stay: boolean, seconds = 150): Recipe => ({
+    ...recipeOf('couscous-jars'),
+    steps: recipeOf('couscous-jars').steps.map((s) =>
+      s.id === 'cut'
+        ? {
+            ...s,
+            id: 'stations',
+            uses: [
+              { line: 'pepper', part: '1' },
+              { line: 'parsley', part: '1' },
+            ],
+            ...(stay && { stay }),
+            tasks: [
+              { technique: 'bridge-cut', mode: 'STATION' as const, seconds, lines: ['pepper'] },
+              { technique: 'tear', mode: 'STATION' as const, seconds, lines: ['parsley'] },
+            ],
+          }
+        : s,
+    ),
+  })
+  const planOf = (ages: number[], stay: boolean, helpers = 1): Plan => {
+    const kids = ages.map((a, i) => child(`c${i}`, a, { skills: { 'bridge-cut': 'alone', tear: 'alone' } }))
+    const of = request(kids, { recipe: twoJobs(stay), adults: adults(helpers) })
+    const plan = compile(of)
+    expect(breaches(plan, of)).toEqual([])
+    return plan
+  }
+  const work = (plan: Plan): number => {
+    const own = stations(plan)
+    return Math.max(...own.map((t) => t.end ?? 0)) - Math.min(...own.map((t) => t.start ?? 0))
+  }
+  it('a knife and a blunt job take 300 seconds with one adult, not 600; each child at one of them 150', () => {
+    expect(work(planOf([60, 64, 68, 72], false))).toBe(300)
+    expect(work(planOf([60, 64, 68, 72], true))).toBe(150)
+  })
+  it('beyond one adult’s reach the blunt job waits for eyes of its own', () => {
+    expect(work(planOf([60, 62, 64, 66, 68, 72], false))).toBeGreaterThan(300)
+    // Two at the knife with their adult, so two rounds.
+    expect(work(planOf([60, 62, 64, 66, 68, 72], true, 2))).toBe(300)
+  })
+  it('who may not cut is at the other job, and everybody has one', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 26, max: 110 }), { minLength: 2, maxLength: 12 }),
+        fc.integer({ min: 1, max: 4 }),
+        (ages, helpers) => {
+          const plan = planOf(ages, true, helpers)
+          const own = stations(plan).filter((t) => t.rounds)
+          if (own.length < 2) return
+          for (const { id } of plan.children) {
+            const had = own.filter((t) => plan.turns.some((x) => x.task === t.id && x.child === id))
+            expect(had.length, id).toBe(own.some((t) => t.forms.some((f) => f.children.includes(id))) ? 1 : 0)
+            for (const t of had) expect(t.forms.some((f) => f.children.includes(id))).toBe(true)
+          }
+          const free = own.every((t) => t.forms.flatMap((f) => f.children).length === plan.children.length)
+          const sizes = own.map((t) => t.rounds?.flat().length ?? 0)
+          if (free) expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(1)
+        },
+      ),
+      { numRuns: 60 },
+    )
   })
 })
 

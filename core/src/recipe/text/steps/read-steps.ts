@@ -163,6 +163,7 @@ function stepsOf(pieces: readonly Piece[], answers: Answers): ReturnType<typeof 
       uses: [],
       tasks: all.slice(0, MOST.tasks),
       says: says.length <= MOST.says ? says : text.slice(0, MOST.says),
+      ...(all.filter((t) => t.mode === 'STATION').length > 1 && { stay: true }),
       // What waits over a night goes on at a later sitting.
       ...(night && { nextSitting: true }),
     })

@@ -9,6 +9,7 @@ import { coolsIn, heatIn } from '../../states/heat-words'
 import { celsiusIn, PREHEAT } from './degrees'
 import { countIn, everyIn, secondsIn } from './times'
 import { sentencesOf } from './sentences'
+import { atOneTime, sharedOut } from './shared-out'
 import { commanded, verbHits, type Verb, type VerbHit } from './verbs'
 
 const ADULT = /\b(?:adult|grown-? ?ups?|parent|teacher|carer|leader)s?\b|\((?:me|you)\)|\bone of us\b/i
@@ -42,7 +43,9 @@ export function readStep(text: string, reading: Reading): SentencesRead {
   const unread: SentencesRead['unread'] = []
   for (const sentence of sentencesOf(text)) {
     const said = withoutPreheat(sentence, reading)
-    const found = said.trim() === '' ? [] : tasksIn(said, reading)
+    const parts = ADULT.test(said) || heatIn(said) !== null ? [] : sharedOut(said)
+    const dealt = atOneTime(parts.map((p) => tasksIn(p, { ...reading })))
+    const found = said.trim() === '' ? [] : (dealt ?? tasksIn(said, reading))
     tasks.push(...found)
     if (found.length === 0 && said.trim() !== '') openSentence(said, sentence, tasks, unread, reading)
     if (REPEAT.test(sentence))
