@@ -134,6 +134,26 @@ describe('the lists of a setting', () => {
     await store.removePacket('older')
     expect(store.packets.map((p) => p.name)).toEqual(['Mill flour'])
   })
+  it('asked for again and again while they are on their way, are said to have failed to nobody', async () => {
+    const store = useSettingStore()
+    await store.load()
+    const known = globalThis.fetch
+    let n = 0
+    vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+      n += 1
+      answers['/children'] = [{ id: 'c', nickname: `Xanthe ${n}` }]
+      await new Promise((done) => setTimeout(done, 15))
+      return known(url, init)
+    })
+    const all: Promise<void>[] = []
+    for (let i = 0; i < 6; i++) {
+      all.push(store.reload('children'), store.loadChildren())
+      await new Promise((done) => setTimeout(done, 4))
+    }
+    await Promise.all(all)
+    expect(store.fault).toBe('')
+    expect(store.children[0]?.nickname).toBe(`Xanthe ${n}`)
+  })
   it('a fault of one list is said, and what is known stays', async () => {
     const store = useSettingStore()
     await store.load()

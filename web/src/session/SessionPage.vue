@@ -28,8 +28,8 @@ watch(
     // What others change of this session is on this screen within a moment, as at a table.
     if (id.value === next)
       feed.open(`/api/sessions/${next}/live?page=${PAGE_ID}`, (says) => {
-        if (says === 'session' || says === 'ask') void session.refresh()
-        if (says === 'setting' || says === 'ask') void session.refreshSetting()
+        const asked = says === 'session' || says === 'ask' ? session.refresh() : Promise.resolve()
+        if (says === 'setting' || says === 'ask') void asked.then(session.refreshSetting)
       })
   },
   { immediate: true },

@@ -66,13 +66,13 @@ export const useSettingStore = defineStore('setting', () => {
     }
     if (client.isFetching({ queryKey: [name] }) > 0 && (startedAt.get(name) ?? 0) <= since)
       await client.cancelQueries({ queryKey: [name] }, { silent: true })
-    try {
-      return await client.query(query)
-    } catch (fault) {
-      // Whoever waited for the dropped answer gets the newer one.
-      if (fault instanceof CancelledError) return client.query(query)
-      throw fault
-    }
+    for (;;)
+      try {
+        return await client.query(query)
+      } catch (fault) {
+        // Whoever waited for the dropped answer gets the newer one, however often it is dropped.
+        if (!(fault instanceof CancelledError)) throw fault
+      }
   }
 
   let askedAt = -Infinity
