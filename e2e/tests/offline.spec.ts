@@ -25,10 +25,10 @@ const eventsOf = (page: Page, id: string): Promise<Heard> =>
 /** All words that the browser keeps for this page. */
 const everythingKept = (page: Page): Promise<string> =>
   page.evaluate(async () => {
-    const words: string[] = [JSON.stringify({ ...localStorage }), JSON.stringify({ ...sessionStorage })]
+    const words = [localStorage, sessionStorage].map((s) => JSON.stringify(Object.entries(s)))
     const text = (v: unknown): unknown =>
       v instanceof ArrayBuffer || ArrayBuffer.isView(v)
-        ? new TextDecoder().decode(v as ArrayBuffer)
+        ? new TextDecoder().decode(v)
         : v && typeof v === 'object'
           ? Object.values(v).map(text)
           : v

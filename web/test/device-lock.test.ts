@@ -22,7 +22,7 @@ async function loadPage() {
 }
 type Page = Awaited<ReturnType<typeof loadPage>>
 
-const derive = crypto.subtle.deriveKey.bind(crypto.subtle) as typeof crypto.subtle.deriveKey
+const derive: typeof crypto.subtle.deriveKey = crypto.subtle.deriveKey.bind(crypto.subtle)
 let rounds = 0
 let network: 'up' | 'down' | 'signed out'
 let who: { id: string; key: string }

@@ -32,12 +32,10 @@ const FIELDS: Record<WordsIn, ReadonlySet<string>> = {
 const MARK = /\p{M}/gu
 /** Small letters without accents, letter for letter, so that a place in it is the same place in the text. */
 const plain = (text: string): string =>
-  [...text]
-    .map((letter) => {
-      const bare = letter.normalize('NFD').replace(MARK, '').toLowerCase()
-      return bare.length === letter.length ? bare : letter
-    })
-    .join('')
+  Array.from(text, (letter) => {
+    const bare = letter.normalize('NFD').replace(MARK, '').toLowerCase()
+    return bare.length === letter.length ? bare : letter
+  }).join('')
 
 const placesOf = (text: string, name: string): number[] => {
   const [hay, needle] = [plain(text), plain(name.normalize('NFC').trim())]
@@ -45,10 +43,8 @@ const placesOf = (text: string, name: string): number[] => {
   const places: number[] = []
   const letter = /[\p{L}\p{M}\p{N}]/u
   for (let at = hay.indexOf(needle); at >= 0; at = hay.indexOf(needle, at + 1)) {
-    const [before, after] = [
-      [...hay.slice(0, at)].at(-1) ?? ' ',
-      [...hay.slice(at + needle.length)][0] ?? ' ',
-    ]
+    const before = Array.from(hay.slice(0, at)).at(-1) ?? ' '
+    const after = Array.from(hay.slice(at + needle.length))[0] ?? ' '
     if (!letter.test(before) && !letter.test(after)) places.push(at)
   }
   return places

@@ -5,7 +5,7 @@
 import { ref } from 'vue'
 import { api, isOffline } from '../shared/api'
 import { base } from './database'
-import { hasCode, seal, unseal } from './device-lock'
+import { hasCode, sealFor, unseal } from './device-lock'
 
 /** Hours for which an answer is kept: a long day's work. */
 export const KEPT_HOURS = 10
@@ -51,7 +51,7 @@ export async function cacheAnswer(path: string, answer: unknown): Promise<void> 
 
 async function keepSealed(path: string, { at, answer }: Kept): Promise<void> {
   try {
-    const sealed = hasCode.value ? await seal(answer) : null
+    const sealed = hasCode.value ? await sealFor(answer) : null
     if (sealed) await (await base()).put('answers', { path, at, sealed })
   } catch {
     // A device without room or without IndexedDB works on with the network.

@@ -12,7 +12,7 @@ import { base, type Sealed } from './database'
 /** Rounds of PBKDF2 with SHA-256: OWASP password storage cheat sheet, from memory. */
 const ROUNDS = 600_000
 /** Wrong codes until the wrapped key goes. */
-export const TRIES = 5
+const TRIES = 5
 
 let raw: Uint8Array<ArrayBuffer> | null = null
 let key: CryptoKey | null = null
@@ -54,7 +54,8 @@ async function nameOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
 /** @returns what is wrong with a code, or an empty text */
 export function codeFault(code: string): string {
   if (!/^\d{4,8}$/.test(code)) return 'A code is four to eight digits.'
-  const steps = [...code].slice(1).map((d, i) => Number(d) - Number(code[i]))
+  const digits = Array.from(code, Number)
+  const steps = digits.slice(1).map((d, i) => d - (digits[i] ?? 0))
   if (steps.every((s) => s === steps[0] && Math.abs(s) <= 1))
     return 'All the same, or one after the other, is the first thing that is tried: choose another.'
   return ''
@@ -125,7 +126,7 @@ function gone(): number {
 }
 
 /** @returns null where nobody has opened this device */
-export async function seal(value: unknown): Promise<Sealed | null> {
+export async function sealFor(value: unknown): Promise<Sealed | null> {
   if (!key) return null
   const iv = nonce()
   const bytes = await crypto.subtle.encrypt(

@@ -4,7 +4,7 @@ import type { StoredSession } from '@lea/core/setting'
 import { api } from '../shared/api'
 import { cacheAnswer } from './answers'
 import { base, type OfflineStart } from './database'
-import { canSeal, seal, unseal } from './device-lock'
+import { canSeal, sealFor, unseal } from './device-lock'
 
 /** From now on this device works from this plan, after a reload as well. */
 export async function startOffline(
@@ -15,7 +15,7 @@ export async function startOffline(
 ): Promise<void> {
   const at = new Date().toISOString()
   const start = { session: session.id, plan, request, at }
-  const sealed = await seal(start)
+  const sealed = await sealFor(start)
   if (!sealed && canSeal()) throw new Error('nobody has opened this device')
   await (await base()).put('starts', sealed ? { session: session.id, at, sealed } : start)
   await cacheAnswer(`/sessions/${session.id}`, { session: { ...session, state: 'cooking' }, plan })

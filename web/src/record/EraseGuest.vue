@@ -2,7 +2,7 @@
 /** Guests of a session that is over are erased one by one: who came once is kept no longer than is wished. */
 import { ref } from 'vue'
 import { api, inWords } from '../shared/api'
-import NameInWords from '../parts/NameInWords.vue'
+import NameInWords from '../parts/privacy/NameInWords.vue'
 
 const props = defineProps<{ id: string; guests: ReadonlyMap<string, string> }>()
 const emit = defineEmits<{ erased: [] }>()

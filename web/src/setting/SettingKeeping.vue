@@ -4,7 +4,7 @@ import { onMounted, ref, shallowRef } from 'vue'
 import { api, inWords } from '../shared/api'
 import { useSettingStore } from '../stores/setting'
 import { dayText, timeText } from '../shared/dates'
-import NameInWords from '../parts/NameInWords.vue'
+import NameInWords from '../parts/privacy/NameInWords.vue'
 
 interface Line {
   at: string

@@ -44,6 +44,7 @@ export function amountRows(plan: Plan, bowlId: string): AmountRow[] {
 function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan): AmountRow {
   const m = task?.measured
   const scoops = m?.by === 'scoop' ? m : null
+  const portion = task?.portion !== undefined
   const step = plan.schedule.find((s) => s.step === task?.step)?.title ?? ''
   const tolerance = toMixed(ratio(TOLERANCE[line.role]).mul(100))
   return {
@@ -51,15 +52,15 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     task: task?.id ?? null,
     line,
     share: several ? step : '',
-    how: m ? howText(m, task?.portion !== undefined) : '',
+    how: m ? howText(m, portion) : '',
     off:
       scoops && scoops.errPct !== '0'
         ? `${measureErrorText(scoops.errPct)}; up to ${tolerance} % does not matter here`
         : '',
     because: (m?.by === 'scoop' || m?.by === 'weight' ? m.because : '') ?? '',
-    strip: scoops && !task?.portion ? plan.turns.filter((t) => t.task === task?.id).map((t) => t.child) : [],
-    marks: m && !task?.portion ? stripMarks(m) : [],
-    shares: m && !task?.portion ? stripShares(m) : [],
+    strip: scoops && !portion ? plan.turns.filter((t) => t.task === task?.id).map((t) => t.child) : [],
+    marks: m && !portion ? stripMarks(m) : [],
+    shares: m && !portion ? stripShares(m) : [],
     parts: scoops?.parts ?? [],
     pinned: scoops?.pinned === true,
     scooped: scoops !== null && scoops.any !== true,

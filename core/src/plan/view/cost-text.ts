@@ -17,6 +17,7 @@ const CHEAPER: Record<Cheaper, string> = {
 const verdict = (found: Cheaper | null): string =>
   found === null ? 'not known yet, for a price is missing' : CHEAPER[found]
 
+/** @returns every sum and verdict as it is shown */
 export function costText(cost: Cost): CostText {
   const money = (minor: string | number): string => moneyText(minor, cost.currency)
   // Plans frozen before 0.15 do not tell the foods apart that are still to buy.

@@ -1,44 +1,49 @@
 /** Fields of findings and of what an adult cleared. */
 import type { Decision } from '../../model/decision'
 import type { Cleared, Finding, Fix, FixAction } from '../../model/finding'
-import { fields, kinds, list, maybe, name, text, told, word } from './shape'
+import { fields, kinds, listField, maybe, nameField, textValue, told, wordField } from './shape'
 
 /** Its own schema stands where decisions cross a boundary. */
-export const decision = told<Decision>('kind')
+export const decisionShape = told<Decision>('kind')
 
 const action = kinds<FixAction, 'do'>('do', {
-  decide: { decision },
+  decide: { decision: decisionShape },
   'choose-other': {},
-  'read-packet': { food: text, lookFor: list(text) },
+  'read-packet': { food: textValue, lookFor: listField(textValue) },
   reason: {},
   stand: {},
   'add-adult': {},
-  'start-at': { start: text },
+  'start-at': { start: textValue },
 })
-export const finding = fields<Finding>({
-  id: text,
-  cause: text,
-  grade: word('stop', 'adult', 'know'),
-  pass: name(),
-  rule: name(),
+export const findingShape = fields<Finding>({
+  id: textValue,
+  cause: textValue,
+  grade: wordField('stop', 'adult', 'know'),
+  pass: nameField(),
+  rule: nameField(),
   subject: fields<Finding['subject']>({
-    line: maybe(text),
-    step: maybe(text),
-    task: maybe(text),
-    tool: maybe(text),
-    food: maybe(text),
+    line: maybe(textValue),
+    step: maybe(textValue),
+    task: maybe(textValue),
+    tool: maybe(textValue),
+    food: maybe(textValue),
   }),
-  touches: list(
+  touches: listField(
     fields<Finding['touches'][number]>({
-      child: text,
-      about: text,
-      level: maybe(text),
-      meeting: maybe(name()),
+      child: textValue,
+      about: textValue,
+      level: maybe(textValue),
+      meeting: maybe(nameField()),
     }),
   ),
-  says: text,
-  because: text,
-  source: text,
-  fixes: list(fields<Fix>({ label: text, cost: text, action })),
+  says: textValue,
+  because: textValue,
+  source: textValue,
+  fixes: listField(fields<Fix>({ label: textValue, cost: textValue, action })),
 })
-export const cleared = fields<Cleared>({ finding, who: text, why: text, at: maybe(text) })
+export const clearedShape = fields<Cleared>({
+  finding: findingShape,
+  who: textValue,
+  why: textValue,
+  at: maybe(textValue),
+})

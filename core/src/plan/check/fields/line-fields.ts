@@ -3,74 +3,108 @@ import type { Tin } from '../../../amount/packs'
 import type { Make } from '../../../recipe/make'
 import type { Bowl, Measured, PlanLine, ScoopPart } from '../../model/line'
 import type { BatchChoice, Making } from '../../model/making'
-import { fields, flag, kinds, list, maybe, name, number, orNone, text, told, word, yes } from './shape'
+import {
+  fields,
+  flagField,
+  kinds,
+  listField,
+  maybe,
+  nameField,
+  numberField,
+  orNone,
+  textValue,
+  told,
+  wordField,
+  trueField,
+} from './shape'
 
-const scoopPart = fields<ScoopPart>({ measure: text, name: text, size: text, unit: text, n: number })
-export const measured = kinds<Measured, 'by'>('by', {
+const scoopPart = fields<ScoopPart>({
+  measure: textValue,
+  name: textValue,
+  size: textValue,
+  unit: textValue,
+  n: numberField,
+})
+export const measuredShape = kinds<Measured, 'by'>('by', {
   scoop: {
-    parts: list(scoopPart),
-    n: number,
-    errPct: text,
-    any: maybe(yes),
-    pinned: maybe(yes),
-    because: maybe(text),
+    parts: listField(scoopPart),
+    n: numberField,
+    errPct: textValue,
+    any: maybe(trueField),
+    pinned: maybe(trueField),
+    because: maybe(textValue),
   },
-  pieces: { n: number },
-  weight: { text, why: text, because: maybe(text), lack: maybe(yes) },
+  pieces: { n: numberField },
+  weight: { text: textValue, why: textValue, because: maybe(textValue), lack: maybe(trueField) },
 })
 const line = fields<PlanLine>({
-  id: text,
-  line: text,
-  food: text,
-  name: text,
-  role: name(),
-  amount: text,
-  unit: text,
-  text,
-  swappedFrom: maybe(text),
-  method: maybe(text),
-  prep: maybe(text),
-  shape: maybe(text),
-  byEye: maybe(name()),
-  each: maybe(fields<NonNullable<PlanLine['each']>>({ amount: text, text })),
-  only: maybe(word('apart', 'rest')),
-  recipeText: text,
-  also: maybe(fields<NonNullable<PlanLine['also']>>({ text, source: text })),
+  id: textValue,
+  line: textValue,
+  food: textValue,
+  name: textValue,
+  role: nameField(),
+  amount: textValue,
+  unit: textValue,
+  text: textValue,
+  swappedFrom: maybe(textValue),
+  method: maybe(textValue),
+  prep: maybe(textValue),
+  shape: maybe(textValue),
+  byEye: maybe(nameField()),
+  each: maybe(fields<NonNullable<PlanLine['each']>>({ amount: textValue, text: textValue })),
+  only: maybe(wordField('apart', 'rest')),
+  recipeText: textValue,
+  also: maybe(fields<NonNullable<PlanLine['also']>>({ text: textValue, source: textValue })),
 })
-export const bowl = fields<Bowl>({
-  id: text,
-  name: text,
-  children: list(text),
-  factor: text,
-  lines: list(line),
+export const bowlShape = fields<Bowl>({
+  id: textValue,
+  name: textValue,
+  children: listField(textValue),
+  factor: textValue,
+  lines: listField(line),
 })
 
 const tin = told<Tin>('shape')
 const make = kinds<Make, 'by'>('by', {
-  children: { more: number },
-  portions: { portions: text },
-  pieces: { pieces: number },
-  batches: { batches: text },
+  children: { more: numberField },
+  portions: { portions: textValue },
+  pieces: { pieces: numberField },
+  batches: { batches: textValue },
   tin: { tin },
-  cases: { cases: number, mL: text, fill: text },
+  cases: { cases: numberField, mL: textValue, fill: textValue },
 })
-const batchChoice = fields<BatchChoice>({ batches: text, makes: text, left: text, eggs: text, chosen: flag })
-export const making = fields<Making>({
+const batchChoice = fields<BatchChoice>({
+  batches: textValue,
+  makes: textValue,
+  left: textValue,
+  eggs: textValue,
+  chosen: flagField,
+})
+export const makingShape = fields<Making>({
   make,
-  factor: text,
-  portions: text,
-  left: text,
-  batches: list(batchChoice),
-  pieces: orNone(fields<{ what: string; n: number }>({ what: text, n: number })),
+  factor: textValue,
+  portions: textValue,
+  left: textValue,
+  batches: listField(batchChoice),
+  pieces: orNone(fields<{ what: string; n: number }>({ what: textValue, n: numberField })),
   oven: orNone(
     fields<NonNullable<Making['oven']>>({
-      trayloads: number,
-      batches: number,
-      lastBatchPieces: number,
-      minutes: text,
+      trayloads: numberField,
+      batches: numberField,
+      lastBatchPieces: numberField,
+      minutes: textValue,
     }),
   ),
-  tins: list(fields<Making['tins'][number]>({ tin: maybe(tin), name: text, fills: text, near: flag })),
-  cases: list(fields<Making['cases'][number]>({ name: text, n: number, tins: number, estimated: flag })),
-  refused: orNone(text),
+  tins: listField(
+    fields<Making['tins'][number]>({ tin: maybe(tin), name: textValue, fills: textValue, near: flagField }),
+  ),
+  cases: listField(
+    fields<Making['cases'][number]>({
+      name: textValue,
+      n: numberField,
+      tins: numberField,
+      estimated: flagField,
+    }),
+  ),
+  refused: orNone(textValue),
 })

@@ -11,140 +11,177 @@ import {
   type SwapSet,
   type WatchNote,
 } from '../../model/plan'
-import { cleared, decision, finding } from './finding-fields'
-import { bowl, making } from './line-fields'
-import { cost, shoppingRow } from './shopping-fields'
-import { talk, uncovered } from './talk-fields'
-import { background, stepTime, task, turn, waitingJob } from './task-fields'
-import { fields, flag, kinds, list, maybe, name, number, orNone, text, told, word, yes } from './shape'
+import { clearedShape, decisionShape, findingShape } from './finding-fields'
+import { bowlShape, makingShape } from './line-fields'
+import { costShape, shoppingRowShape } from './shopping-fields'
+import { talkShape, uncoveredShape } from './talk-fields'
+import { backgroundShape, stepTimeShape, taskShape, turnShape, waitingJobShape } from './task-fields'
+import {
+  fields,
+  flagField,
+  kinds,
+  listField,
+  maybe,
+  nameField,
+  numberField,
+  orNone,
+  textValue,
+  told,
+  wordField,
+  trueField,
+} from './shape'
 
 const heldUpBy = told<HeldUpBy>('kind')
-const about = kinds<NoteSubject, 'kind'>('kind', { work: {}, child: { child: text } })
+const about = kinds<NoteSubject, 'kind'>('kind', { work: {}, child: { child: textValue } })
 type Totals = Plan['totals']
 const totals = fields<Totals>({
-  seconds: number,
-  startsAt: text,
-  endsAt: text,
-  spareMinutes: maybe(number),
-  latestStart: maybe(text),
-  bound: maybe(fields<NonNullable<Totals['bound']>>({ seconds: number, cause: heldUpBy })),
-  sittings: number,
-  perChild: list(
+  seconds: numberField,
+  startsAt: textValue,
+  endsAt: textValue,
+  spareMinutes: maybe(numberField),
+  latestStart: maybe(textValue),
+  bound: maybe(fields<NonNullable<Totals['bound']>>({ seconds: numberField, cause: heldUpBy })),
+  sittings: numberField,
+  perChild: listField(
     fields<Totals['perChild'][number]>({
-      child: text,
-      turns: number,
-      jobs: number,
-      longestWait: number,
-      idle: maybe(number),
-      idleFilled: maybe(number),
+      child: textValue,
+      turns: numberField,
+      jobs: numberField,
+      longestWait: numberField,
+      idle: maybe(numberField),
+      idleFilled: maybe(numberField),
     }),
   ),
-  buffer: maybe(number),
-  clearUp: maybe(fields<NonNullable<Totals['clearUp']>>({ start: number, end: number })),
+  buffer: maybe(numberField),
+  clearUp: maybe(fields<NonNullable<Totals['clearUp']>>({ start: numberField, end: numberField })),
   standing: maybe(
-    list(
+    listField(
       fields<NonNullable<Totals['standing']>[number]>({
-        step: text,
-        bowl: text,
-        seconds: number,
-        most: number,
+        step: textValue,
+        bowl: textValue,
+        seconds: numberField,
+        most: numberField,
       }),
     ),
   ),
 })
 
 const plan = fields<Plan>({
-  version: word(PLAN_VERSION),
-  session: text,
+  version: wordField(PLAN_VERSION),
+  session: textValue,
   recipe: fields<Plan['recipe']>({
-    id: text,
-    title: text,
-    serves: number,
+    id: textValue,
+    title: textValue,
+    serves: numberField,
     pieces: maybe(
       fields<NonNullable<Plan['recipe']['pieces']>>({
-        what: text,
-        n: number,
-        perTray: maybe(number),
-        rows: maybe(number),
-        cols: maybe(number),
-        from: maybe(text),
+        what: textValue,
+        n: numberField,
+        perTray: maybe(numberField),
+        rows: maybe(numberField),
+        cols: maybe(numberField),
+        from: maybe(textValue),
       }),
     ),
   }),
-  children: list(
+  children: listField(
     fields<Plan['children'][number]>({
-      id: text,
-      months: number,
-      ageText: text,
-      plan: maybe(yes),
-      card: maybe(text),
+      id: textValue,
+      months: numberField,
+      ageText: textValue,
+      plan: maybe(trueField),
+      card: maybe(textValue),
     }),
   ),
-  adults: list(text),
-  bowls: list(bowl),
-  making,
-  checks: list(fields<Check>({ line: text, child: text, about: text, meeting: name(), contact: maybe(yes) })),
+  adults: listField(textValue),
+  bowls: listField(bowlShape),
+  making: makingShape,
+  checks: listField(
+    fields<Check>({
+      line: textValue,
+      child: textValue,
+      about: textValue,
+      meeting: nameField(),
+      contact: maybe(trueField),
+    }),
+  ),
   swapSet: orNone(
     fields<SwapSet>({
-      decisions: list(decision),
-      swaps: list(fields<SwapSet['swaps'][number]>({ from: text, to: orNone(text) })),
-      stuck: list(text),
-      packets: list(text),
+      decisions: listField(decisionShape),
+      swaps: listField(fields<SwapSet['swaps'][number]>({ from: textValue, to: orNone(textValue) })),
+      stuck: listField(textValue),
+      packets: listField(textValue),
     }),
   ),
-  hygiene: list(
-    fields<HygieneNote>({ when: word('before', 'order', 'table', 'after'), says: text, source: text }),
+  hygiene: listField(
+    fields<HygieneNote>({
+      when: wordField('before', 'order', 'table', 'after'),
+      says: textValue,
+      source: textValue,
+    }),
   ),
-  probes: maybe(list(fields<Probe>({ food: text, name: text, kind: name(), country: name(), after: text }))),
-  findings: list(finding),
-  cleared: list(cleared),
-  tasks: list(task),
-  turns: list(turn),
-  schedule: list(stepTime),
-  waitingJobs: maybe(list(waitingJob)),
-  background: maybe(list(background)),
-  talk: list(talk),
-  uncovered: maybe(list(uncovered)),
-  week: maybe(list(text)),
-  locale: maybe(name()),
-  talking: maybe(name()),
-  linesNot: maybe(list(text)),
-  linesKept: maybe(list(fields<NonNullable<Plan['linesKept']>[number]>({ step: text, line: text }))),
-  ownRules: maybe(list(text)),
-  watch: list(
+  probes: maybe(
+    listField(
+      fields<Probe>({
+        food: textValue,
+        name: textValue,
+        kind: nameField(),
+        country: nameField(),
+        after: textValue,
+      }),
+    ),
+  ),
+  findings: listField(findingShape),
+  cleared: listField(clearedShape),
+  tasks: listField(taskShape),
+  turns: listField(turnShape),
+  schedule: listField(stepTimeShape),
+  waitingJobs: maybe(listField(waitingJobShape)),
+  background: maybe(listField(backgroundShape)),
+  talk: listField(talkShape),
+  uncovered: maybe(listField(uncoveredShape)),
+  week: maybe(listField(textValue)),
+  locale: maybe(nameField()),
+  talking: maybe(nameField()),
+  linesNot: maybe(listField(textValue)),
+  linesKept: maybe(
+    listField(fields<NonNullable<Plan['linesKept']>[number]>({ step: textValue, line: textValue })),
+  ),
+  ownRules: maybe(listField(textValue)),
+  watch: listField(
     fields<WatchNote>({
-      step: text,
-      bowl: maybe(text),
-      grade: word('stop', 'adult', 'know'),
+      step: textValue,
+      bowl: maybe(textValue),
+      grade: wordField('stop', 'adult', 'know'),
       about,
-      says: text,
-      source: text,
+      says: textValue,
+      source: textValue,
     }),
   ),
   kit: fields<Plan['kit']>({
-    measures: list(text),
-    tools: list(
+    measures: listField(textValue),
+    tools: listField(
       fields<KitTool>({
-        tool: text,
-        name: text,
-        n: number,
-        where: word('place', 'tray', 'adult'),
-        jobs: list(text),
-        children: maybe(list(text)),
-        washed: maybe(text),
-        laid: flag,
+        tool: textValue,
+        name: textValue,
+        n: numberField,
+        where: wordField('place', 'tray', 'adult'),
+        jobs: listField(textValue),
+        children: maybe(listField(textValue)),
+        washed: maybe(textValue),
+        laid: flagField,
       }),
     ),
-    equipment: list(text),
+    equipment: listField(textValue),
   }),
-  ahead: list(fields<Plan['ahead'][number]>({ when: text, says: text })),
-  shopping: list(shoppingRow),
-  cost,
-  measuring: fields<Plan['measuring']>({ way: name(), scooping: word('fair', 'quick') }),
-  bounds: fields<Plan['bounds']>({ leastTurns: number, mostTurns: number }),
+  ahead: listField(fields<Plan['ahead'][number]>({ when: textValue, says: textValue })),
+  shopping: listField(shoppingRowShape),
+  cost: costShape,
+  measuring: fields<Plan['measuring']>({ way: nameField(), scooping: wordField('fair', 'quick') }),
+  bounds: fields<Plan['bounds']>({ leastTurns: numberField, mostTurns: numberField }),
   totals,
-  ineffective: list(decision),
-  digest: text,
+  ineffective: listField(decisionShape),
+  digest: textValue,
 })
 
 /** @returns the first field that is not what it should be, and what is wrong with it; null where the value is a plan of today's version */

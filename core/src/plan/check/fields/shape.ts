@@ -16,15 +16,15 @@ const of =
   (value, at) =>
     holds(value) ? null : fault(at, what)
 
-export const text = of<string>((v) => typeof v === 'string', 'no text')
-export const number = of<number>((v) => Number.isFinite(v), 'no number')
-export const flag = of<boolean>((v) => typeof v === 'boolean', 'neither true nor false')
-export const yes = of<true>((v) => v === true, 'not true')
+export const textValue = of<string>((v) => typeof v === 'string', 'no text')
+export const numberField = of<number>((v) => Number.isFinite(v), 'no number')
+export const flagField = of<boolean>((v) => typeof v === 'boolean', 'neither true nor false')
+export const trueField = of<true>((v) => v === true, 'not true')
 /** One of these texts. */
-export const word = <T extends string | number>(...words: readonly T[]): ShapeOf<T> =>
+export const wordField = <T extends string | number>(...words: readonly T[]): ShapeOf<T> =>
   of<T>((v) => words.some((w) => w === v), `none of ${words.join(', ')}`)
 /** A text of a list that grows: a technique, an allergen, a rule. */
-export const name = <T extends string>(): ShapeOf<T> => of<T>((v) => typeof v === 'string', 'no text')
+export const nameField = <T extends string>(): ShapeOf<T> => of<T>((v) => typeof v === 'string', 'no text')
 
 /** A field that may be left out. */
 export const maybe =
@@ -36,7 +36,7 @@ export const orNone =
   (value, at) =>
     value === null ? null : shape(value, at)
 
-export const list =
+export const listField =
   <T>(shape: ShapeOf<T>): ShapeOf<T[]> =>
   (value, at) => {
     if (!Array.isArray(value)) return fault(at, 'no list')
@@ -54,7 +54,7 @@ export const fields =
     if (!isObject(value)) return fault(at, 'no object')
     for (const key of Object.keys(value))
       if (!Object.hasOwn(all, key)) return fault(`${at}.${key}`, 'unknown')
-    for (const [key, shape] of Object.entries(all) as [string, ShapeOf<unknown>][]) {
+    for (const [key, shape] of Object.entries<ShapeOf<unknown>>(all)) {
       const wrong = shape(value[key], `${at}.${key}`)
       if (wrong) return wrong
     }
@@ -70,7 +70,7 @@ export const kinds =
   (value, at) => {
     const kind = isObject(value) ? value[by] : undefined
     if (typeof kind !== 'string' || !Object.hasOwn(all, kind)) return fault(`${at}.${by}`, 'no known kind')
-    const own = { ...all[kind as T[K] & string], [by]: text } as unknown as Fields<object>
+    const own = { ...all[kind as T[K] & string], [by]: textValue } as unknown as Fields<object>
     return fields(own)(value, at)
   }
 

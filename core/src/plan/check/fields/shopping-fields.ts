@@ -1,45 +1,69 @@
 /** Fields of the shopping list and of what it costs. */
 import type { Cost, ShoppingRow } from '../../model/shopping-list'
-import { fields, flag, list, maybe, name, number, orNone, text, word } from './shape'
+import {
+  fields,
+  flagField,
+  listField,
+  maybe,
+  nameField,
+  numberField,
+  orNone,
+  textValue,
+  wordField,
+} from './shape'
 
-export const shoppingRow = fields<ShoppingRow>({
-  food: text,
-  name: text,
-  amount: text,
-  unit: text,
-  text,
-  need: orNone(fields<NonNullable<ShoppingRow['need']>>({ amount: text, unit: text, text, source: text })),
-  have: text,
-  buy: orNone(
-    fields<NonNullable<ShoppingRow['buy']>>({
-      text,
-      packs: list(
-        fields<NonNullable<ShoppingRow['buy']>['packs'][number]>({ size: text, unit: text, n: number, text }),
-      ),
-      cost: orNone(number),
+export const shoppingRowShape = fields<ShoppingRow>({
+  food: textValue,
+  name: textValue,
+  amount: textValue,
+  unit: textValue,
+  text: textValue,
+  need: orNone(
+    fields<NonNullable<ShoppingRow['need']>>({
+      amount: textValue,
+      unit: textValue,
+      text: textValue,
+      source: textValue,
     }),
   ),
-  enough: flag,
-  left: orNone(fields<NonNullable<ShoppingRow['left']>>({ text, keeps: text, soon: flag })),
-  used: orNone(text),
-  got: flag,
-  why: text,
+  have: textValue,
+  buy: orNone(
+    fields<NonNullable<ShoppingRow['buy']>>({
+      text: textValue,
+      packs: listField(
+        fields<NonNullable<ShoppingRow['buy']>['packs'][number]>({
+          size: textValue,
+          unit: textValue,
+          n: numberField,
+          text: textValue,
+        }),
+      ),
+      cost: orNone(numberField),
+    }),
+  ),
+  enough: flagField,
+  left: orNone(
+    fields<NonNullable<ShoppingRow['left']>>({ text: textValue, keeps: textValue, soon: flagField }),
+  ),
+  used: orNone(textValue),
+  got: flagField,
+  why: textValue,
 })
-const cheaper = orNone(word('home', 'ready', 'same'))
-export const cost = fields<Cost>({
-  currency: name(),
-  used: text,
-  usedPerPortion: text,
-  usedPerChild: text,
-  till: number,
-  tillPerChild: text,
-  unknown: list(text),
-  unpaid: maybe(list(text)),
+const cheaper = orNone(wordField('home', 'ready', 'same'))
+export const costShape = fields<Cost>({
+  currency: nameField(),
+  used: textValue,
+  usedPerPortion: textValue,
+  usedPerChild: textValue,
+  till: numberField,
+  tillPerChild: textValue,
+  unknown: listField(textValue),
+  unpaid: maybe(listField(textValue)),
   ready: orNone(
     fields<NonNullable<Cost['ready']>>({
-      price: number,
-      portions: number,
-      perPortion: text,
+      price: numberField,
+      portions: numberField,
+      perPortion: textValue,
       byUse: cheaper,
       byPurchase: cheaper,
     }),

@@ -3,43 +3,48 @@ import type { Fact } from '../../../learn/facts'
 import type { StepWord } from '../../../learn/glossary'
 import type { Prompt } from '../../../learn/prompts'
 import type { Ask, StepTalk, Uncovered } from '../../model/step-talk'
-import { fields, list, maybe, name, orNone, text, told, word } from './shape'
+import { fields, listField, maybe, nameField, orNone, textValue, told, wordField } from './shape'
 
 const fact = told<Fact>('kind')
 const stepWord = told<StepWord>('word')
 const ask = fields<Ask>({
-  child: orNone(text),
-  target: text,
-  also: maybe(list(text)),
-  level: name(),
-  says: text,
-  answer: text,
-  why: name(),
-  line: maybe(text),
-  key: maybe(text),
-  rungs: maybe(list(fields<NonNullable<Ask['rungs']>[number]>({ level: name(), says: text }))),
-  task: maybe(text),
-  kind: maybe(name()),
+  child: orNone(textValue),
+  target: textValue,
+  also: maybe(listField(textValue)),
+  level: nameField(),
+  says: textValue,
+  answer: textValue,
+  why: nameField(),
+  line: maybe(textValue),
+  key: maybe(textValue),
+  rungs: maybe(listField(fields<NonNullable<Ask['rungs']>[number]>({ level: nameField(), says: textValue }))),
+  task: maybe(textValue),
+  kind: maybe(nameField()),
 })
-const factOfBowl = fields<NonNullable<StepTalk['facts']>[number]>({ bowl: text, fact, task: maybe(text) })
-export const talk = fields<StepTalk>({
-  step: text,
+const factOfBowl = fields<NonNullable<StepTalk['facts']>[number]>({
+  bowl: textValue,
+  fact,
+  task: maybe(textValue),
+})
+/** What is said of one step. */
+export const talkShape = fields<StepTalk>({
+  step: textValue,
   fact: orNone(fact),
-  child: orNone(text),
-  prompts: maybe(list(told<Prompt>('says'))),
-  start: maybe(name()),
-  words: list(stepWord),
-  pair: maybe(list(stepWord)),
-  idea: maybe(text),
-  ideas: maybe(list(fields<NonNullable<StepTalk['ideas']>[number]>({ id: text, says: text }))),
-  facts: maybe(list(factOfBowl)),
+  child: orNone(textValue),
+  prompts: maybe(listField(told<Prompt>('says'))),
+  start: maybe(nameField()),
+  words: listField(stepWord),
+  pair: maybe(listField(stepWord)),
+  idea: maybe(textValue),
+  ideas: maybe(listField(fields<NonNullable<StepTalk['ideas']>[number]>({ id: textValue, says: textValue }))),
+  facts: maybe(listField(factOfBowl)),
   tell: maybe(fact),
-  beside: maybe(list(factOfBowl)),
-  asks: maybe(list(ask)),
+  beside: maybe(listField(factOfBowl)),
+  asks: maybe(listField(ask)),
 })
-export const uncovered = fields<Uncovered>({
-  kind: word('child', 'week', 'due'),
-  child: maybe(text),
-  target: maybe(text),
-  why: text,
+export const uncoveredShape = fields<Uncovered>({
+  kind: wordField('child', 'week', 'due'),
+  child: maybe(textValue),
+  target: maybe(textValue),
+  why: textValue,
 })

@@ -3,8 +3,8 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import { countText } from '@lea/core/amount'
 import { WORDS_IN, type WordsIn } from '@lea/core/setting'
-import { api, inWords } from '../shared/api'
-import { dayText } from '../shared/dates'
+import { api, inWords } from '../../shared/api'
+import { dayText } from '../../shared/dates'
 
 interface NamePlace {
   of: WordsIn

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** A short code for this device: without a network it opens what the device kept for the table. */
 import { ref } from 'vue'
-import { KEPT_HOURS } from '../offline-cache/answers'
-import { canSeal, dropCode, hasCode } from '../offline-cache/device-lock'
-import { useAuthStore } from '../stores/auth'
-import { useAttempt } from './useAttempt'
+import { KEPT_HOURS } from '../../offline-cache/answers'
+import { canSeal, dropCode, hasCode } from '../../offline-cache/device-lock'
+import { useAuthStore } from '../../stores/auth'
+import { useAttempt } from '../useAttempt'
 
 const auth = useAuthStore()
 const { attempt, fault, said } = useAttempt()
