@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, signIn } from '../test-server'
+import { TestServer, openBread, signIn, startCooking } from '../test-server'
 import { looksRight } from '../looks'
 
 let house: TestServer
@@ -55,6 +55,60 @@ test('another way is chosen, pinned for every group alike, and given back to Lea
   await page.getByRole('button', { name: 'Other ways to measure plain flour' }).click()
   await page.getByRole('button', { name: 'Let Lea choose again' }).click()
   await expect(rowOf(page, 'plain flour')).not.toContainText('pinned')
+})
+
+test('own portions: what one child takes stands in Amounts, and each has a strip of its own at the table', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  const id = await page.evaluate(async (date) => {
+    const get = async <T>(path: string): Promise<T> => (await (await fetch(`/api${path}`)).json()) as T
+    type Child = { id: string; concerns: unknown[]; diets: unknown[] }
+    const [setting, recipes, children] = await Promise.all([
+      get<{ adults: { id: string }[] }>('/setting'),
+      get<{ id: string; recipe: { id: string } }[]>('/recipes'),
+      get<Child[]>('/children'),
+    ])
+    const input = {
+      date,
+      start: '14:00',
+      recipe: recipes.find((r) => r.recipe.id === 'own-flatbreads')?.id,
+      children: children
+        .filter((c) => c.concerns.length + c.diets.length === 0)
+        .slice(0, 3)
+        .map((c) => c.id),
+      guests: [],
+      adults: setting.adults.map((a) => a.id),
+      seats: [],
+    }
+    const headers = { 'content-type': 'application/json' }
+    const made = await fetch('/api/sessions', { method: 'POST', headers, body: JSON.stringify(input) })
+    return ((await made.json()) as { id: string }).id
+  }, process.env['LEA_TEST_DAY'] ?? '2026-11-26')
+  await page.goto(`${house.address}/session/${id}/amounts`)
+  await expect(rowOf(page, 'plain flour').first()).toContainText('4 tbsp for each child')
+  await expect(rowOf(page, 'plain flour').first()).toContainText('4 × 1 tbsp for each child')
+  await page.getByRole('button', { name: 'Other ways to measure plain flour' }).first().click()
+  await expect(page.getByText(/exact ways? to make 4 tbsp with this box/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await startCooking(page)
+  await page.getByRole('button', { name: 'next step' }).click()
+  await page.getByRole('button', { name: 'Petra Vance' }).click()
+  await page.getByRole('button', { name: 'Hands washed' }).click()
+  await page.getByRole('button', { name: 'all of them' }).click()
+  await page.getByRole('button', { name: 'Petra Vance' }).click()
+  await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
+  await page.getByRole('button', { name: 'We read them all' }).click()
+  const done = page.getByRole('button', { name: /^done:/ })
+  const whose = async () => (await done.textContent()) ?? ''
+  const first = await whose()
+  for (let i = 0; i < 2; i++) await done.click()
+  await expect(page.getByText('half full')).toBeVisible()
+  expect(await whose()).toBe(first)
+  for (let i = 0; i < 2; i++) await done.click()
+  // The next child begins with an empty bowl of its own.
+  await expect(page.getByText('empty', { exact: true }).first()).toBeVisible()
+  expect(await whose()).not.toBe(first)
 })
 
 test('on the scale, in parts, few scoops: by keyboard', async ({ page }) => {

@@ -66,6 +66,16 @@ test('a child leaves in the middle: the end stays, the others keep their jobs; l
   await expect(page.getByLabel('The table').getByText('Maren')).toHaveCount(0)
 
   await page.getByRole('button', { name: 'a change' }).click()
+  await sheet.getByRole('button', { name: 'we ran short' }).click()
+  await sheet.getByRole('button', { name: 'plain flour' }).click()
+  await expect(
+    sheet.getByText(/more of plain flour were to come\. For how many is there enough\?/),
+  ).toBeVisible()
+  await sheet.getByRole('button', { name: '1', exact: true }).click()
+  await expect(sheet.getByText(/^Missing in all: .*plain flour; /)).toBeVisible()
+  await sheet.getByRole('button', { name: 'On with it' }).click()
+
+  await page.getByRole('button', { name: 'a change' }).click()
   await sheet.getByRole('button', { name: 'running late' }).click()
   await sheet.getByRole('button', { name: '10 minutes' }).click()
   await expect(sheet.getByText(/before the families come|after the families come/)).toBeVisible()

@@ -1,6 +1,6 @@
 /** Rotation, rules of the house and changes at the table, as they cross the server's door. */
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { HouseRules, Kit } from '@lea/core/plan'
+import { type HouseRules, type Kit, type Plan, stillToMeasure } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openTestServer, type TestServer, type Visitor } from './test-server'
@@ -171,6 +171,23 @@ describe('at the table', () => {
     } else expect(body.error.says).toMatch(/still to come|another/)
     expect((await petra.send('POST', path, { kind: 'broken', measure: 'a-bucket', done: [] })).status).toBe(
       409,
+    )
+  })
+  it('a food that ran short is shared out evenly from here; more than is to come is refused in words', async () => {
+    const session = (await sessions()).find((s) => s.state === 'cooking') as StoredSession
+    const path = `/api/sessions/${session.id}/mend`
+    const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body as { plan: Plan }
+    const [first] = stillToMeasure(plan, new Set())
+    const short = (left: number) =>
+      petra.send('POST', path, { kind: 'short', line: first?.line, left, done: [] })
+    expect((await short((first?.scoops ?? 0) + 1)).status).toBe(409)
+    expect((await short(-1)).status).toBe(400)
+    const { status, body } = await short((first?.scoops ?? 0) - 1)
+    expect(status, JSON.stringify(body)).toBe(200)
+    expect(body.says.at(-1)).toMatch(/^Missing in all: /)
+    expect(stillToMeasure(body.plan as Plan, new Set())[0]?.scoops).toBe((first?.scoops ?? 0) - 1)
+    expect(((await petra.get(`/api/sessions/${session.id}`)).body as { plan: Plan }).plan.digest).toBe(
+      body.plan.digest,
     )
   })
   it('shortening wants to know what, and nothing is shortened after the last step', async () => {

@@ -87,6 +87,13 @@ type Scale = Pick<
   'running' | 'unitWord' | 'total' | 'scoop' | 'marks' | 'shares' | 'fullness' | 'fill'
 >
 
+/** The first so many of the parts of a bar, as long as the whole bar. */
+function fitted(shares: readonly number[], n: number): number[] {
+  const some = shares.slice(0, n)
+  const all = some.reduce((a, b) => a + b, 0) || 1
+  return some.map((s) => (100 * s) / all)
+}
+
 /** Empty, half and full are exactly that; between them it is less or more than half. */
 export type Fill = 'empty' | 'less than half' | 'half full' | 'more than half' | 'full'
 function fillOf(part: Fraction, whole: Fraction): Fill {
@@ -117,14 +124,15 @@ function scaleOf(task: Task, turns: readonly TableTurn[], done: readonly number[
   const now = runningTotal(m, inside)
   const sum = (list: typeof scoops): Fraction =>
     list.reduce((mL, s) => mL.add(toBase(s.size, s.unit)), ratio(0))
-  const whole = runningTotal(m, scoops)
+  const whole = runningTotal(m, scoops.slice(0, turns.length))
   return {
     running: now.number,
     unitWord: now.unit,
     total: `${whole.number} ${whole.unit}`.trim(),
     scoop: scoops[turns.findIndex((t) => !t.done)] ?? scoops.at(-1) ?? null,
-    marks: stripMarks(m),
-    shares,
+    // Where it ran short a child has fewer scoops than its portion: the strip ends there, and the bowl stays less than full.
+    marks: stripMarks(m).slice(0, turns.length + 1),
+    shares: turns.length < shares.length ? fitted(shares, turns.length) : shares,
     fullness: done.reduce((all, i) => all + (shares[i] ?? 0), 0) / 100,
     fill: fillOf(sum(inside), sum(scoops)),
   }

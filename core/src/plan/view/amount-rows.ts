@@ -18,6 +18,8 @@ export interface AmountRow {
   /** How much of the line, where it goes in over several steps: "1/2 of it, Fill the flour". */
   share: string
   how: string
+  /** What the measures of this row make: all of it, or one child's. */
+  makes: string
   /** How far off, and whether it matters here; empty where exact. */
   off: string
   because: string
@@ -52,6 +54,7 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     task: task?.id ?? null,
     line,
     share: several ? step : '',
+    makes: portion && line.each ? line.each.text : line.text,
     how: m ? howText(m, portion) : '',
     off:
       scoops && scoops.errPct !== '0'

@@ -112,12 +112,14 @@ function demandIn(plan: Plan, request: PlanRequest, taskId: string) {
   if (!task || !bowl || !line || (now?.by === 'scoop' && now.any)) return null
   const step = request.recipe.steps.find((s) => s.id === task.step)
   const part = step?.uses.find((u) => u.line === line.line)?.part ?? '1'
-  const what = demandOf(task, line, part, bowl, request)
+  // Of an own portion the ways to make one child's.
+  const own = task.portion && line.each ? { ...line, ...line.each } : line
+  const what = demandOf(task, own, part, bowl, request)
   if (!('demand' in what)) return null
   const ages = plan.children.filter((c) => bowl.children.includes(c.id)).map((c) => c.months)
   return {
     demand: what.demand,
-    children: Math.max(1, bowl.children.length),
+    children: task.portion ? 1 : Math.max(1, bowl.children.length),
     youngest: Math.min(...ages),
     now: now?.by === 'scoop' ? Object.fromEntries(now.parts.map((p) => [p.measure, p.n])) : {},
   }

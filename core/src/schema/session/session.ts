@@ -71,6 +71,7 @@ const mendParts: Parts<MendInput, 'kind'> = {
   away: yup.object({ adult: id('Adult'), step: required('Step', 120) }),
   late: yup.object({ step: required('Step', 120), minutes: whole('Minutes', 1, 120) }),
   broken: yup.object({ measure: id('Measure'), done: turnsDone }),
+  short: yup.object({ line: id('Line'), left: whole('Scoops that are left', 0, 1000), done: turnsDone }),
   shorten: yup.object({
     step: required('Step', 120),
     done: turnsDone,
@@ -84,6 +85,7 @@ export type MendInput =
   | { kind: 'away'; adult: string; step: string }
   | { kind: 'late'; step: string; minutes: number }
   | { kind: 'broken'; measure: string; done: string[] }
+  | { kind: 'short'; line: string; left: number; done: string[] }
   | { kind: 'shorten'; step: string; done: string[]; change: RestChange }
 
 /** Small groups one after another: who, and when. */

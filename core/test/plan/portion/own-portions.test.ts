@@ -7,6 +7,7 @@ import { breaches } from '../../../src/plan/check/check'
 import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { compile } from '../../../src/plan/compile'
 import type { Plan } from '../../../src/plan/model/plan'
+import { alternatives } from '../../../src/plan/whatif/alternatives'
 import { madeBy } from '../../../src/plan/model/scoop-sequence'
 import type { Recipe } from '../../../src/recipe/recipe'
 import { readRecipe } from '../../../src/recipe/text/read-recipe'
@@ -144,6 +145,24 @@ describe('a line for each child', () => {
     expect(at(0)?.own.length).toBe(2)
     expect(at(1)?.shares.length).toBe(2)
     expect(nextTurn([at(2)].flatMap((t) => t ?? []))?.turn.child).toBe(turns[2]?.child)
+  })
+
+  it('has other ways that make one child’s amount; a way that is pinned is everybody’s', () => {
+    const of = request(kids(4), { recipe: recipeOf('own-flatbreads') })
+    const plan = compile(of)
+    const task = portions(plan).find((t) => t.uses[0] === 'flour')
+    const ways = alternatives(plan, of, task?.id ?? '')
+    const made = (w: Record<string, number>) =>
+      Object.entries(w).reduce((mL, [id, n]) => {
+        const m = of.kit.measures.find((x) => x.id === id)
+        return m ? mL.add(toBase(m.size, m.unit).mul(n)) : mL
+      }, ratio(0))
+    expect(ways?.list.length).toBeGreaterThan(1)
+    for (const w of ways?.list ?? []) expect(made(w.ways).equals(60), JSON.stringify(w.ways)).toBe(true)
+    const quarter = { kind: 'scoops' as const, task: task?.id ?? '', ways: { 'quarter-cup': 1 } }
+    const pinned = compile({ ...of, decisions: [quarter] }).tasks.find((t) => t.id === task?.id)
+    expect(pinned?.measured).toMatchObject({ by: 'scoop', n: 1, pinned: true })
+    expect(pinned?.n).toBe(4)
   })
 
   it('is nobody’s turn more: a portion of several scoops is one job', () => {

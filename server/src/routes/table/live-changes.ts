@@ -6,6 +6,7 @@ import {
   childLeaves,
   handBreaches,
   measureBreaks,
+  ranShort,
   replanRemaining,
   runsLate,
 } from '@lea/core/plan'
@@ -51,6 +52,7 @@ export function mendRoutes({ pool }: AppContext): Router {
         away: 'an adult was called away',
         late: 'runs late',
         broken: 'a measure broke',
+        short: 'a food ran short',
         shorten: 'shortened the rest',
       }
       await writeAudit(db, personOf(req).settingId, personOf(req).id, did[change.kind], session.id)
@@ -79,6 +81,7 @@ async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInpu
     const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.progress?.turnsOverShare ?? 0]))
     return childLeaves(plan, done, change.child, ahead)
   }
+  if (change.kind === 'short') return ranShort(plan, change.line, change.left, done)
   const request = await requestInForce(db, session)
   if (change.kind === 'broken') return measureBreaks(plan, request, change.measure, done)
   const next = replanRemaining(plan, request, { step: change.step, done }, change.change)

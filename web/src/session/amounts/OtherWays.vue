@@ -22,7 +22,8 @@ const tasksAlike = (): string[] =>
   (session.plan?.tasks ?? []).flatMap((t) => {
     const line = session.plan?.bowls.find((b) => b.id === t.bowl)?.lines.find((l) => l.id === t.uses[0])
     const mine = session.plan?.tasks.find((x) => x.id === props.row.task)
-    const same = line?.id === props.row.line.id && line.amount === props.row.line.amount
+    const [own, its] = [props.row.line, line].map((l) => l?.each?.amount ?? l?.amount)
+    const same = line?.id === props.row.line.id && own === its
     return same && t.measured && t.step === mine?.step ? [t.id] : []
   })
 async function pin(way: Alternative, close: () => void): Promise<void> {
@@ -57,7 +58,7 @@ async function unpin(close: () => void): Promise<void> {
         <p class="text-sm">
           <template v-if="ways.exact > 0"
             >{{ ways.exact }} exact {{ ways.exact === 1 ? 'way' : 'ways' }} to make
-            <Amount :text="row.line.text" /> with this box.</template
+            <Amount :text="row.makes" /> with this box.</template
           >
           <template v-else>No exact way with this box. Near enough for this ingredient:</template>
         </p>

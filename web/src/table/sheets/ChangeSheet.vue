@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Something changes at the table: big buttons, the plan is mended, what changed is said, and what would shorten the rest. */
-import { ref, shallowRef, type Component } from 'vue'
-import { Clock, DoorOpen, Hammer, Scissors, UserMinus, UserPlus } from '@lucide/vue'
-import type { RestOffer } from '@lea/core/plan'
+import { computed, ref, shallowRef, type Component } from 'vue'
+import { Clock, DoorOpen, Hammer, PackageOpen, Scissors, UserMinus, UserPlus } from '@lucide/vue'
+import { type RestOffer, type StillToMeasure, stillToMeasure } from '@lea/core/plan'
 import type { MendInput } from '@lea/core/schema'
 import Mat from '../../parts/mats/Mat.vue'
 import Notice from '../../parts/Notice.vue'
@@ -12,7 +12,7 @@ import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
 
-type What = 'left' | 'late' | 'away' | 'broken' | 'shorter'
+type What = 'left' | 'late' | 'away' | 'broken' | 'short' | 'shorter'
 const props = defineProps<{ step: string }>()
 const emit = defineEmits<{ close: []; came: [] }>()
 const session = useSession()
@@ -30,6 +30,7 @@ const BUTTONS: { what: What | 'came'; label: string; picture: Component }[] = [
   { what: 'late', label: 'running late', picture: Clock },
   { what: 'away', label: 'adult away', picture: DoorOpen },
   { what: 'broken', label: 'a measure is lost', picture: Hammer },
+  { what: 'short', label: 'we ran short', picture: PackageOpen },
   { what: 'shorter', label: 'shorten the rest', picture: Scissors },
 ]
 const ASKS: Record<What, string> = {
@@ -37,9 +38,15 @@ const ASKS: Record<What, string> = {
   late: 'How many minutes more, for this step?',
   away: 'Who is called away?',
   broken: 'Which measure is lost or broken?',
+  short: 'What is there too little of?',
   shorter: 'What would shorten the rest',
 }
 const done = (): string[] => Object.keys(table.state.turns)
+/** What there is too little of, while it is asked how many scoops there is enough for. */
+const short = shallowRef<StillToMeasure | null>(null)
+const toMeasure = computed(() =>
+  session.plan ? stillToMeasure(session.plan, new Set(Object.keys(table.state.turns))) : [],
+)
 
 async function mend(change: MendInput): Promise<void> {
   working.value = true
@@ -158,8 +165,35 @@ const shorten = (offer: RestOffer): Promise<void> =>
             {{ m.name }}
           </button>
         </template>
+        <template v-else-if="what === 'short' && short === null">
+          <p v-if="toMeasure.length === 0">Nothing is still to be measured.</p>
+          <button v-for="l in toMeasure" :key="l.line" type="button" class="btn btn-table" @click="short = l">
+            {{ l.name }}
+          </button>
+        </template>
+        <template v-else-if="what === 'short' && short">
+          <p class="w-full">
+            {{ short.scoops }} more of {{ short.name }} were to come. For how many is there enough?
+          </p>
+          <button
+            v-for="n in short.scoops"
+            :key="n"
+            type="button"
+            class="btn btn-table"
+            :disabled="working"
+            @click="mend({ kind: 'short', line: short.line, left: n - 1, done: done() })"
+          >
+            {{ n - 1 }}
+          </button>
+        </template>
       </div>
-      <button type="button" class="btn btn-table mt-4" @click="((what = null), (offers = null))">back</button>
+      <button
+        type="button"
+        class="btn btn-table mt-4"
+        @click="((what = null), (offers = null), (short = null))"
+      >
+        back
+      </button>
     </template>
   </Sheet>
 </template>
