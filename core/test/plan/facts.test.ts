@@ -4,6 +4,8 @@ import { describe, expect, it } from 'vitest'
 import { must } from '../../src/amount/must'
 import { compile } from '../../src/plan/compile'
 import { boundCauseText } from '../../src/plan/clock/schedule/bound'
+import { swapsFor } from '../../src/food/swaps'
+import type { Decision } from '../../src/plan/model/decision'
 import { decisionText, swapSetText } from '../../src/plan/view/decision-text'
 import { certificate } from '../../src/plan/view/certificate'
 import { weave } from '../../src/plan/view/weave'
@@ -112,6 +114,44 @@ describe('words from fields', () => {
     expect(decisionText({ kind: 'adult-does', task: task.id }, null)).toBe(
       'an adult does: a job that is gone',
     )
+  })
+  it('a decision is said in words of the kitchen: no id of a line, a food, a swap or a step stands in it', () => {
+    const plan = compile(request([child('a', 60), child('b', 50)]))
+    const [line, step] = ['buttermilk', plan.schedule[1]?.step ?? '']
+    const swap = swapsFor('buttermilk', 'acid-liquid', 'cup_m')[0]?.id ?? ''
+    const all: Decision[] = [
+      { kind: 'swap', line, swap },
+      { kind: 'leave-out', line: 'chives' },
+      { kind: 'apart', children: ['a'], swaps: [] },
+      { kind: 'shape', line: 'chives', shape: 'QL' },
+      { kind: 'measure', line: 'flour', measure: 'half-cup' },
+      { kind: 'got', food: 'wheat-flour', buy: '1 x 500 g' },
+      {
+        kind: 'packet',
+        food: 'buttermilk',
+        lists: [],
+        may: [],
+        lookedFor: [],
+        readBy: ['petra', 'gwenda'],
+        at: '',
+      },
+      { kind: 'two-sittings', after: step },
+      { kind: 'idea', step, idea: 'tell' },
+      { kind: 'ask', step, child: 'a' },
+      { kind: 'quiet', step },
+      { kind: 'own-prompt', step, child: null, says: 'What do you see?', answer: '' },
+      { kind: 'line', step, line: 'q-17', use: 'keep' },
+      { kind: 'line', step, line: 'q-17', use: 'not' },
+      { kind: 'move', step, before: plan.schedule[2]?.step ?? '' },
+    ]
+    for (const of of [plan, null])
+      for (const d of all) {
+        const says = decisionText(d, of)
+        expect(says, d.kind).not.toMatch(/[a-z]>[a-z]|~|[a-z]+-flour|own:|q-17|\bQL\b|undefined/)
+        if (of) expect(says, d.kind).not.toMatch(/gone/)
+      }
+    expect(decisionText(all[0] as Decision, plan)).toMatch(/ instead of buttermilk$/)
+    expect(decisionText({ kind: 'leave-out', line: 'chives' }, plan)).toBe('left out: chives')
   })
   it('swaps are said by their foods', () => {
     const set = { decisions: [], stuck: [], packets: [] }

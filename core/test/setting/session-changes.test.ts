@@ -128,8 +128,8 @@ describe('changes', () => {
       conflictWords({ change, now }, null, (id) => `recipe ${id}`)
     expect(words({ kind: 'decide', was: null, to: swap('oat-drink') }, swap('soya-drink') as never)).toEqual({
       about: 'a decision',
-      theirs: 'swap: milk → soya-drink',
-      mine: 'swap: milk → oat-drink',
+      theirs: 'soya drink instead of milk',
+      mine: 'oat drink instead of milk',
     })
     expect(words({ kind: 'decide', was: swap('x'), to: null }, null as never).mine).toMatch(/taken back/)
     expect(words({ kind: 'start', was: '10:00', to: '10:30' }, '11:00' as never)).toMatchObject({

@@ -21,20 +21,27 @@ export function decisionText(d: Decision, plan: Plan | null): string {
   const job = (id: string): string => plan?.tasks.find((t) => t.id === id)?.name ?? 'a job that is gone'
   const idea = (step: string, id: string): string =>
     plan?.talk.find((t) => t.step === step)?.ideas?.find((i) => i.id === id)?.says ?? 'an idea that is gone'
-  const stepTitle = (id: string): string => plan?.schedule.find((s) => s.step === id)?.title ?? id
+  const stepTitle = (id: string): string =>
+    plan?.schedule.find((s) => s.step === id)?.title ?? 'a step that is gone'
+  const lines = plan?.bowls.flatMap((b) => b.lines) ?? []
+  const lineName = (id: string): string => {
+    const line = lines.find((l) => l.line === id)
+    return line?.swappedFrom ?? line?.name ?? 'a line that is gone'
+  }
+  const food = (id: string): string => lines.find((l) => l.food === id)?.name ?? wordsOf(id)
   switch (d.kind) {
     case 'swap':
-      return `swap: ${d.swap.replace('>', ' → ')}`
+      return swapText(d.swap)
     case 'leave-out':
-      return `left out: ${d.line}`
+      return `left out: ${lineName(d.line)}`
     case 'apart':
       return `own bowl: ${d.children.map(nameToken).join(', ')}`
     case 'packet':
-      return `packet read: ${d.food}`
+      return `packet read: ${food(d.food)}`
     case 'shape':
-      return `prepared: ${d.line}, ${d.shape.toLowerCase()}`
+      return `prepared another way: ${lineName(d.line)}`
     case 'measure':
-      return `measure for ${d.line}`
+      return `measure for ${lineName(d.line)}`
     case 'scoops':
       return `scoops for ${job(d.task)}`
     case 'scooping':
@@ -44,7 +51,7 @@ export function decisionText(d: Decision, plan: Plan | null): string {
     case 'make':
       return makeText(d.make)
     case 'got':
-      return `got: ${d.food}`
+      return `got: ${food(d.food)}`
     case 'move':
       return `moved: ${stepTitle(d.step)} before ${stepTitle(d.before)}`
     case 'place':
@@ -58,20 +65,31 @@ export function decisionText(d: Decision, plan: Plan | null): string {
     case 'adult-does':
       return `an adult does: ${job(d.task)}`
     case 'two-sittings':
-      return `two sittings, a rest after: ${d.after}`
+      return `two sittings, a rest after: ${stepTitle(d.after)}`
     case 'idea':
-      return `to talk of in ${d.step}: ${d.idea === 'tell' ? 'only words' : idea(d.step, d.idea)}`
+      return `to talk of in ${stepTitle(d.step)}: ${d.idea === 'tell' ? 'only words' : idea(d.step, d.idea)}`
     case 'ask':
-      return `asked in ${d.step}: ${nameToken(d.child)}`
+      return `asked in ${stepTitle(d.step)}: ${nameToken(d.child)}`
     case 'quiet':
-      return `nobody is asked: ${d.step}`
+      return `nobody is asked: ${stepTitle(d.step)}`
     case 'own-prompt':
-      return `own words in ${d.step}`
+      return `own words in ${stepTitle(d.step)}`
     case 'line':
-      return d.use === 'not' ? `not said: ${d.line}` : `said in ${d.step}: ${d.line}`
+      return d.use === 'not' ? 'one line that is not said' : `one more line in ${stepTitle(d.step)}`
     case 'clear':
       return `cleared by ${nameToken(d.who)}`
   }
+}
+
+/** Ids of foods are their names with hyphens; the table of names stays with workers and server. */
+const wordsOf = (id: string): string => id.replace(/^own:|~.*$/g, '').replaceAll('-', ' ')
+
+/** "oat drink instead of buttermilk". */
+function swapText(id: string): string {
+  const [from = '', to = ''] = id.split('>')
+  return to === ''
+    ? 'a swap that is gone'
+    : `${wordsOf(to).replaceAll('+', ' and ')} instead of ${wordsOf(from)}`
 }
 
 /** "1 1/2 batches", "2 portions more than children". */
