@@ -178,13 +178,7 @@ function portionRules(task: Task, plan: Plan): string[] {
     out.push(`${task.id}: more than ${most} measure at once`)
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
   const line = bowl?.lines.find((l) => l.id === task.uses[0])
-  const made = ratio(plan.making.portions).compare(plan.children.length) >= 0
-  if (
-    bowl &&
-    line?.each &&
-    made &&
-    ratio(line.each.amount).mul(bowl.children.length).compare(line.amount) > 0
-  )
+  if (bowl && line?.each && ratio(line.each.amount).mul(bowl.children.length).compare(line.amount) > 0)
     out.push(`${task.id}: there is less of ${line.id} than the portions take`)
   return out
 }

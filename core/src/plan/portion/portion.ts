@@ -32,14 +32,16 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
       .filter((line) => standsIn(line, bowl.id))
       .map(({ each, ...line }) => {
         const { amount } = scale(line.amount, factor)
-        const own = each && { amount: toText(ratio(line.amount).div(draft.recipe.serves)) }
+        const own = each && { amount: ownAmount(line, amount, bowl.children.length, draft.recipe.serves) }
         return {
           ...line,
           amount,
           ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
           name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
           text: lineAmount(line, amount),
-          recipeText: own ? `${lineAmount(line, own.amount)} each` : lineAmount(line, line.amount),
+          recipeText: own
+            ? `${lineAmount(line, ratio(line.amount).div(draft.recipe.serves))} each`
+            : lineAmount(line, line.amount),
           ...(line.byEye === undefined && also({ ...line, amount }, request)),
         }
       })
@@ -52,6 +54,13 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     ...scalingFindings(draft, bowls),
   ]
   return { draft: { ...draft, bowls, making: made }, findings }
+}
+
+/** One child's portion as the recipe has it; less where fewer portions are made than there are children. */
+function ownAmount(line: AdaptedLine, amount: string, children: number, serves: number): string {
+  const written = ratio(line.amount).div(serves)
+  const share = ratio(amount).div(Math.max(1, children))
+  return toText(written.compare(share) > 0 ? share : written)
 }
 
 /** 1 1/2 cups of flour are also 198 g; 200 g of it also 1 1/2 cups; a foreign cup also so much of the reader's own. */

@@ -147,6 +147,22 @@ describe('a line for each child', () => {
     expect(nextTurn([at(2)].flatMap((t) => t ?? []))?.turn.child).toBe(turns[2]?.child)
   })
 
+  it('is less for each where fewer portions are made than there are children, and no more where more are', () => {
+    for (const [made, each] of [
+      ['6', '4'],
+      ['3', '2'],
+      ['9', '4'],
+    ]) {
+      const of = request(kids(6), { recipe: recipeOf('own-flatbreads') })
+      const make = { kind: 'make' as const, make: { by: 'portions' as const, portions: made ?? '' } }
+      const asked = { ...of, decisions: [make] }
+      const plan = compile(asked)
+      expect(breaches(plan, asked)).toEqual([])
+      const flour = plan.bowls[0]?.lines.find((l) => l.id === 'flour')
+      expect([flour?.each?.amount, flour?.amount]).toEqual([each, String(4 * Number(made))])
+    }
+  })
+
   it('has other ways that make one child’s amount; a way that is pinned is everybody’s', () => {
     const of = request(kids(4), { recipe: recipeOf('own-flatbreads') })
     const plan = compile(of)
