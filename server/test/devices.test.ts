@@ -11,7 +11,7 @@ beforeAll(async () => {
   devices = await openDevices({ scale: '', probe: '' })
 })
 afterAll(() => devices.close())
-const soon = (check: () => void) => vi.waitFor(check, { timeout: 8000, interval: 50 })
+const soon = (check: () => void) => vi.waitFor(check, { timeout: 30_000, interval: 50 })
 
 describe('lines', () => {
   it('are read as what they are; anything else is no reading', () => {
@@ -65,7 +65,7 @@ describe('the probe', () => {
     play.probe = 'silent'
     await soon(() => expect(probeFault(list, Date.now())).toMatch(/silent/))
     leave()
-  }, 30_000)
+  })
 })
 
 describe('the handles of the stand-ins', () => {

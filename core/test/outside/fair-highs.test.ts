@@ -88,5 +88,5 @@ describe('fair scoops against a HiGHS model', () => {
       }),
       { seed: 4, numRuns: 40 },
     )
-  }, 120_000)
+  })
 })

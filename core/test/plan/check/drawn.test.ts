@@ -15,7 +15,7 @@ const HOW_MANY = Number(process?.env['LEA_DRAWN'] ?? 300)
 describe('drawn recipes with hot and raw words', () => {
   it(
     `${HOW_MANY}: nobody touches what is raw, none under seven stands at what is hot, the rest is the children’s`,
-    { timeout: 60_000 + HOW_MANY * 100 },
+    { timeout: 300_000 + HOW_MANY * 100 },
     () => {
       const wrong: string[] = []
       for (let seed = 1; seed <= HOW_MANY; seed++) {

@@ -80,7 +80,7 @@ describe('it ran short', () => {
       ),
       { numRuns: 120 },
     )
-  }, 60_000)
+  })
 
   it('says it in words, of turns and of own portions', () => {
     const bread = compile(groupOf(4, 'herb-soda-bread', 'together'))

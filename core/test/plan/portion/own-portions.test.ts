@@ -91,7 +91,7 @@ describe('a line for each child', () => {
       ),
       { numRuns: 60 },
     )
-  }, 60_000)
+  })
 
   it('takes no longer than a shared bowl where there are measures enough, and as long as its scoops where one goes round', () => {
     // A quarter of a cup of each: as many scoops either way.
