@@ -45,6 +45,7 @@ const TABLES = [
   ['comments', 'Glug, glug. In it goes.'],
   ['choking rules', 'Cut grapes long ways, then long ways again.'],
   ['shipped recipes', 'Lentil soup with letter shapes'],
+  ['glossary', 'Lea glossary, from memory'],
 ] as const
 /** The built files of JavaScript that hold these words. */
 const holding = (words: string): string[] =>

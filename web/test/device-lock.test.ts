@@ -3,22 +3,23 @@ import 'fake-indexeddb/auto'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { KEPT_HOURS } from '../src/offline-cache/answers'
-import { codeFault } from '../src/offline-cache/device-lock'
+import { codeFault } from '../src/offline-cache/device-code'
 
 /** A page is loaded: everything that it held in memory is gone, what the browser keeps stays. */
 async function loadPage() {
   vi.resetModules()
   setActivePinia(createPinia())
-  const [auth, answers, database, lock, starts] = await Promise.all([
+  const [auth, answers, database, lock, code, starts] = await Promise.all([
     import('../src/stores/auth'),
     import('../src/offline-cache/answers'),
     import('../src/offline-cache/database'),
     import('../src/offline-cache/device-lock'),
+    import('../src/offline-cache/device-code'),
     import('../src/offline-cache/offline-starts'),
   ])
   const pinia = await import('pinia')
   pinia.setActivePinia(pinia.createPinia())
-  return { auth: auth.useAuthStore(), answers, database, lock, starts }
+  return { auth: auth.useAuthStore(), answers, database, lock, code, starts }
 }
 type Page = Awaited<ReturnType<typeof loadPage>>
 
@@ -128,10 +129,10 @@ describe('a device without a network', () => {
     await page.auth.look()
     for (let i = 0; i < 3; i++) await page.auth.unlock('0000')
     expect(await page.auth.unlock('4916')).toBe('')
-    for (let i = 0; i < 3; i++) expect(await page.lock.openByCode('0000')).toBe(4 - i)
+    for (let i = 0; i < 3; i++) expect(await page.code.openByCode('0000')).toBe(4 - i)
     // Ten at once are ten tries.
-    await Promise.all(Array.from({ length: 10 }, () => page.lock.openByCode('1111')))
-    expect(await page.lock.openByCode('4916')).toBe(0)
+    await Promise.all(Array.from({ length: 10 }, () => page.code.openByCode('1111')))
+    expect(await page.code.openByCode('4916')).toBe(0)
   })
   it('keeps an answer for some hours, however often it is looked at', async () => {
     vi.useFakeTimers({ toFake: ['Date'] })

@@ -4,6 +4,7 @@
  */
 import data from '../../data/glossary.json'
 import type { Locale } from './fact/saying'
+import { LANGUAGES, runsRightToLeft } from './languages'
 
 export interface GlossaryRow {
   id: string
@@ -35,39 +36,6 @@ export interface OwnWord {
   english?: string | undefined
   home: { language: string; word: string; reading?: string | undefined; checked?: boolean | undefined }[]
 }
-
-/** Languages that the shipped glossary holds. */
-export const LANGUAGES: Record<string, string> = {
-  es: 'Spanish',
-  fr: 'French',
-  pt: 'Portuguese',
-  pl: 'Polish',
-  ar: 'Arabic',
-  ur: 'Urdu',
-  cy: 'Welsh',
-  uk: 'Ukrainian',
-  it: 'Italian',
-  de: 'German',
-  ro: 'Romanian',
-  tr: 'Turkish',
-  bg: 'Bulgarian',
-}
-const NAMES = new Intl.DisplayNames('en', { type: 'language', fallback: 'none' })
-
-/** Name of a language by its code (BCP 47), of any that is known; undefined where the code is none. */
-export function languageName(code: string): string | undefined {
-  const shipped = LANGUAGES[code]
-  if (shipped !== undefined) return shipped
-  try {
-    return NAMES.of(code)
-  } catch {
-    return undefined
-  }
-}
-
-const RTL = /[\p{Script=Arabic}\p{Script=Hebrew}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u
-/** Words that run from right to left, by their script. */
-export const runsRightToLeft = (word: string): boolean => RTL.test(word)
 
 const ROWS = new Map((data.words as GlossaryRow[]).map((r) => [r.id, r]))
 /** Glossary row of a word, or undefined where the glossary does not hold it. */

@@ -2,16 +2,8 @@ export { TASTING_WORDS } from './acts'
 export { answerFact } from './fact/answer'
 export { localeFor } from './fact/saying'
 export { FACT_KINDS, FactError, type PlainFact } from './fact/fields'
-export {
-  GLOSSARY_ROWS,
-  Glossary,
-  LANGUAGES,
-  type OwnWord,
-  type StepWord,
-  languageName,
-  runsRightToLeft,
-  shownHome,
-} from './glossary'
+export { GLOSSARY_ROWS, Glossary, type OwnWord, type StepWord, shownHome } from './glossary'
+export { LANGUAGES, languageName, runsRightToLeft } from './languages'
 export { SUPPORT_LEVELS, type SupportLevel } from './levels'
 export {
   LINE_KINDS,

@@ -1,6 +1,7 @@
 /** A setting's own words as they cross a boundary. */
 import * as yup from 'yup'
-import { languageName, WORD_KINDS } from '../learn/glossary'
+import { WORD_KINDS } from '../learn/glossary'
+import { languageName } from '../learn/languages'
 import { line, listOf, oneOf, required } from './text'
 
 export const languageCode = yup

@@ -2,7 +2,7 @@
 import { allergenName } from '../food/allergens'
 import { LEVEL_WORDS, type Concern } from '../food/concern'
 import { dietName, type AnyDiet } from '../food/diets'
-import { languageName } from '../learn/glossary'
+import { languageName } from '../learn/languages'
 import { digest } from '../plan/model/digest'
 import { monthText } from '../amount/days'
 import { techniqueOf } from '../craft/techniques'

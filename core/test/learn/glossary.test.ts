@@ -3,7 +3,8 @@
  * transliteration: Ukrainian by the table of the Cabinet of Ministers of 2010, Bulgarian by the Transliteration Act of 2009 (both from memory).
  */
 import { describe, expect, it } from 'vitest'
-import { GLOSSARY_ROWS, Glossary, LANGUAGES, phraseIn } from '../../src/learn/glossary'
+import { GLOSSARY_ROWS, Glossary, phraseIn } from '../../src/learn/glossary'
+import { LANGUAGES } from '../../src/learn/languages'
 import { numberWord } from '../../src/learn/number-words'
 import { wordsOfTopic, wordsOfWait } from '../../src/learn/step-words'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { Glossary, LANGUAGES, glossaryRow, shownHome } from '../../src/learn/glossary'
+import { Glossary, glossaryRow, shownHome } from '../../src/learn/glossary'
+import { LANGUAGES } from '../../src/learn/languages'
 import { SUPPORT_LEVELS, commentsToAQuestion, startLevel } from '../../src/learn/levels'
 import { beginAt, promptsFor, rungsOf } from '../../src/learn/prompts'
 import { chooseWords } from '../../src/learn/step-words'

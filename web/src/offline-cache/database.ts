@@ -3,7 +3,7 @@
  * network, and sessions that were begun without one. All of it goes at sign-out; answers go after some hours. Answers and begun sessions hold
  * cards and are sealed (`device-lock.ts`); taps hold ids and what was written beside them, and are not, so that they can always be sent.
  */
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { DBSchema, IDBPDatabase } from 'idb'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import type { TableEvent } from '@lea/core/session'
 
@@ -59,8 +59,10 @@ export const base = (): Promise<IDBPDatabase<Tables>> => {
   })
   return opened
 }
-const open = async (): Promise<IDBPDatabase<Tables>> =>
-  openDB<Tables>('lea-table', 4, {
+const open = async (): Promise<IDBPDatabase<Tables>> => {
+  // Not among the first of a page.
+  const { openDB } = await import('idb')
+  return openDB<Tables>('lea-table', 4, {
     upgrade: (db, old, _to, tx) => {
       if (old < 1) db.createObjectStore('waiting', { keyPath: 'event.id' }).createIndex('session', 'session')
       if (old < 2) {
@@ -81,6 +83,7 @@ const open = async (): Promise<IDBPDatabase<Tables>> =>
       opened = null
     },
   })
+}
 
 /** Nobody is signed in any more: lists and plans go; what is not sent yet waits for the next sign-in. */
 export async function forgetLists(): Promise<void> {

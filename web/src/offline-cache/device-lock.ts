@@ -9,11 +9,6 @@
 import { ref } from 'vue'
 import { base, type Sealed } from './database'
 
-/** Rounds of PBKDF2 with SHA-256: OWASP password storage cheat sheet, from memory. */
-const ROUNDS = 600_000
-/** Wrong codes until the wrapped key goes. */
-const TRIES = 5
-
 let raw: Uint8Array<ArrayBuffer> | null = null
 let key: CryptoKey | null = null
 /** This device has a code. */
@@ -23,16 +18,9 @@ export const isOpen = (): boolean => key !== null
 
 const aes = (bytes: Uint8Array<ArrayBuffer>): Promise<CryptoKey> =>
   crypto.subtle.importKey('raw', bytes, 'AES-GCM', false, ['encrypt', 'decrypt'])
-const nonce = (): Uint8Array<ArrayBuffer> => crypto.getRandomValues(new Uint8Array(12))
+export const nonce = (): Uint8Array<ArrayBuffer> => crypto.getRandomValues(new Uint8Array(12))
 const codeRow = async () => (await base().catch(() => null))?.get('lock', 'code')
 
-async function codeKey(code: string, salt: Uint8Array<ArrayBuffer>): Promise<CryptoKey> {
-  const words = await crypto.subtle.importKey('raw', new TextEncoder().encode(code), 'PBKDF2', false, [
-    'deriveKey',
-  ])
-  const how = { name: 'PBKDF2', hash: 'SHA-256', salt, iterations: ROUNDS }
-  return crypto.subtle.deriveKey(how, words, { name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt'])
-}
 const same = (a: Uint8Array, b: Uint8Array): boolean => a.length === b.length && a.every((x, i) => x === b[i])
 
 /** The key of this device and setting, from the server; a code that wraps another one, or is somebody else's, goes. @param by who is signed in */
@@ -46,36 +34,23 @@ export async function useKey(bytes: Uint8Array<ArrayBuffer>, by: string): Promis
   else hasCode.value = row !== undefined
 }
 /** By what a key is known without saying it. */
-async function nameOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
+export async function nameOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
   const sum = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
   return [...sum.slice(0, 8)].map((x) => x.toString(16).padStart(2, '0')).join('')
-}
-
-/** @returns what is wrong with a code, or an empty text */
-export function codeFault(code: string): string {
-  if (!/^\d{4,8}$/.test(code)) return 'A code is four to eight digits.'
-  const digits = Array.from(code, Number)
-  const steps = digits.slice(1).map((d, i) => d - (digits[i] ?? 0))
-  if (steps.every((s) => s === steps[0] && Math.abs(s) <= 1))
-    return 'All the same, or one after the other, is the first thing that is tried: choose another.'
-  return ''
-}
-
-/** A code for this device, or another one. @throws where the code is none, nobody is signed in, or nothing can be kept */
-export async function setCode(code: string, by: string): Promise<void> {
-  const fault = codeFault(code)
-  if (fault) throw new Error(fault)
-  if (!raw) throw new Error('The network is needed to choose a code.')
-  const [salt, iv] = [crypto.getRandomValues(new Uint8Array(16)), nonce()]
-  const wrapped = await crypto.subtle.encrypt({ name: 'AES-GCM', iv }, await codeKey(code, salt), raw)
-  await (await base()).put('lock', { id: 'code', by, of: await nameOf(raw), salt, iv, wrapped, tries: 0 })
-  hasCode.value = true
 }
 
 export async function dropCode(): Promise<void> {
   const db = await base().catch(() => null)
   await db?.delete('lock', 'code')
   hasCode.value = false
+}
+
+/** The key itself, to be wrapped by a code; null where nobody has opened this device. */
+export const keyBytes = (): Uint8Array<ArrayBuffer> | null => raw
+/** A code has unwrapped it. */
+export async function openWith(bytes: Uint8Array<ArrayBuffer>): Promise<void> {
+  raw = bytes
+  key = await aes(bytes)
 }
 
 /** Nobody is signed in any more. */
@@ -88,41 +63,6 @@ export function forgetKey(): void {
 export async function lookForCode(): Promise<boolean> {
   hasCode.value = canSeal() && (await codeRow()) !== undefined
   return hasCode.value
-}
-
-/**
- * Opens what is kept here by the code. A try counts before it is made: a page that is closed in between is no way round.
- * @returns how many tries are left after a wrong one; null where it is open
- */
-export async function openByCode(code: string): Promise<number | null> {
-  const db = await base()
-  const tx = db.transaction('lock', 'readwrite')
-  const row = await tx.store.get('code')
-  const tries = (row?.tries ?? TRIES) + 1
-  if (row && tries <= TRIES) await tx.store.put({ ...row, tries })
-  else await tx.store.delete('code')
-  await tx.done
-  if (!row || tries > TRIES) return gone()
-  try {
-    const opened = await crypto.subtle.decrypt(
-      { name: 'AES-GCM', iv: row.iv },
-      await codeKey(code, row.salt),
-      row.wrapped,
-    )
-    raw = new Uint8Array(opened)
-    key = await aes(raw)
-    await db.put('lock', { ...row, tries: 0 })
-    hasCode.value = true
-    return null
-  } catch {
-    if (tries < TRIES) return TRIES - tries
-    await dropCode()
-    return 0
-  }
-}
-function gone(): number {
-  hasCode.value = false
-  return 0
 }
 
 /** @returns null where nobody has opened this device */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { countText } from '@lea/core/amount'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
@@ -9,9 +9,10 @@ import { useSession } from '../stores/session/session'
 import { dayText } from '../shared/dates'
 import { useFeed } from '../shared/feed'
 import { PAGE_ID } from '../shared/page-id'
-import Conflicts from './Conflicts.vue'
 import Settle from './weave/Settle.vue'
 
+// Seldom needed: not among the first of the page.
+const Conflicts = defineAsyncComponent(() => import('./Conflicts.vue'))
 const route = useRoute()
 const router = useRouter()
 const auth = useAuthStore()
@@ -26,10 +27,13 @@ watch(
   async (next) => {
     await session.open(next)
     // What others change of this session is on this screen within a moment, as at a table.
+    // What the setting keeps was asked for a moment ago, as the page opened.
+    let before = false
     if (id.value === next)
       feed.open(`/api/sessions/${next}/live?page=${PAGE_ID}`, (says) => {
         const asked = says === 'session' || says === 'ask' ? session.refresh() : Promise.resolve()
-        if (says === 'setting' || says === 'ask') void asked.then(session.refreshSetting)
+        if (says === 'setting' || (says === 'ask' && before)) void asked.then(session.refreshSetting)
+        before = true
       })
   },
   { immediate: true },
@@ -99,7 +103,7 @@ async function cook(): Promise<void> {
         </nav>
       </div>
       <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
-      <Conflicts />
+      <Conflicts v-if="session.conflicts.length > 0" />
       <Notice v-if="session.saveFault" tone="fault" class="mb-3">{{ session.saveFault }}</Notice>
       <Notice v-if="session.planFault" tone="fault" class="mb-3">
         No plan yet: {{ session.planFault }}.

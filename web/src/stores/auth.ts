@@ -5,8 +5,11 @@ import type { PersonRole } from '@lea/core/schema'
 import { api, ApiFault, isOffline } from '../shared/api'
 import { cacheAnswer, forgetAnswers, getCached, keepForCode } from '../offline-cache/answers'
 import { forgetAll, forgetLists } from '../offline-cache/database'
-import { forgetKey, isOpen, lookForCode, openByCode, setCode, useKey } from '../offline-cache/device-lock'
+import { forgetKey, isOpen, lookForCode, useKey } from '../offline-cache/device-lock'
 import { deviceName, unsent } from '../offline-cache/outbox'
+
+/** Seldom needed: not among the first of a page. */
+const deviceCode = () => import('../offline-cache/device-code')
 
 export interface SignedInPerson {
   id: string
@@ -81,6 +84,7 @@ export const useAuthStore = defineStore('auth', () => {
 
   /** @returns what is wrong with the code, or an empty text: this device is open */
   async function unlock(code: string): Promise<string> {
+    const { openByCode } = await deviceCode()
     const left = await openByCode(code)
     if (left === null) {
       await look()
@@ -93,6 +97,7 @@ export const useAuthStore = defineStore('auth', () => {
   /** @throws where it is no code, or the network is needed */
   async function chooseCode(code: string): Promise<void> {
     await fetchKey()
+    const { setCode } = await deviceCode()
     await setCode(code, person.value?.id ?? '')
     await keepForCode()
   }

@@ -24,6 +24,8 @@ export interface AdultRow extends StoredAdult {
 }
 /** A page that opens asks again for what is older, milliseconds. */
 const JUST_NOW_MS = 2000
+/** So often in a row an answer may be dropped for a newer one before it counts as failed. */
+const MOST_DROPPED = 20
 
 type SettingAnswer = StoredSetting & { adults: AdultRow[]; versions: { rules: number; kit: number } }
 
@@ -66,12 +68,13 @@ export const useSettingStore = defineStore('setting', () => {
     }
     if (client.isFetching({ queryKey: [name] }) > 0 && (startedAt.get(name) ?? 0) <= since)
       await client.cancelQueries({ queryKey: [name] }, { silent: true })
-    for (;;)
+    for (let tries = 1; ; tries++)
       try {
         return await client.query(query)
       } catch (fault) {
-        // Whoever waited for the dropped answer gets the newer one, however often it is dropped.
-        if (!(fault instanceof CancelledError)) throw fault
+        // Whoever waited for the dropped answer gets the newer one; the page draws and hears in between.
+        if (!(fault instanceof CancelledError) || tries === MOST_DROPPED) throw fault
+        await new Promise((done) => setTimeout(done))
       }
   }
 
