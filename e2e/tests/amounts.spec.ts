@@ -89,7 +89,7 @@ test('own portions: what one child takes stands in Amounts, and each has a strip
   await expect(rowOf(page, 'plain flour').first()).toContainText('4 tbsp for each child')
   await expect(rowOf(page, 'plain flour').first()).toContainText('4 × 1 tbsp for each child')
   await page.getByRole('button', { name: 'Other ways to measure plain flour' }).first().click()
-  await expect(page.getByText(/exact ways? to make 4 tbsp with this box/)).toBeVisible()
+  await expect(page.getByText(/exact ways? to make/)).toContainText('4 tbsp')
   await page.keyboard.press('Escape')
   await startCooking(page)
   await page.getByRole('button', { name: 'next step' }).click()

@@ -27,7 +27,7 @@ export const ROUTES: Route[] = [
   ...of(
     'helper',
     `GET /me
-     POST /me/device-key
+     GET /me/device-key
      PUT /me/password
      GET /me/sign-ins
      DELETE /me/sign-ins destroys

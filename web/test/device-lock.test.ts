@@ -37,7 +37,8 @@ beforeEach(() => {
     return derive({ ...(how as Pbkdf2Params), iterations: 10 }, ...rest)
   })
   vi.stubGlobal('location', { assign: () => undefined })
-  vi.stubGlobal('fetch', async (path: string) => {
+  vi.stubGlobal('fetch', async (url: string) => {
+    const path = url.replace(/\?.*/, '')
     if (network === 'down') throw new TypeError('Failed to fetch')
     if (network === 'signed out' && path !== '/api/first-visit')
       return new Response(JSON.stringify({ error: { says: 'sign in' } }), { status: 401 })

@@ -10,6 +10,7 @@ import { getSetting } from '../db/settings'
 import { endSignIns, listSignIns } from '../db/sign-ins'
 import { enter } from '../enter'
 import { Fault, read } from '../fault'
+import { queryText } from '../query'
 import { hashPassword, passwordFits } from '../password'
 
 const deviceSchema = yup
@@ -28,8 +29,8 @@ export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
 
   // By what a device seals what it keeps for a table without a network: the same for all who sign in to this setting on it, and for none
   // who does not. Derived, not kept: another secret of the server, and old answers on devices open no more.
-  router.post('/me/device-key', async (req, res) => {
-    const { device } = await read(deviceSchema, req.body)
+  router.get('/me/device-key', async (req, res) => {
+    const { device } = await read(deviceSchema, { device: queryText(req.query['device']) })
     const { settingId } = personOf(req)
     res.json({
       key: createHmac('sha256', cookieSecret)

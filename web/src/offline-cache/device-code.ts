@@ -1,6 +1,6 @@
 /** The short code of a device: it wraps the key by which the device keeps things (`device-lock.ts`). */
 import { base } from './database'
-import { dropCode, hasCode, keyBytes, nameOf, nonce, openWith } from './device-lock'
+import { dropCode, hasCode, keyBytes, keyName, nonce, openWith } from './device-lock'
 
 /** Rounds of PBKDF2 with SHA-256: OWASP password storage cheat sheet, from memory. */
 const ROUNDS = 600_000
@@ -32,7 +32,7 @@ export async function setCode(code: string, by: string): Promise<void> {
   if (!raw) throw new Error('The network is needed to choose a code.')
   const [salt, iv] = [crypto.getRandomValues(new Uint8Array(16)), nonce()]
   const wrapped = await crypto.subtle.encrypt({ name: 'AES-GCM', iv }, await codeKey(code, salt), raw)
-  await (await base()).put('lock', { id: 'code', by, of: await nameOf(raw), salt, iv, wrapped, tries: 0 })
+  await (await base()).put('lock', { id: 'code', by, of: await keyName(raw), salt, iv, wrapped, tries: 0 })
   hasCode.value = true
 }
 

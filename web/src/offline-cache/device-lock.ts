@@ -30,11 +30,11 @@ export async function useKey(bytes: Uint8Array<ArrayBuffer>, by: string): Promis
   raw = bytes
   key = await aes(bytes)
   const row = await codeRow()
-  if (row && (row.by !== by || other || row.of !== (await nameOf(bytes)))) await dropCode()
+  if (row && (row.by !== by || other || row.of !== (await keyName(bytes)))) await dropCode()
   else hasCode.value = row !== undefined
 }
 /** By what a key is known without saying it. */
-export async function nameOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
+export async function keyName(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
   const sum = new Uint8Array(await crypto.subtle.digest('SHA-256', bytes))
   return [...sum.slice(0, 8)].map((x) => x.toString(16).padStart(2, '0')).join('')
 }

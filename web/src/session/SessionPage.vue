@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { countText } from '@lea/core/amount'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
@@ -9,10 +9,9 @@ import { useSession } from '../stores/session/session'
 import { dayText } from '../shared/dates'
 import { useFeed } from '../shared/feed'
 import { PAGE_ID } from '../shared/page-id'
+import Conflicts from './Conflicts.vue'
 import Settle from './weave/Settle.vue'
 
-// Seldom needed: not among the first of the page.
-const Conflicts = defineAsyncComponent(() => import('./Conflicts.vue'))
 const route = useRoute()
 const router = useRouter()
 const auth = useAuthStore()
@@ -103,7 +102,7 @@ async function cook(): Promise<void> {
         </nav>
       </div>
       <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
-      <Conflicts v-if="session.conflicts.length > 0" />
+      <Conflicts />
       <Notice v-if="session.saveFault" tone="fault" class="mb-3">{{ session.saveFault }}</Notice>
       <Notice v-if="session.planFault" tone="fault" class="mb-3">
         No plan yet: {{ session.planFault }}.

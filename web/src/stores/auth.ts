@@ -5,11 +5,9 @@ import type { PersonRole } from '@lea/core/schema'
 import { api, ApiFault, isOffline } from '../shared/api'
 import { cacheAnswer, forgetAnswers, getCached, keepForCode } from '../offline-cache/answers'
 import { forgetAll, forgetLists } from '../offline-cache/database'
+import { openByCode, setCode } from '../offline-cache/device-code'
 import { forgetKey, isOpen, lookForCode, useKey } from '../offline-cache/device-lock'
 import { deviceName, unsent } from '../offline-cache/outbox'
-
-/** Seldom needed: not among the first of a page. */
-const deviceCode = () => import('../offline-cache/device-code')
 
 export interface SignedInPerson {
   id: string
@@ -50,7 +48,10 @@ export const useAuthStore = defineStore('auth', () => {
     const by = person.value?.id
     if (!by || isOpen()) return
     try {
-      const { key } = await api<{ key: string }>('POST', '/me/device-key', { device: deviceName() })
+      const { key } = await api<{ key: string }>(
+        'GET',
+        `/me/device-key?device=${encodeURIComponent(deviceName())}`,
+      )
       await useKey(
         Uint8Array.from(atob(key), (c) => c.charCodeAt(0)),
         by,
@@ -84,7 +85,6 @@ export const useAuthStore = defineStore('auth', () => {
 
   /** @returns what is wrong with the code, or an empty text: this device is open */
   async function unlock(code: string): Promise<string> {
-    const { openByCode } = await deviceCode()
     const left = await openByCode(code)
     if (left === null) {
       await look()
@@ -97,7 +97,6 @@ export const useAuthStore = defineStore('auth', () => {
   /** @throws where it is no code, or the network is needed */
   async function chooseCode(code: string): Promise<void> {
     await fetchKey()
-    const { setCode } = await deviceCode()
     await setCode(code, person.value?.id ?? '')
     await keepForCode()
   }
