@@ -3,7 +3,7 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { TECHNIQUES } from '@lea/core/craft'
-import { RECIPE_SCHEMA, ROLES, type Recipe, shippedOf, themeOf } from '@lea/core/recipe'
+import { RECIPE_SCHEMA, ROLES, type Recipe, servesChanged, shippedOf, themeOf } from '@lea/core/recipe'
 import { recipeSchema } from '@lea/core/schema'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { inWords } from '../shared/api'
@@ -96,6 +96,11 @@ const equipment = computed({
 })
 const system = computed(() => (settingStore.setting?.rules.country === 'us' ? 'us' : 'uk'))
 const roles = [...ROLES]
+/** What each child has stays what it was. By the hand that writes it alone: a draft that is opened or taken back has its own amounts. */
+function setServes(serves: number): void {
+  const recipe = draft.value
+  if (recipe) draft.value = { ...recipe, serves, lines: servesChanged(recipe.lines, recipe.serves, serves) }
+}
 const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
 </script>
 
@@ -137,7 +142,8 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
               /></label>
               <label class="font-semibold sm:col-span-2"
                 >Serves (children)<input
-                  v-model.number="draft.serves"
+                  :value="draft.serves"
+                  @change="setServes(Number(($event.target as HTMLInputElement).value))"
                   type="number"
                   min="1"
                   class="field mt-1 font-normal"

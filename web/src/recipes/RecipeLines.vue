@@ -11,16 +11,9 @@ import {
   unitWord,
 } from '@lea/core/amount'
 import { type FoodBook, preparationChoices } from '@lea/core/food'
-import {
-  type RecipeLine,
-  type Role,
-  amountFromField,
-  amountInField,
-  lineFromText,
-  servesChanged,
-} from '@lea/core/recipe'
+import { type RecipeLine, type Role, amountFromField, amountInField, lineFromText } from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import FoodForm from '../parts/foods/FoodForm.vue'
 
 const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System; serves: number }>()
@@ -73,13 +66,6 @@ function setEach(line: RecipeLine, each: boolean): void {
   line.each = each || undefined
   line.amount = amountFromField(typed, each, props.serves)
 }
-// What each child has does not change with how many it is for.
-watch(
-  () => props.serves,
-  (now, was) => {
-    if (lines.value.some((l) => l.each)) lines.value = servesChanged(lines.value, was, now)
-  },
-)
 const printed = ref('')
 const printedFault = ref('')
 const printedSays = ref('')
