@@ -143,10 +143,10 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
               <label class="font-semibold sm:col-span-2"
                 >Serves (children)<input
                   :value="draft.serves"
-                  @change="setServes(Number(($event.target as HTMLInputElement).value))"
                   type="number"
                   min="1"
                   class="field mt-1 font-normal"
+                  @change="setServes(Number(($event.target as HTMLInputElement).value))"
               /></label>
               <label class="font-semibold sm:col-span-6"
                 >About<input v-model="draft.about" class="field mt-1 font-normal" maxlength="300"
