@@ -108,6 +108,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     })),
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,
+    ...(draft.choices.length > 0 && { choices: draft.choices }),
     making: draft.making,
     checks: draft.checks,
     swapSet: draft.swapSet,
@@ -163,6 +164,12 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
       return !draft.recipe.lines.some((l) => l.id === d.line && l.food === swapOf(d.swap)?.food)
     case 'leave-out':
       return !draft.recipe.lines.some((l) => l.id === d.line && l.optional)
+    case 'chooses':
+      return !draft.choices.some(
+        (c) =>
+          c.id === d.choice &&
+          c.offers.some((o) => o.child === d.child && d.lines.every((l) => o.lines.includes(l))),
+      )
     case 'apart':
       return !draft.bowls.some((b) => b.id === APART)
     case 'shape':

@@ -192,7 +192,10 @@ export interface Theme {
   name: string
 }
 
-/** Where each child chooses for itself among lines: toppings, fillings. How many are offered at once goes by age. */
+/**
+ * Where each child chooses for itself among lines: toppings, fillings. The amount of such a line is enough for everybody to take of it; how
+ * much is laid out goes by who is reckoned to. How many are offered at once goes by age.
+ */
 export interface FreeChoice {
   id: string
   /** "toppings" */
@@ -200,6 +203,8 @@ export interface FreeChoice {
   lines: string[]
   /** As many as a child may take of them; one where it is not said. */
   take?: number | undefined
+  /** The step at which it is asked, where that is another one than where the foods come. */
+  step?: string | undefined
 }
 
 /** What a note of a recipe is about. */

@@ -18,6 +18,7 @@ import flatbreads from '../../data/recipes/risen-flatbreads.json'
 import shortbread from '../../data/recipes/shortbread-shapes.json'
 import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
 import ownBreads from '../../data/recipes/own-flatbreads.json'
+import ownSoup from '../../data/recipes/soup-of-my-own.json'
 import type { Recipe } from './recipe'
 
 /** The recipes that come with Lea (core/data/recipes). */
@@ -41,6 +42,7 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   shortbread,
   riceBalls,
   ownBreads,
+  ownSoup,
 ] as Recipe[]
 
 /** Lea's own recipe of an id, which a setting's may stand over. */

@@ -18,6 +18,7 @@ import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import { decidedLines, decisionOn } from './decided-lines'
+import { offersOf, passedBy } from './offers'
 import { clearSwaps, smallestSet } from './swap-set'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
 
@@ -29,10 +30,19 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   const around: Around = { start, request, meetings, apart: new Map() }
   const checks: Check[] = []
   const findings: Finding[] = []
+  const eats = (line: AdaptedLine, child: string): boolean =>
+    line.only === undefined || (line.only === 'apart') === apart.has(child)
+  const offers = offersOf(start.recipe, lines, start.people, (line, child) =>
+    eats(line, child) ? meetings(line.food).filter((m) => m.child === child) : [],
+  )
+  /** How a food meets everybody where it stands in for this line of the recipe. */
+  const meetsAt = (line: string, food: string): Exposure[] => {
+    const not = offers.get(line)
+    const met = meetings(food)
+    return not ? met.map((m) => (not.has(m.child) ? passedBy(m) : m)) : met
+  }
   for (const line of lines) {
-    const eats = (child: string): boolean =>
-      line.only === undefined || (line.only === 'apart') === apart.has(child)
-    const met = meetings(line.food).map((m) => (eats(m.child) ? m : contactOf(m)))
+    const met = meetsAt(line.line, line.food).map((m) => (eats(line, m.child) ? m : contactOf(m)))
     checks.push(
       ...met.map(({ child, about, meeting, contact }) => ({
         line: line.id,
@@ -45,8 +55,8 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
     const found = concernFinding(line, met, around)
     if (found) findings.push(found)
   }
-  const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings)
-  return { draft: { ...start, bowls, lines, checks, swapSet }, findings }
+  const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings, meetsAt)
+  return { draft: { ...start, bowls, lines, checks, swapSet, offers }, findings }
 }
 
 interface Around {
@@ -87,7 +97,9 @@ function concernFinding(line: AdaptedLine, met: readonly Exposure[], around: Aro
     source: isUnknown(food) ? 'not known' : `${food.source}, from memory`,
     fixes: fixesFor(line, touching, around),
     dependsOn: [
-      touching.map((t) => [t.child, t.about, t.level, t.meeting, t.contact].join('|')),
+      touching.map((t) =>
+        [t.child, t.about, t.level, t.meeting, t.contact, ...(t.passed ? ['passed'] : [])].join('|'),
+      ),
       line.food,
       line.only,
       packet?.lists,
@@ -116,9 +128,11 @@ function sentence(name: string, touching: readonly Exposure[]): string {
         t.level && t.level in LEVEL_WORDS ? LEVEL_WORDS[t.level as keyof typeof LEVEL_WORDS] : 'diet'
       return `${concernName(t.about)} (${level})`
     })
-    const apart = own.every((t) => t.contact)
-      ? ', eats from the own bowl: own tools, mixed first, soap and water between'
-      : ''
+    const apart = own.every((t) => t.passed)
+      ? ', is not offered it: a spoon of its own, hands washed after'
+      : own.every((t) => t.contact)
+        ? ', eats from the own bowl: own tools, mixed first, soap and water between'
+        : ''
     return `${nameToken(child)}: ${what.join(', ')}${apart}`
   })
   return `${capitalised(name)} ${byMeeting.join('; ')}. ${who.join('. ')}.`

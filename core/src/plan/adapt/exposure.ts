@@ -10,6 +10,8 @@ export interface Exposure extends FindingSubject {
   meeting: ExposureKind
   /** The child does not eat of it: only contact counts. */
   contact?: true
+  /** Since it is not offered to it. */
+  passed?: true
 }
 
 type Table = Pick<PlanStart, 'people' | 'foods' | 'packets' | 'diets'>
@@ -41,6 +43,9 @@ function meetingsWith(child: DraftChild, id: string, { foods, packets, diets }: 
 
 /** Levels for which what is listed may not be on the table at all, also not in another bowl. Source: allergens.md E1. */
 const WHOLE_TABLE: readonly string[] = ['anaphylaxis-risk', 'not-in-room'] satisfies Concern['level'][]
+/** It may not be at the table at all, or nobody knows yet whether it may: read first, whoever eats of it. */
+export const isForTheTable = (m: Exposure): boolean =>
+  WHOLE_TABLE.includes(m.level ?? '') && (m.meeting === 'lists' || m.meeting === 'ask')
 const NO_CONTACT_RULE: readonly string[] = ['intolerance', 'preference'] satisfies Concern['level'][]
 
 /** The same for a child who eats from another bowl: cross-contact, or the whole table where the level asks for it. */

@@ -21,18 +21,26 @@ interface Option {
   foods: number
 }
 
-/** @param meetings how a food meets the children present */
+/**
+ * @param meetings how a food meets the children present
+ * @param meetsAt the same of a line's own food, where some are not offered it
+ */
 export function smallestSet(
   start: PlanStart,
   decisions: readonly Decision[],
   meetings: (food: string) => Exposure[],
+  meetsAt: (line: string, food: string) => Exposure[],
 ): SwapSet | null {
   const settled = new Set(
     decisions.flatMap((d) => (d.kind === 'swap' || d.kind === 'leave-out' ? [d.line] : [])),
   )
-  const hard = start.recipe.lines.filter((l) => !settled.has(l.id) && hardOf(meetings(l.food)).length > 0)
+  const hard = start.recipe.lines.filter(
+    (l) => !settled.has(l.id) && hardOf(meetsAt(l.id, l.food)).length > 0,
+  )
   if (hard.length === 0) return null
-  const fixed = start.recipe.lines.filter((l) => !hard.includes(l)).flatMap((l) => toRead([l.food], meetings))
+  const fixed = start.recipe.lines
+    .filter((l) => !hard.includes(l))
+    .flatMap((l) => toRead([l.food], (food) => meetsAt(l.id, food)))
   const best = search(
     hard.map((l) => optionsFor(l, start.recipe, meetings)),
     new Set(fixed),

@@ -9,12 +9,14 @@ import { formFor } from '../../craft/form'
 import { monthsOn } from '../../craft/ages'
 import { ratio } from '../../amount/ratio'
 import { crossTo, formWords } from '../../food/weights'
-import { isByChildren, TOLERANCE } from '../../recipe/recipe'
+import { isByChildren, isOnce, TOLERANCE } from '../../recipe/recipe'
 import { stateLines, statesOf, type Hazards } from '../../recipe/states/hazards'
+import { choiceBreaches } from './check-choices'
 import { clockBreaches } from './check-clock'
 import { ownWeights } from '../model/cupboard'
 import { packetsOf } from '../model/decision'
 import { circumstancesOf, foodsInHand } from '../model/circumstances'
+import type { ChoiceOffer } from '../model/choice'
 import type { Plan } from '../model/plan'
 import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { PlanRequest } from '../model/request'
@@ -29,6 +31,7 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
     ...clockBreaches(plan, request),
     ...amountRules(plan, request),
     ...bowlRules(plan, request),
+    ...choiceBreaches(plan, request),
   ]
 }
 
@@ -65,7 +68,7 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
     )
       out.push(`${turn.child} is too young`)
     if (child.limits?.includes(technique.id)) out.push(`the plan of ${turn.child} leaves ${technique.id} out`)
-    for (const food of task.handles) {
+    for (const food of task.handles.filter((f) => !isPassedBy(f, task, child.id, plan))) {
       const bad = child.concerns.find((c) =>
         barsHandling(meet(c.allergen, foods.of(food), packets.get(food)), c),
       )
@@ -77,6 +80,25 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
     if (task.mode === 'ADULT' || task.mode === 'WAIT') out.push(`a child in an adult's task`)
     return out
   }
+}
+
+/**
+ * A food that stands there for others only: every line of it in the bowl is of a free choice, none is offered to this child, and what the child does
+ * here is its own, with something else.
+ */
+function isPassedBy(food: string, task: Task, child: string, plan: Plan): boolean {
+  if (!isOnce(task.mode)) return false
+  const of = (line: string): ChoiceOffer | undefined =>
+    plan.choices?.find((c) => c.lines.some((l) => l.line === line))?.offers.find((o) => o.child === child)
+  const bowl = plan.bowls.find((b) => b.id === task.bowl)?.lines ?? []
+  const lines = bowl.filter((l) => l.food === food)
+  const others = bowl.filter((l) => task.uses.includes(l.id) && l.food !== food)
+  const elsewhere = !lines.some((l) => task.uses.includes(l.id))
+  return (
+    lines.length > 0 &&
+    lines.every((l) => of(l.line)?.lines.includes(l.line) === false) &&
+    (elsewhere || others.some((l) => of(l.line)?.lines.includes(l.line) ?? true))
+  )
 }
 
 /** Heat, raw meat and what is not cooked yet, asked again of each turn. */
@@ -178,7 +200,8 @@ function portionRules(task: Task, plan: Plan): string[] {
     out.push(`${task.id}: more than ${most} measure at once`)
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
   const line = bowl?.lines.find((l) => l.id === task.uses[0])
-  if (bowl && line?.each && ratio(line.each.amount).mul(bowl.children.length).compare(line.amount) > 0)
+  const eaters = line?.takers?.n ?? bowl?.children.length ?? 0
+  if (bowl && line?.each && ratio(line.each.amount).mul(eaters).compare(line.amount) > 0)
     out.push(`${task.id}: there is less of ${line.id} than the portions take`)
   return out
 }

@@ -14,6 +14,7 @@ import { keeping, typicalPacks } from '../../food/packs'
 import { crossTo, edibleShare, formWords } from '../../food/weights'
 import { ownWeights, type CupboardItem, type CupboardPack } from '../model/cupboard'
 import type { Clocked } from '../model/draft'
+import { spareFor } from '../portion/takers'
 import { currencyOf } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import type { Cheaper, Cost, ShoppingRow } from '../model/shopping-list'
@@ -24,12 +25,25 @@ const SOON_DAYS = 7
 
 export function shoppingOf(draft: Clocked, request: PlanRequest): { rows: ShoppingRow[]; cost: Cost } {
   const byFood = new Map<string, PlanLine[]>()
-  for (const line of draft.bowls.flatMap((b) => b.lines)) {
+  for (const line of [...draft.bowls.flatMap((b) => b.lines), ...spareLines(draft)]) {
     // One food in one unit is one row; in two units it is one row where they can be added up.
     byFood.set(line.food, [...(byFood.get(line.food) ?? []), line])
   }
   const rows = [...byFood.entries()].map(([food, lines]) => rowOf(food, lines, draft, request))
   return { rows, cost: costOf(rows, draft, request) }
+}
+
+/** Of a free choice into own pots: what is there beside what each child is reckoned to take. */
+function spareLines({ bowls, lines, choices, making, people }: Clocked): PlanLine[] {
+  const alone = bowls.filter((b) => b.children.length === 1).flatMap((b) => b.children)
+  return lines.flatMap((line) => {
+    const n = spareFor(alone, line.line, choices)
+    if (n === 0) return []
+    const amount = toText(ratio(line.amount).mul(making.factor).mul(n).div(people.length))
+    const text = amountText(amount, line.unit)
+    const { each: _, ...rest } = line
+    return [{ ...rest, amount, text, recipeText: text }]
+  })
 }
 
 function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request: PlanRequest): ShoppingRow {

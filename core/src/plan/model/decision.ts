@@ -8,6 +8,8 @@ import type { Packet } from '../../food/concern'
 export type Decision =
   | { kind: 'swap'; line: string; swap: string }
   | { kind: 'leave-out'; line: string }
+  /** What a child takes of a free choice, as it said. */
+  | { kind: 'chooses'; choice: string; child: string; lines: string[] }
   /** An own bowl, apart, for these children, with these swaps; the others keep the recipe. */
   | { kind: 'apart'; children: string[]; swaps: { line: string; swap: string }[] }
   | { kind: 'shape'; line: string; shape: string }
@@ -94,6 +96,8 @@ export function decisionKey(d: Decision): string {
     case 'swap':
     case 'leave-out':
       return `line:${d.line}`
+    case 'chooses':
+      return `chooses:${d.choice}:${d.child}`
     case 'apart':
       return 'apart'
     case 'shape':

@@ -2,6 +2,7 @@
 import type { FoodBook } from '../../food/foods'
 import type { OwnDiet } from '../../food/diets'
 import type { Recipe } from '../../recipe/recipe'
+import type { PlanChoice } from './choice'
 import type { Finding } from './finding'
 import type { Check, HygieneNote, Plan, SwapSet, WatchNote } from './plan'
 import type { PlanChild, PlanRequest } from './request'
@@ -27,15 +28,19 @@ export interface PlanStart {
 }
 /** A line as decided, not yet scaled. */
 export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also' | 'each'> & { each?: true }
+/** Line of the recipe, of a free choice -> who is not offered it, and why. */
+export type Offers = Map<string, ReadonlyMap<string, string>>
 export interface Adapted extends PlanStart {
   bowls: { id: string; name: string; children: string[] }[]
   lines: AdaptedLine[]
   checks: Check[]
   swapSet: SwapSet | null
+  offers: Offers
 }
 export interface Shaped extends Adapted {
   watch: WatchNote[]
   hygiene: HygieneNote[]
+  choices: PlanChoice[]
 }
 export interface Portioned extends Omit<Shaped, 'bowls'> {
   bowls: Bowl[]

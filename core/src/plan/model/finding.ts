@@ -69,6 +69,7 @@ export type RuleName =
   | 'stands'
   | 'equipment'
   | 'few-tools'
+  | 'no-choice'
 
 export interface Finding {
   id: string

@@ -50,6 +50,8 @@ export interface PlanLine {
   byEye?: ByEye
   /** One child's own portion of it, where everybody measures the own: `amount` is that of all. */
   each?: { amount: Ratio; text: string }
+  /** Of a free choice: laid out for so many of those in this bowl who may have it. `amount` is what they take. */
+  takers?: { n: number; of: number }
   /** In which bowls it stands, where an own bowl is apart: `apart`, or all the `rest`. */
   only?: 'apart' | 'rest'
   /** Seen from the recipe: what one batch as written holds. */

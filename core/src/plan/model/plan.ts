@@ -6,6 +6,7 @@ import type { Decision, Measuring } from './decision'
 import type { Cleared, Finding } from './finding'
 import type { Cost, ShoppingRow } from './shopping-list'
 import type { Making } from './making'
+import type { PlanChoice } from './choice'
 import type { Bowl } from './line'
 import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
@@ -92,6 +93,8 @@ export interface Plan {
   children: { id: string; months: number; ageText: string; plan?: true; card?: string }[]
   adults: string[]
   bowls: Bowl[]
+  /** Not there where there is none, and in plans of an earlier version. */
+  choices?: PlanChoice[]
   making: Making
   checks: Check[]
   swapSet: SwapSet | null

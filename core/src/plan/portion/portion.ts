@@ -16,6 +16,7 @@ import { lineAmount } from '../../recipe/by-eye'
 import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from './batches'
 import { standsIn } from '../adapt/bowls'
+import { takersIn } from './takers'
 import type { AdaptedLine, Pass, Portioned, Shaped } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
 import { ownWeights } from '../model/cupboard'
@@ -30,20 +31,26 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     const factor = ratio(made.factor).mul(bowl.children.length).div(present)
     const lines = draft.lines
       .filter((line) => standsIn(line, bowl.id))
-      .map(({ each, ...line }) => {
-        const { amount } = scale(line.amount, factor)
-        const own = each && { amount: ownAmount(line, amount, bowl.children.length, draft.recipe.serves) }
-        return {
-          ...line,
-          amount,
-          ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
-          name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
-          text: lineAmount(line, amount),
-          recipeText: own
-            ? `${lineAmount(line, ratio(line.amount).div(draft.recipe.serves))} each`
-            : lineAmount(line, line.amount),
-          ...(line.byEye === undefined && also({ ...line, amount }, request)),
-        }
+      .flatMap(({ each, ...line }): PlanLine[] => {
+        const whole = scale(line.amount, factor).amount
+        const takers = takersIn(bowl.children, line.line, draft.choices)
+        if (takers?.n === 0) return []
+        const amount = takers ? toText(ratio(whole).mul(takers.n).div(bowl.children.length)) : whole
+        const own = each && { amount: ownAmount(line, whole, bowl.children.length, draft.recipe.serves) }
+        return [
+          {
+            ...line,
+            amount,
+            ...(takers && { takers }),
+            ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
+            name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
+            text: lineAmount(line, amount),
+            recipeText: own
+              ? `${lineAmount(line, ratio(line.amount).div(draft.recipe.serves))} each`
+              : lineAmount(line, line.amount),
+            ...(line.byEye === undefined && also({ ...line, amount }, request)),
+          },
+        ]
       })
     return { ...bowl, factor: toText(factor), lines }
   })

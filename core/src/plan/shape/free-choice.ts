@@ -1,79 +1,190 @@
-/** What each child chooses for itself, and what is done in another way at some ages: notes at the step where it comes up. */
-import { ageText } from '../../craft/ages'
+/**
+ * Free choice: what each child may be offered, by its card and its age, how many at once, and what it is reckoned to take. A form that is too
+ * early for one stands for the others, out of its reach.
+ */
+import { countText } from '../../amount/show'
 import { choicesAt } from '../../craft/choices'
-import type { RecipeStep, StepVariant } from '../../recipe/recipe'
-import type { Adapted, DraftChild } from '../model/draft'
-import { nameToken } from '../model/finding'
+import { foodName } from '../../food/foods'
+import { choiceStep, ownChoices } from '../../recipe/own-choices'
+import type { FreeChoice } from '../../recipe/recipe'
+import type { ChoiceOffer, PlanChoice } from '../model/choice'
+import { decisionKey } from '../model/decision'
+import { digest } from '../model/digest'
+import type { Adapted, Offers } from '../model/draft'
+import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
+import type { PlanRequest } from '../model/request'
+
+const SOURCE = 'common practice (choices by age), from memory'
 
 /**
- * How many are offered at once goes by age: two under three years, then more.
- * Source: common practice (choicesAt), from memory.
+ * Stops of age at a line that only some may choose become *adult*: they are not offered it. Where nobody would be left, it stays a stop.
+ * @returns the findings as they are then, and who is offered what
  */
-export function choiceNotes({ recipe, lines, people }: Adapted): WatchNote[] {
-  return (recipe.choices ?? []).flatMap((choice): WatchNote[] => {
-    const offered = lines.filter((l) => choice.lines.includes(l.line))
-    const step = recipe.steps.find((s) => s.uses.some((u) => choice.lines.includes(u.line)))
-    if (!step || offered.length < 2) return []
-    const most = Math.max(...people.map((p) => choicesAt(p.age).usual))
-    const fewer = people.filter((p) => choicesAt(p.age).usual < Math.min(offered.length, most))
-    const names = [...new Set(offered.map((l) => l.name))]
-    const all = Math.min(names.length, most)
-    const take = choice.take ?? 1
-    const says = [
-      `Free choice, ${choice.what}: ${listed(names)}. Offer ${all === names.length ? 'all' : all} at once; each takes ${take === 1 ? 'one' : `up to ${take}`}, or none.`,
-      ...(fewer.length > 0
-        ? [
-            `Hold up only ${Math.min(...fewer.map((p) => choicesAt(p.age).usual))} for ${listed(fewer.map((p) => nameToken(p.id)))}.`,
-          ]
-        : []),
-    ]
+export function withAgeOffers(
+  { offers, people }: Adapted,
+  found: readonly Finding[],
+): { offers: Offers; findings: Finding[] } {
+  const now: Offers = new Map([...offers].map(([line, not]) => [line, new Map(not)]))
+  const findings = found.map((f): Finding => {
+    const line = lineOf(f)
+    const before = now.get(line)
+    if (!before || f.grade !== 'stop' || f.touches.length === 0) return f
+    const not = new Map(before)
+    for (const t of f.touches)
+      not.set(t.child, f.rule === 'shape' ? 'in this form not at its age' : 'not at its age')
+    if (not.size >= people.length) return f
+    now.set(line, not)
+    const whom = [...new Set(f.touches.map((t) => t.child))]
+    return {
+      ...f,
+      grade: 'adult',
+      says: `${f.says} It is not offered to ${listed(whom.map(nameToken))}, and stands out of reach.`,
+      cause: digest([f.cause, 'passed', whom]),
+    }
+  })
+  return { offers: now, findings }
+}
+
+/** `line` or `line>food`: of the recipe's line. */
+const lineOf = (f: Finding): string => (f.subject.line ?? '').split('>')[0] ?? ''
+
+/** The own choices with what stands for them today, and who takes what. */
+export function choicesOf(draft: Adapted, offers: Offers, request: PlanRequest): PlanChoice[] {
+  const taken = new Set<string>()
+  return ownChoices(draft.recipe).flatMap((choice): PlanChoice[] => {
+    const step = choiceStep(choice, draft.recipe)
+    const lines = choice.lines.filter((l) => offers.has(l) && !taken.has(l))
+    if (!step || lines.length < 2) return []
+    for (const l of lines) taken.add(l)
+    const names = lines.map((id) => {
+      const here = draft.lines.filter((l) => l.line === id)
+      return {
+        line: id,
+        food: here[0]?.food ?? '',
+        name: [...new Set(here.map((l) => foodName(draft.foods.of(l.food))))].join(' and '),
+      }
+    })
+    const take = Math.min(choice.take ?? 1, lines.length)
     return [
       {
+        id: choice.id,
+        what: choice.what,
         step: step.id,
-        grade: 'know',
-        about: WORK,
-        says: says.join(' '),
-        source: 'common practice (choices by age), from memory',
+        take,
+        lines: names,
+        offers: dealt(choice, lines, take, draft, offers, request),
       },
     ]
   })
 }
 
-const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
-
-const isOf = (v: StepVariant, p: DraftChild): boolean =>
-  (v.from == null || p.age >= v.from) && (v.below == null || p.age < v.below)
-
-/** Only for ages that are at the table. */
-export function variantNotes({ recipe, people }: Pick<Adapted, 'recipe' | 'people'>): WatchNote[] {
-  return recipe.steps.flatMap((step) =>
-    (step.variants ?? []).flatMap((v): WatchNote[] => {
-      const whom = people.filter((p) => isOf(v, p))
-      return whom.length === 0
-        ? []
-        : [
-            {
-              step: step.id,
-              grade: 'know',
-              about: WORK,
-              says: `${variantAges(v)} (${listed(whom.map((p) => nameToken(p.id)))}): ${v.says}`,
-              source: 'the recipe',
-            },
-          ]
+/** Each takes as many as it may, first of what was reckoned least so far: so much of each food is there as of the others. */
+function dealt(
+  choice: FreeChoice,
+  lines: readonly string[],
+  take: number,
+  { people }: Adapted,
+  offers: Offers,
+  { decisions }: PlanRequest,
+): ChoiceOffer[] {
+  const reckoned = new Map(lines.map((l) => [l, 0]))
+  const count = (l: string): number => reckoned.get(l) ?? 0
+  const open = people.map(({ id, age }) => {
+    const may = lines.filter((l) => !offers.get(l)?.has(id))
+    const key = decisionKey({ kind: 'chooses', choice: choice.id, child: id, lines: [] })
+    const said = decisions.find((d) => decisionKey(d) === key)
+    const settled = said?.kind === 'chooses' ? may.filter((l) => said.lines.includes(l)) : null
+    for (const l of settled ?? []) reckoned.set(l, count(l) + 1)
+    return { id, age, may, settled }
+  })
+  // Who may have fewest comes first: what it may have is not gone to others then.
+  const picks = new Map<string, string[]>()
+  for (const { id, may, settled } of [...open].sort((a, b) => a.may.length - b.may.length)) {
+    const own = settled ?? [...may].sort((a, b) => count(a) - count(b)).slice(0, take)
+    if (!settled) for (const l of own) reckoned.set(l, count(l) + 1)
+    picks.set(
+      id,
+      lines.filter((l) => own.includes(l)),
+    )
+  }
+  return open.map(({ id, age, may, settled }) => ({
+    child: id,
+    lines: may,
+    atOnce: Math.min(may.length, choicesAt(age).usual),
+    picks: picks.get(id) ?? [],
+    ...(settled && { settled: true as const }),
+    not: lines.flatMap((line) => {
+      const why = offers.get(line)?.get(id)
+      return why === undefined ? [] : [{ line, why }]
     }),
-  )
+  }))
 }
 
-/** "Under 3 years", "From 5 years". */
-const variantAges = ({ from, below }: Pick<StepVariant, 'from' | 'below'>): string =>
-  from == null
-    ? `Under ${ageText(below ?? 0)}`
-    : below == null
-      ? `From ${ageText(from)}`
-      : `From ${ageText(from)} to under ${ageText(below)}`
+/** For the table, without a word of health: how many are held up, and how many each takes. */
+export function choiceNotes(choices: readonly PlanChoice[]): WatchNote[] {
+  return choices.map((c): WatchNote => {
+    const most = Math.max(0, ...c.offers.map((o) => o.atOnce))
+    const fewer = c.offers.filter((o) => o.atOnce < most)
+    const says = [
+      `Free choice, ${c.what}: ${listed(c.lines.map((l) => l.name))}. ${most < c.lines.length ? `Hold up ${most} at once` : 'Hold up all'}; each takes ${c.take === 1 ? 'one' : `up to ${c.take}`}, or none.`,
+      ...(fewer.length > 0
+        ? [
+            `Fewer at once, ${Math.min(...fewer.map((o) => o.atOnce))}, for ${listed(fewer.map((o) => nameToken(o.child)))}.`,
+          ]
+        : []),
+    ]
+    return { step: c.step, grade: 'know', about: WORK, says: says.join(' '), source: SOURCE }
+  })
+}
 
-/** A recipe's own ways by age, for its page. */
-export const variantsOf = (step: RecipeStep): { ages: string; says: string }[] =>
-  (step.variants ?? []).map((v) => ({ ages: variantAges(v), says: v.says }))
+/** A child for whom nothing, or one thing alone, is left of a choice: it wants something of its own. */
+export function choiceFindings(choices: readonly PlanChoice[]): Finding[] {
+  return choices.flatMap((c) => {
+    const without = c.offers.filter((o) => o.lines.length === 0)
+    const one = c.offers.filter((o) => o.lines.length === 1 && o.not.length > 0)
+    const say = (who: readonly ChoiceOffer[], grade: 'adult' | 'know', says: string): Finding[] =>
+      who.length === 0
+        ? []
+        : [
+            finding({
+              rule: 'no-choice',
+              pass: 'shape',
+              grade,
+              subject: { tool: `${c.id}-${grade}` },
+              touches: who.map((o) => ({ child: o.child, about: c.what })),
+              says,
+              because: `Each chooses among ${countText(c.lines.length, 'food')}, and takes what its card and its age let it have.`,
+              source: SOURCE,
+              fixes: [
+                ...(grade === 'adult'
+                  ? [
+                      {
+                        label: 'Agreed',
+                        cost: 'something else is brought for it',
+                        action: { do: 'stand' as const },
+                      },
+                    ]
+                  : []),
+              ],
+              dependsOn: who.map((o) => [o.child, o.lines, o.not]),
+            }),
+          ]
+    const names = (who: readonly ChoiceOffer[]): string => listed(who.map((o) => nameToken(o.child)))
+    return [
+      ...say(
+        without,
+        'adult',
+        `${c.what}: nothing of it may be offered to ${names(without)}. Bring something that it may have.`,
+      ),
+      ...say(
+        one,
+        'know',
+        `${c.what}: only one food may be offered to ${names(one)}. A second one makes it a choice.`,
+      ),
+    ]
+  })
+}
+
+export const listed = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`

@@ -13,28 +13,40 @@ import { ageFindings } from './age-findings'
 import { hygieneOf } from './hygiene'
 import { oilFindings, rawFindings, rawNotes } from './raw-findings'
 import { rawFirstFindings } from './raw-first'
-import { choiceNotes, variantNotes } from './free-choice'
+import { choiceFindings, choiceNotes, choicesOf, withAgeOffers } from './free-choice'
+import { variantNotes } from './ways-by-age'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 
-export const shape: Pass<Adapted, Shaped> = (draft, request) => ({
-  draft: {
-    ...draft,
-    watch: [...rawNotes(draft, request), ...heatNotes(draft), ...choiceNotes(draft), ...variantNotes(draft)],
-    hygiene: hygieneOf(draft, request),
-  },
-  findings: [
-    ...ageFindings(draft, request),
-    ...rawFindings(draft, request),
-    ...oilFindings(draft),
-    ...rawFirstFindings(draft),
-    ...objectFindings(draft),
-    ...sugarFindings(draft),
-    ...ratioFindings(draft, request),
-  ],
-})
+export const shape: Pass<Adapted, Shaped> = (draft, request) => {
+  const byAge = withAgeOffers(draft, ageFindings(draft, request))
+  const choices = choicesOf(draft, byAge.offers, request)
+  return {
+    draft: {
+      ...draft,
+      choices,
+      watch: [
+        ...rawNotes(draft, request),
+        ...heatNotes(draft),
+        ...choiceNotes(choices),
+        ...variantNotes(draft),
+      ],
+      hygiene: hygieneOf(draft, request),
+    },
+    findings: [
+      ...byAge.findings,
+      ...choiceFindings(choices),
+      ...rawFindings(draft, request),
+      ...oilFindings(draft),
+      ...rawFirstFindings(draft),
+      ...objectFindings(draft),
+      ...sugarFindings(draft),
+      ...ratioFindings(draft, request),
+    ],
+  }
+}
 
 /** Chilli near eyes, and what comes hot from the hob or the oven to children. */
 function heatNotes({ recipe, lines, foods }: Adapted): WatchNote[] {

@@ -26,7 +26,8 @@ type Foods = Pick<Portioned, 'foods' | 'packets'>
 export function partake(
   crew: readonly DraftChild[],
   technique: Technique,
-  handles: readonly string[],
+  /** Ids of the foods that a child's hands meet here. */
+  handles: (child: string) => readonly string[],
   /** The lines that come in at this step: what the hands work on, and what a neighbour job is about. */
   lines: readonly PlanLine[],
   /** What stands over it whatever its verb is: heat, raw meat. */
@@ -38,7 +39,7 @@ export function partake(
   const foods = foodsInHand(lines)
   const out: Partake = { forms: [], barred: [], instead: [], helps: [] }
   for (const child of crew) {
-    const touch = forbiddenTouch(child, handles, draft)
+    const touch = forbiddenTouch(child, handles(child.id), draft)
     const overIt = around.map((a) => ({ a, form: formFor(a.technique, child.age) }))
     const form = strictest(
       formFor(technique, child.age, circumstancesOf(technique.id, child, request, foods)),

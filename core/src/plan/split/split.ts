@@ -18,6 +18,7 @@ import { withShowings } from './showings'
 import { standingOver } from './standing-over'
 import { HAZARD_WORD, watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
+import { meetsInHand, takersOf, type PlanChoice } from '../model/choice'
 import { setStations } from './stations'
 import { isTogether } from '../model/task-kinds'
 import type { Bowl, PlanLine } from '../model/line'
@@ -64,7 +65,11 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   const washing = washFirst(step, draft)
   const all = [...washing, ...step.tasks]
   // A recipe may stir twice in one step, and names each line once for measuring.
+  const chosen = new Set(draft.choices.flatMap((c) => c.lines.map((l) => l.line)))
+  const nobodyTakes = used.length === 0 && step.uses.length > 0 && step.uses.every((u) => chosen.has(u.line))
   return all.flatMap((task, i) => {
+    // Nobody takes of what this step is about.
+    if (nobodyTakes && isByChildren(task.mode)) return []
     const technique = techniqueFor(task.technique, request.rules.techniques)
     if (!technique) return []
     const again = all.slice(0, i).filter((t) => idWordOf(t) === idWordOf(task)).length
@@ -138,11 +143,14 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   const around = standingOver(states.at(step.id, technique.id), line, request)
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
-  const crew = bowl.children.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
+  const hand = line ?? inHand(task, step, used)
+  const at = atWork(task, line ?? (used.length === 1 ? hand : undefined), bowl, draft.choices)
+  const crew = at.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
   const { forms, barred, instead, helps } = partake(
     crew,
     technique,
-    handles,
+    (child) =>
+      meetsInHand(child, { handles, mode: task.mode, worked: line ? [line] : used, bowl }, draft.choices),
     line ? [line] : used,
     around,
     draft,
@@ -174,7 +182,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     technique: technique.id,
     name: technique.name,
     uses: line ? [line.id] : used.map((l) => l.id),
-    hand: (line ?? inHand(task, step, used))?.id ?? null,
+    hand: hand?.id ?? null,
     handles,
     forms: byChildren && mode !== 'ADULT' ? forms : [],
     barred: byChildren ? barred : [],
@@ -189,6 +197,18 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
   }
+}
+
+/** What a child does for itself with a food of a free choice is done by those who are reckoned to take of it. */
+function atWork(
+  task: RecipeTask,
+  line: PlanLine | undefined,
+  bowl: Bowl,
+  choices: readonly PlanChoice[],
+): string[] {
+  const takers =
+    line && isOnce(task.mode) && !(task.measures && !line.each) ? takersOf(choices, line.line) : null
+  return takers ? bowl.children.filter((c) => takers.includes(c)) : bowl.children
 }
 
 /** In pieces of work beside one another each has its own food: only where the recipe says which, it is known. */

@@ -34,6 +34,8 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return swapText(d.swap)
     case 'leave-out':
       return `left out: ${lineName(d.line)}`
+    case 'chooses':
+      return `${nameToken(d.child)} takes ${d.lines.map(lineName).join(', ') || 'none'}`
     case 'apart':
       return `own bowl: ${d.children.map(nameToken).join(', ')}`
     case 'packet':

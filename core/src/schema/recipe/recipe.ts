@@ -140,6 +140,7 @@ const choiceSchema = yup
     what: required('What is chosen', 40),
     lines: listOf(id('Line'), 'Lines to choose from', 12, 2),
     take: maybeWhole('How many a child takes', 1, 6),
+    step: yup.string().max(80, 'The step of a choice is too long').optional(),
   })
   .noUnknown()
 const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
@@ -219,6 +220,12 @@ export const recipeSchema = yup
         message: `A free choice offers a line that is not there: ${offered}`,
       })
     const steps = new Set(recipe.steps.map((s) => s.id))
+    const asked = recipe.choices?.find((c) => c.step !== undefined && !steps.has(c.step))
+    if (asked)
+      return context.createError({
+        path: 'choices',
+        message: `The free choice '${asked.what}' is asked at a step that is not there: ${asked.step ?? ''}`,
+      })
     const lost = recipe.ahead?.find((a) => !steps.has(a.step))
     if (lost)
       return context.createError({

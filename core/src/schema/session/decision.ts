@@ -13,6 +13,7 @@ const HEAT_IDS = HEAT_PLACES.map((p) => p.id)
 const decisionParts: Parts<Decision, 'kind'> = {
   swap: yup.object({ line: id('Line'), swap: required('Swap', 120) }),
   'leave-out': yup.object({ line: id('Line') }),
+  chooses: yup.object({ choice: id('Free choice'), child: id('Child'), lines: ids('Lines', 12) }),
   apart: yup.object({
     children: ids('Children', MAX_CHILDREN),
     swaps: listOf(yup.object({ line: id('Line'), swap: required('Swap', 120) }).noUnknown(), 'Swaps', 40),

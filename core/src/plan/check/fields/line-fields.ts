@@ -52,6 +52,7 @@ const line = fields<PlanLine>({
   shape: maybe(textValue),
   byEye: maybe(nameField()),
   each: maybe(fields<NonNullable<PlanLine['each']>>({ amount: textValue, text: textValue })),
+  takers: maybe(fields<NonNullable<PlanLine['takers']>>({ n: numberField, of: numberField })),
   only: maybe(wordField('apart', 'rest')),
   recipeText: textValue,
   also: maybe(fields<NonNullable<PlanLine['also']>>({ text: textValue, source: textValue })),

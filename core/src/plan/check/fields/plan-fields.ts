@@ -12,6 +12,7 @@ import {
   type WatchNote,
 } from '../../model/plan'
 import { clearedShape, decisionShape, findingShape } from './finding-fields'
+import { choiceShape } from './choice-fields'
 import { bowlShape, makingShape } from './line-fields'
 import { costShape, shoppingRowShape } from './shopping-fields'
 import { talkShape, uncoveredShape } from './talk-fields'
@@ -95,6 +96,7 @@ const plan = fields<Plan>({
   ),
   adults: listField(textValue),
   bowls: listField(bowlShape),
+  choices: maybe(listField(choiceShape)),
   making: makingShape,
   checks: listField(
     fields<Check>({

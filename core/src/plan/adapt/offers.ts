@@ -1,0 +1,45 @@
+/**
+ * What each child may be offered of a free choice, by its card: a food that one must not have is not offered to it, and stays for the others.
+ * What lists an allergen that may not be at the table at all stays a stop, and so does a packet that could list it.
+ */
+import { concernName } from '../../food/diets'
+import { MEETING_WORDS } from '../../food/concern'
+import { ownChoices } from '../../recipe/own-choices'
+import type { Recipe } from '../../recipe/recipe'
+import type { AdaptedLine, DraftChild, Offers } from '../model/draft'
+import { contactOf, isForTheTable, type Exposure } from './exposure'
+
+/**
+ * @param meetsOf how a child meets each line of the choice that stands in its bowl
+ * @returns by line of the recipe, of each own choice, who may be offered it and what keeps the others from it
+ */
+export function offersOf(
+  recipe: Recipe,
+  lines: readonly AdaptedLine[],
+  people: readonly DraftChild[],
+  meetsOf: (line: AdaptedLine, child: string) => readonly Exposure[],
+): Offers {
+  const out: Offers = new Map()
+  for (const id of new Set(ownChoices(recipe).flatMap((c) => c.lines))) {
+    const here = lines.filter((l) => l.line === id)
+    if (here.length === 0) continue
+    const not = new Map<string, string>()
+    for (const { id: child } of people) {
+      const stops = here.flatMap((l) => meetsOf(l, child)).filter((m) => m.grade === 'stop')
+      if (stops.length > 0) not.set(child, whyOf(stops))
+    }
+    // A food that nobody may have is no choice.
+    if (not.size < people.length) out.set(id, not)
+  }
+  return out
+}
+
+const whyOf = (stops: readonly Exposure[]): string =>
+  [...new Set(stops.map((m) => `${MEETING_WORDS[m.meeting]}: ${concernName(m.about)}`))].join('; ')
+
+/** The same for a child who is not offered it: it only sits near. What is for the whole table to be without stays as it is. */
+export function passedBy(met: Exposure): Exposure {
+  if (met.grade === null || isForTheTable(met)) return met
+  const near = contactOf(met)
+  return { ...near, grade: near.grade ?? 'know', passed: true }
+}
