@@ -185,3 +185,42 @@ export async function settleAll(page: Page, first: string, second: string): Prom
     await expect.poll(async () => (await stops.allTextContents()).join()).not.toBe(before)
   }
 }
+
+/**
+ * A session of the demo's setting for a recipe of Lea's, made through the interface of the server.
+ * @param names of the children who come beside `plain` ones without any concern, first
+ * @returns its id
+ */
+export async function sessionFor(
+  page: Page,
+  recipe: string,
+  names: readonly string[],
+  plain: number,
+): Promise<string> {
+  return page.evaluate(
+    async ({ date, recipe, names, plain }) => {
+      const get = async <T>(path: string): Promise<T> => (await (await fetch(`/api${path}`)).json()) as T
+      type Child = { id: string; nickname: string; concerns: unknown[]; diets: unknown[] }
+      const [setting, recipes, children] = await Promise.all([
+        get<{ adults: { id: string }[] }>('/setting'),
+        get<{ id: string; recipe: { id: string } }[]>('/recipes'),
+        get<Child[]>('/children'),
+      ])
+      const named = children.filter((c) => names.includes(c.nickname))
+      const others = children.filter((c) => c.concerns.length + c.diets.length === 0 && !named.includes(c))
+      const input = {
+        date,
+        start: '14:00',
+        recipe: recipes.find((r) => r.recipe.id === recipe)?.id,
+        children: [...named, ...others.slice(0, plain)].map((c) => c.id),
+        guests: [],
+        adults: setting.adults.map((a) => a.id),
+        seats: [],
+      }
+      const headers = { 'content-type': 'application/json' }
+      const made = await fetch('/api/sessions', { method: 'POST', headers, body: JSON.stringify(input) })
+      return ((await made.json()) as { id: string }).id
+    },
+    { date: process.env['LEA_TEST_DAY'] ?? '2026-11-26', recipe, names, plain },
+  )
+}

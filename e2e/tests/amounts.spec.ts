@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, signIn, startCooking } from '../test-server'
+import { TestServer, openBread, signIn, startCooking, sessionFor } from '../test-server'
 import { looksRight } from '../looks'
 
 let house: TestServer
@@ -61,30 +61,7 @@ test('own portions: what one child takes stands in Amounts, and each has a strip
   page,
 }) => {
   await signIn(page, house)
-  const id = await page.evaluate(async (date) => {
-    const get = async <T>(path: string): Promise<T> => (await (await fetch(`/api${path}`)).json()) as T
-    type Child = { id: string; concerns: unknown[]; diets: unknown[] }
-    const [setting, recipes, children] = await Promise.all([
-      get<{ adults: { id: string }[] }>('/setting'),
-      get<{ id: string; recipe: { id: string } }[]>('/recipes'),
-      get<Child[]>('/children'),
-    ])
-    const input = {
-      date,
-      start: '14:00',
-      recipe: recipes.find((r) => r.recipe.id === 'own-flatbreads')?.id,
-      children: children
-        .filter((c) => c.concerns.length + c.diets.length === 0)
-        .slice(0, 3)
-        .map((c) => c.id),
-      guests: [],
-      adults: setting.adults.map((a) => a.id),
-      seats: [],
-    }
-    const headers = { 'content-type': 'application/json' }
-    const made = await fetch('/api/sessions', { method: 'POST', headers, body: JSON.stringify(input) })
-    return ((await made.json()) as { id: string }).id
-  }, process.env['LEA_TEST_DAY'] ?? '2026-11-26')
+  const id = await sessionFor(page, 'own-flatbreads', [], 3)
   await page.goto(`${house.address}/session/${id}/amounts`)
   await expect(rowOf(page, 'plain flour').first()).toContainText('4 tbsp for each child')
   await expect(rowOf(page, 'plain flour').first()).toContainText('4 × 1 tbsp for each child')

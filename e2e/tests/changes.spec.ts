@@ -1,7 +1,16 @@
 /** Jobs handed over at the desk, and changes in the middle of cooking. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
+import {
+  TestServer,
+  openBread,
+  passGates,
+  sessionFor,
+  settleAll,
+  signIn,
+  swapTheMilk,
+  startCooking,
+} from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -89,4 +98,60 @@ test('a child leaves in the middle: the end stays, the others keep their jobs; l
   await page.reload()
   await expect(page.getByLabel('The table').getByText('Maren')).toHaveCount(0)
   expect(before).toMatch(/\d\d:\d\d/)
+})
+
+test('a free choice: what a card forbids is not offered, stops nobody, and what each took stands in the record', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  const id = await sessionFor(page, 'soup-of-my-own', ['Anouk'], 3)
+  await page.goto(`${house.address}/session/${id}/amounts`)
+  const takes = page.getByRole('region', { name: /Who takes what/ })
+  const anouk = takes.getByRole('row', { name: /^Anouk/ })
+  await expect(anouk).toContainText('not offered')
+  await expect(anouk).toContainText('lists lactose')
+  await expect(anouk.getByRole('button', { name: 'Anouk, cheddar' })).toHaveCount(0)
+  // What a child said before is kept, and laid out for.
+  await expect(anouk).toContainText('reckoned')
+  const spinach = anouk.getByRole('button', { name: 'Anouk, spinach' })
+  const before = await spinach.getAttribute('aria-pressed')
+  await spinach.click()
+  await expect(anouk).toContainText('said')
+  await expect(spinach).toHaveAttribute('aria-pressed', before === 'true' ? 'false' : 'true')
+  await anouk.getByRole('button', { name: 'said; take back' }).click()
+  await expect(anouk).toContainText('reckoned')
+  await settleAll(page, 'Petra Vance', 'Gwenda Marsh')
+  await startCooking(page)
+  const heading = page.getByRole('heading', { level: 1 })
+  for (const step of ['Broth on the hob', 'Tear', 'Grate', 'Choose four']) {
+    await page.getByRole('button', { name: 'next step' }).click()
+    if (step === 'Broth on the hob') {
+      await page.getByRole('button', { name: 'Petra Vance' }).click()
+      await page.getByRole('button', { name: 'Hands washed' }).click()
+      await page.getByRole('button', { name: 'all of them' }).click()
+      await page.getByRole('button', { name: 'Petra Vance' }).click()
+      await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
+      await page.getByRole('button', { name: 'We read them all' }).click()
+    }
+    await expect(heading.or(page.getByText(/An adult is in place/))).toBeVisible()
+    const inPlace = page.getByRole('button', { name: 'In place' })
+    if (await inPlace.isVisible()) {
+      for (const adult of await page.getByRole('button', { pressed: false }).all())
+        if (/Petra|Gwenda|Oluwaseun/.test((await adult.textContent()) ?? '')) await adult.click()
+      await inPlace.click()
+    }
+    await expect(heading).toContainText(step)
+  }
+  const choose = page.getByRole('region', { name: /^Choose/ }).first()
+  await choose.getByRole('button', { name: /^Anouk/ }).click()
+  await expect(choose.getByRole('button', { name: 'cheddar' })).toHaveCount(0)
+  await choose.getByRole('button', { name: 'sweetcorn' }).click()
+  await choose.getByRole('button', { name: 'carrot' }).click()
+  await expect(choose.getByRole('button', { name: 'carrot' })).toHaveAttribute('aria-pressed', 'true')
+  // One tap too many is taken back like every other.
+  await page.getByRole('button', { name: 'undo' }).click()
+  await expect(choose.getByRole('button', { name: 'carrot' })).toHaveAttribute('aria-pressed', 'false')
+  await expect(page.getByText('all sent')).toBeVisible()
+  await page.goto(`${house.address}/record/sessions/${id}`)
+  await expect(page.getByRole('row', { name: /Anouk/ })).toContainText('chose sweetcorn')
 })

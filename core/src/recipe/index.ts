@@ -20,6 +20,7 @@ export { lineFromText } from './line/line-from-text'
 export { COMMON_CASES, COMMON_TINS, type Make } from './make'
 export { readLine } from './line/read-line'
 export {
+  type FreeChoice,
   KEPT_IN,
   MODES,
   NOTE_ABOUT,
@@ -35,6 +36,7 @@ export {
   type StepVariant,
   isByChildren,
 } from './recipe'
+export { ownChoices } from './own-choices'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

@@ -89,6 +89,8 @@ export type EventBody =
   /** The owner has read it. */
   | { kind: 'incident-seen'; body: { incident: string; by: string } }
   | { kind: 'met'; body: { child: string; food: string; how: FoodMeeting } }
+  /** What a child takes of a free choice: ids of the recipe's lines; none is a choice too. */
+  | { kind: 'took'; body: { choice: string; child: string; lines: string[] } }
   | { kind: 'taste-word'; body: { word: string; child?: string } }
   /** What a child guesses, before: one of the options of that guess. */
   | { kind: 'guess'; body: { guess: string; child: string; says: string } }

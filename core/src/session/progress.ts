@@ -7,6 +7,7 @@ import { must } from '../amount/must'
 import type { How } from '../craft/skills'
 import type { Plan } from '../plan/model/plan'
 import type { TalkMark } from '../learn/marks'
+import { tookFoods } from './choices'
 import { replay, type TableState } from './replay'
 import type { ChildProgress } from '../setting/assemble'
 import { sessionRecord, type PastSession } from './record'
@@ -25,6 +26,8 @@ export interface SessionProgress {
   heard?: number
   /** Which they were, by key. */
   asked?: string[]
+  /** Foods that it took where it could choose. */
+  took?: string[]
   /** Jobs more than an even share, rounded down; below 0 where fewer. Only of a finished session. */
   over?: number
 }
@@ -75,6 +78,8 @@ export function progressIn(
       jobs.find((c) => c.child === id),
       'a child of the plan in its record',
     )
+    const took = tookFoods(past.plan, state, id)
+    if (took.length > 0) row.took = took
     if (state.finished !== null) row.over = own.jobs - share
   }
   for (const { child, target, how, level, food } of state.talk) {
@@ -110,6 +115,7 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
   const heard: number[] = []
   const over: number[] = []
   const lines: Record<string, string> = {}
+  const took: Record<string, number> = {}
   const last = rows.at(-1)?.date
   for (const { date, progress } of rows) {
     Object.assign(skills, progress.seen)
@@ -119,6 +125,7 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
     if (progress.heard !== undefined) heard.push(progress.heard)
     if (last !== undefined && daysBetween(date, last) <= LINES_KEPT)
       for (const key of progress.asked ?? []) lines[key] = date
+    for (const food of progress.took ?? []) took[food] = (took[food] ?? 0) + 1
     if (progress.over !== undefined) over.push(progress.over)
   }
   return {
@@ -132,6 +139,7 @@ export function addUp(rows: readonly DatedProgress[]): ChildProgress {
       heard: heard.slice(-LAST_SESSIONS),
       ...(Object.keys(lines).length > 0 && { lines }),
     },
+    ...(Object.keys(took).length > 0 && { took }),
     turnsOverShare: over.slice(-EVEN_SESSIONS).reduce((sum, n) => sum + n, 0),
   }
 }

@@ -1,6 +1,7 @@
 /** What remains of one session. */
 import { techniqueOf } from '../craft/techniques'
 import type { Plan } from '../plan/model/plan'
+import { tookNames } from './choices'
 import type { TableEvent, Taste } from './event'
 import { guessedRows, lookBackAsked, type GuessedRow } from './talk/guessed'
 import { replay, type TableState } from './replay'
@@ -21,7 +22,14 @@ export interface SessionRecord {
   finished: string | null
   /** Each time it was opened again after its end. */
   reopened: TableState['reopened']
-  children: { child: string; turns: number; jobs: number; techniques: string[]; taste: Taste | null }[]
+  children: {
+    child: string
+    turns: number
+    jobs: number
+    techniques: string[]
+    taste: Taste | null
+    took: string[]
+  }[]
   gates: TableState['gates']
   notes: TableState['notes']
   memo: string[]
@@ -55,6 +63,7 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
       jobs: own.length,
       techniques: [...new Set(names)],
       taste: state.tastes[id] ?? null,
+      took: tookNames(past.plan, state, id),
     }
   })
   return {

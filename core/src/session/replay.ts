@@ -63,6 +63,8 @@ export interface TableState {
   }[]
   /** Child -> food -> how it was met, as noted last. */
   met: Record<string, Record<string, FoodMeeting>>
+  /** Free choice -> child -> the recipe's lines that it took. */
+  took: Record<string, Record<string, string[]>>
   tasteWords: { word: string; child?: string }[]
   /** By guess: what each child says, and what it was, once that is known. */
   guesses: Record<string, { by: Record<string, string>; truth?: string }>
@@ -101,6 +103,7 @@ const empty = (): TableState => ({
   temperatures: [],
   incidents: [],
   met: {},
+  took: {},
   tasteWords: [],
   guesses: {},
   lookBacks: [],
@@ -241,6 +244,9 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'met':
       state.met[e.body.child] = { ...state.met[e.body.child], [e.body.food]: e.body.how }
+      break
+    case 'took':
+      state.took[e.body.choice] = { ...state.took[e.body.choice], [e.body.child]: e.body.lines }
       break
     case 'taste-word':
       state.tasteWords.push(e.body)

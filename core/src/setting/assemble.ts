@@ -36,6 +36,8 @@ export interface ChildProgress {
   talk: { marks: TalkMark[]; heard: number[]; lines?: Readonly<Record<string, string>> }
   /** Jobs that it had more than its share in its last sessions; below 0 where fewer. */
   turnsOverShare: number
+  /** Food -> how often it was taken where it could be chosen. */
+  took?: Record<string, number>
 }
 
 /** What is typed about a child, and beside it what its sessions have shown: the server adds that up, and nobody sends it back. */
@@ -120,9 +122,17 @@ export const planChild = (c: StoredChild | StoredGuest): PlanChild => ({
 })
 
 /** Only what there is: a plan of a child without sessions is the same as before there was a record. */
-const carried = ({ skills, rungs, lastDone, talk, turnsOverShare }: ChildProgress): Partial<PlanChild> => ({
+const carried = ({
+  skills,
+  rungs,
+  lastDone,
+  talk,
+  turnsOverShare,
+  took,
+}: ChildProgress): Partial<PlanChild> => ({
   ...(Object.keys(lastDone).length > 0 && { lastDone }),
   ...(turnsOverShare !== 0 && { turnsOverShare }),
+  ...(took && { took }),
   ...(talk.marks.length + talk.heard.length > 0 && { talk }),
   ...(Object.keys(skills).length > 0 && { skills }),
   ...(rungs && { rungs }),

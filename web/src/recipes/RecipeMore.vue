@@ -2,7 +2,14 @@
 /** What else a recipe says: how long it keeps in days, free choices, notes, and ways by age. */
 import { Trash2 } from '@lucide/vue'
 import { type FoodBook, foodName } from '@lea/core/food'
-import { KEPT_IN, NOTE_ABOUT, type Recipe, type StepVariant } from '@lea/core/recipe'
+import {
+  type FreeChoice,
+  KEPT_IN,
+  NOTE_ABOUT,
+  ownChoices,
+  type Recipe,
+  type StepVariant,
+} from '@lea/core/recipe'
 
 const props = defineProps<{ foods: FoodBook }>()
 const recipe = defineModel<Recipe>({ required: true })
@@ -21,6 +28,13 @@ function addChoice(): void {
   const all = recipe.value.choices ?? []
   set({ choices: [...all, { id: `choice-${all.length + 1}`, what: '', lines: [], take: 1 }] })
 }
+function setChoiceStep(choice: FreeChoice, event: Event): void {
+  const step = (event.target as HTMLSelectElement).value
+  if (step) choice.step = step
+  else delete choice.step
+}
+const isOwn = (choice: FreeChoice): boolean =>
+  choice.lines.length < 2 || ownChoices(recipe.value).some((c) => c.id === choice.id)
 function toggleLine(lines: string[], line: string): void {
   const at = lines.indexOf(line)
   if (at < 0) lines.push(line)
@@ -36,6 +50,10 @@ function setVariant(step: string, variants: StepVariant[]): void {
     <summary class="cursor-pointer text-xl font-bold">Choices, ways by age, notes, how long it keeps</summary>
     <section aria-labelledby="free" class="mt-3">
       <h3 id="free" class="text-lg">Free choice</h3>
+      <p class="mb-2 text-sm text-soft">
+        Each takes for itself. Write the amount of each food as if everybody took of it; Lea lays out and buys
+        for those who will.
+      </p>
       <div v-for="(c, i) in recipe.choices ?? []" :key="c.id" class="mb-2 border-l-4 border-line pl-3">
         <div class="flex flex-wrap items-end gap-2">
           <label class="text-sm font-semibold"
@@ -50,6 +68,16 @@ function setVariant(step: string, variants: StepVariant[]): void {
               :value="c.take ?? 1"
               @change="c.take = number($event)"
           /></label>
+          <label class="text-sm font-semibold"
+            >Asked at<select
+              class="field mt-1 font-normal"
+              :value="c.step ?? ''"
+              @change="setChoiceStep(c, $event)"
+            >
+              <option value="">where the foods come</option>
+              <option v-for="s in recipe.steps" :key="s.id" :value="s.id">{{ s.title || 'a step' }}</option>
+            </select></label
+          >
           <button
             type="button"
             class="btn"
@@ -59,6 +87,10 @@ function setVariant(step: string, variants: StepVariant[]): void {
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
         </div>
+        <p v-if="!isOwn(c)" class="mt-1 text-sm">
+          What all eat of is mixed after it: a food of it that one child must not have stops it for all. Give
+          everybody a part of their own first (a pot, a roll, a piece).
+        </p>
         <span class="mt-1 flex flex-wrap gap-3">
           <label v-for="l in recipe.lines" :key="l.id" class="flex items-center gap-1 text-sm"
             ><input

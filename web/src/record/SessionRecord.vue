@@ -111,7 +111,10 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
                   >
                 </th>
                 <td class="numeral p-1.5 text-lg">{{ c.turns }}</td>
-                <td class="p-1.5 text-sm">{{ c.techniques.join(', ') || 'nothing tapped' }}</td>
+                <td class="p-1.5 text-sm">
+                  {{ c.techniques.join(', ') || 'nothing tapped'
+                  }}<span v-if="c.took.length > 0" class="block">chose {{ c.took.join(', ') }}</span>
+                </td>
                 <td class="p-1.5 text-sm">{{ c.taste ? TASTE_WORDS[c.taste] : '–' }}</td>
               </tr>
             </tbody>

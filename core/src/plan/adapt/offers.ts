@@ -3,7 +3,7 @@
  * What lists an allergen that may not be at the table at all stays a stop, and so does a packet that could list it.
  */
 import { concernName } from '../../food/diets'
-import { MEETING_WORDS } from '../../food/concern'
+import type { ExposureKind } from '../../food/concern'
 import { ownChoices } from '../../recipe/own-choices'
 import type { Recipe } from '../../recipe/recipe'
 import type { AdaptedLine, DraftChild, Offers } from '../model/draft'
@@ -35,7 +35,13 @@ export function offersOf(
 }
 
 const whyOf = (stops: readonly Exposure[]): string =>
-  [...new Set(stops.map((m) => `${MEETING_WORDS[m.meeting]}: ${concernName(m.about)}`))].join('; ')
+  [...new Set(stops.map((m) => `${KEEPS[m.meeting]} ${concernName(m.about)}`))].join('; ')
+const KEEPS: Record<ExposureKind, string> = {
+  lists: 'lists',
+  may: 'may contain',
+  ask: 'packet to read for',
+  nothing: '',
+}
 
 /** The same for a child who is not offered it: it only sits near. What is for the whole table to be without stays as it is. */
 export function passedBy(met: Exposure): Exposure {

@@ -35,9 +35,8 @@ export function shoppingOf(draft: Clocked, request: PlanRequest): { rows: Shoppi
 
 /** Of a free choice into own pots: what is there beside what each child is reckoned to take. */
 function spareLines({ bowls, lines, choices, making, people }: Clocked): PlanLine[] {
-  const alone = bowls.filter((b) => b.children.length === 1).flatMap((b) => b.children)
   return lines.flatMap((line) => {
-    const n = spareFor(alone, line.line, choices)
+    const n = spareFor(bowls, line.line, choices)
     if (n === 0) return []
     const amount = toText(ratio(line.amount).mul(making.factor).mul(n).div(people.length))
     const text = amountText(amount, line.unit)

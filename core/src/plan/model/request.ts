@@ -44,6 +44,8 @@ export interface PlanChild {
   lastDone?: Record<string, string>
   /** Jobs that it had more than an even share in its last sessions, a whole number; below 0 where fewer. */
   turnsOverShare?: number
+  /** Food -> how often the child took it where it could choose. */
+  took?: Record<string, number>
   /** Techniques that the child's own plan leaves out. It only ever takes away. */
   limits?: string[]
   /** What was noted of its talk, and how many questions it had in each of its last sessions. */

@@ -16,7 +16,7 @@ import { lineAmount } from '../../recipe/by-eye'
 import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from './batches'
 import { standsIn } from '../adapt/bowls'
-import { takersIn } from './takers'
+import { takersByBowl } from './takers'
 import type { AdaptedLine, Pass, Portioned, Shaped } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
 import { ownWeights } from '../model/cupboard'
@@ -27,21 +27,26 @@ import type { Bowl, PlanLine } from '../model/line'
 export const portion: Pass<Shaped, Portioned> = (draft, request) => {
   const present = draft.people.length
   const made = making(draft.recipe, present, request)
+  const takers = new Map(
+    draft.choices.flatMap((c) =>
+      c.lines.map(({ line }) => [line, takersByBowl(draft.bowls, line, draft.choices)]),
+    ),
+  )
   const bowls: Bowl[] = draft.bowls.map((bowl) => {
     const factor = ratio(made.factor).mul(bowl.children.length).div(present)
     const lines = draft.lines
       .filter((line) => standsIn(line, bowl.id))
       .flatMap(({ each, ...line }): PlanLine[] => {
         const whole = scale(line.amount, factor).amount
-        const takers = takersIn(bowl.children, line.line, draft.choices)
-        if (takers?.n === 0) return []
-        const amount = takers ? toText(ratio(whole).mul(takers.n).div(bowl.children.length)) : whole
+        const laid = takers.get(line.line)?.get(bowl.id)
+        if (laid?.n === 0) return []
+        const amount = laid ? toText(ratio(whole).mul(laid.n).div(bowl.children.length)) : whole
         const own = each && { amount: ownAmount(line, whole, bowl.children.length, draft.recipe.serves) }
         return [
           {
             ...line,
             amount,
-            ...(takers && { takers }),
+            ...(laid && { takers: laid }),
             ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
             name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
             text: lineAmount(line, amount),

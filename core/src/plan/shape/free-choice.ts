@@ -79,29 +79,30 @@ export function choicesOf(draft: Adapted, offers: Offers, request: PlanRequest):
   })
 }
 
-/** Each takes as many as it may, first of what was reckoned least so far: so much of each food is there as of the others. */
+/** Each takes as many as it may, first what it took before, then what was reckoned least so far: of each food there is about as much. */
 function dealt(
   choice: FreeChoice,
   lines: readonly string[],
   take: number,
-  { people }: Adapted,
+  { people, lines: all }: Adapted,
   offers: Offers,
   { decisions }: PlanRequest,
 ): ChoiceOffer[] {
   const reckoned = new Map(lines.map((l) => [l, 0]))
   const count = (l: string): number => reckoned.get(l) ?? 0
-  const open = people.map(({ id, age }) => {
+  const foodOf = (l: string): string => all.find((x) => x.line === l)?.food ?? ''
+  const open = people.map(({ id, age, took }) => {
     const may = lines.filter((l) => !offers.get(l)?.has(id))
     const key = decisionKey({ kind: 'chooses', choice: choice.id, child: id, lines: [] })
     const said = decisions.find((d) => decisionKey(d) === key)
     const settled = said?.kind === 'chooses' ? may.filter((l) => said.lines.includes(l)) : null
     for (const l of settled ?? []) reckoned.set(l, count(l) + 1)
-    return { id, age, may, settled }
+    return { id, age, may, settled, liked: (l: string): number => took?.[foodOf(l)] ?? 0 }
   })
   // Who may have fewest comes first: what it may have is not gone to others then.
   const picks = new Map<string, string[]>()
-  for (const { id, may, settled } of [...open].sort((a, b) => a.may.length - b.may.length)) {
-    const own = settled ?? [...may].sort((a, b) => count(a) - count(b)).slice(0, take)
+  for (const { id, may, settled, liked } of [...open].sort((a, b) => a.may.length - b.may.length)) {
+    const own = settled ?? [...may].sort((a, b) => liked(b) - liked(a) || count(a) - count(b)).slice(0, take)
     if (!settled) for (const l of own) reckoned.set(l, count(l) + 1)
     picks.set(
       id,

@@ -15,6 +15,8 @@ export interface AmountRow {
   /** The task that measures it, or null: it goes in whole or by hand. */
   task: string | null
   line: PlanLine
+  /** Of a free choice: for how many it is laid out. */
+  takers: string
   /** How much of the line, where it goes in over several steps: "1/2 of it, Fill the flour". */
   share: string
   how: string
@@ -53,6 +55,9 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     key: task?.id ?? line.id,
     task: task?.id ?? null,
     line,
+    takers: line.takers
+      ? `laid out for ${line.takers.n} of ${countText(line.takers.of, 'child', 'children')}`
+      : '',
     share: several ? step : '',
     makes: portion && line.each ? line.each.text : line.text,
     how: m ? howText(m, portion) : '',

@@ -7,7 +7,20 @@ import { ANSWERS } from '../../learn/marks'
 import { TARGETS } from '../../learn/targets'
 import { MAX_CHILDREN } from '../../plan/model/request'
 import { GATES, INCIDENTS, KEPT_PLACES, MET, SCRAP_WAYS, TASTES, type TableEvent } from '../../session/event'
-import { type Parts, byKind, isoDate, isoTime, id, line, listOf, oneOf, required, uuid, whole } from '../text'
+import {
+  type Parts,
+  byKind,
+  isoDate,
+  isoTime,
+  id,
+  ids,
+  line,
+  listOf,
+  oneOf,
+  required,
+  uuid,
+  whole,
+} from '../text'
 
 const word = (label: string) => required(label, 300)
 const celsius = yup
@@ -91,6 +104,7 @@ const eventParts: Parts<TableEvent, 'kind'> = {
   }),
   'incident-seen': having({ incident: uuid('Incident'), by: id('Adult') }),
   met: having({ child: word('Child'), food: word('Food'), how: oneOf(MET, 'How it was met') }),
+  took: having({ choice: word('Free choice'), child: word('Child'), lines: ids('Lines', 12) }),
   'taste-word': having({ word: required('Word', 60), child: line('Child', 120).optional() }),
   guess: having({
     guess: required('Guess', 80),

@@ -135,6 +135,17 @@ const daysByName = (message: string) =>
 /** Technique id -> the day on which it was last done. */
 const lastDoneSchema = daysByName('What was done lately must say the day of each technique')
 
+/** Food -> how often it was taken. */
+const tookSchema = yup
+  .mixed<Record<string, number>>()
+  .test('took', 'What a child took must say how often it took each food', (value) =>
+    value == null
+      ? true
+      : typeof value === 'object' &&
+        Object.keys(value).length <= 500 &&
+        Object.values(value).every((n) => Number.isInteger(n) && n >= 0 && n <= 10_000),
+  )
+
 /** What was noted of a child's talk. */
 const childTalkSchema = yup
   .object({
@@ -177,6 +188,7 @@ const planChild = yup
     skills: skillsSchema.optional(),
     rungs: rungsSchema.optional(),
     lastDone: lastDoneSchema.optional(),
+    took: tookSchema.optional(),
     turnsOverShare: whole('Jobs more than its share', -1000, 1000).optional(),
     talk: childTalkSchema.optional().default(undefined),
     limits: listOf(line('Technique', 60), 'Techniques left out', TECHNIQUES.length)

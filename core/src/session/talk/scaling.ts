@@ -22,6 +22,7 @@ export function scalingLines(plan: Plan): TalkLine[] {
     l.swappedFrom === undefined &&
     l.byEye === undefined &&
     l.each === undefined &&
+    l.takers === undefined &&
     l.recipeText !== '' &&
     l.recipeText !== l.text
       ? [`${capitalised(l.name)}: ${l.recipeText}, for us ${l.text}.`]

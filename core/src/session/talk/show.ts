@@ -24,6 +24,8 @@ export type ShowMoment =
   | { kind: 'now-next'; now: string; next: string | null }
   /** `food`, `to`: words whose pictures stand for it, and for where it goes or what is done. */
   | { kind: 'turn'; tool: string; food: string | null; to: string | null }
+  /** Each child chooses: pictures of what it is offered, so many at once. */
+  | { kind: 'choose'; foods: string[] }
   | { kind: 'wait'; wait: WaitKind }
   /** Pictures of the session out of their order: which came first? */
   | { kind: 'order'; pictures: string[] }
@@ -78,7 +80,27 @@ export function showMoments(
   const food = (bowl && foodInHand(task, bowl)?.food) ?? null
   const tool = task.forms.find((f) => turn && f.children.includes(turn.who))?.tool ?? ''
   const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
-  return [...opening, { kind: 'turn', tool, food: food === null ? null : pictured(food), to }]
+  return [
+    ...opening,
+    ...choosing(plan, step, turn?.who),
+    { kind: 'turn', tool, food: food === null ? null : pictured(food), to },
+  ]
+}
+
+/** What is held up to a child where it chooses: first what it is reckoned to take. Only foods with a picture. */
+function choosing(plan: Plan, step: string, child: string | undefined): ShowMoment[] {
+  return (plan.choices ?? [])
+    .filter((c) => c.step === step)
+    .flatMap((c): ShowMoment[] => {
+      const offer = c.offers.find((o) => o.child === child)
+      const order = [...(offer?.picks ?? []), ...(offer?.lines ?? [])]
+      const foods = [...new Set(order)].flatMap(
+        (l) => pictured(c.lines.find((x) => x.line === l)?.food ?? '') ?? [],
+      )
+      return foods.length < 2
+        ? []
+        : [{ kind: 'choose', foods: [...new Set(foods)].slice(0, offer?.atOnce ?? 2) }]
+    })
 }
 
 /** The word whose picture stands for a food; null where there is none: an empty frame tells a child nothing. */

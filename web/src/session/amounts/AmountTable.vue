@@ -40,6 +40,7 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
           <span v-if="row.line.each" class="block text-sm"
             ><Amount :text="row.line.each.text" /> for each child</span
           >
+          <span v-if="row.takers" class="block text-sm">{{ row.takers }}</span>
           <span v-if="row.line.also" class="block text-xs text-soft" :title="row.line.also.source">
             about <Amount :text="row.line.also.text" /><span class="sr-only"
               >, source: {{ row.line.also.source }}</span

@@ -8,6 +8,7 @@ import Choice from '../../parts/Choice.vue'
 import HowMuch from './HowMuch.vue'
 import MeasureBox from './MeasureBox.vue'
 import TurnRow from './TurnRow.vue'
+import WhoTakes from './WhoTakes.vue'
 import Notice from '../../parts/Notice.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSettingStore } from '../../stores/setting'
@@ -84,6 +85,7 @@ async function toggle(id: string): Promise<void> {
       </button>
     </div>
     <AmountTable :plan="session.plan" :bowl="session.bowl" :disabled="fixed" />
+    <WhoTakes :plan="session.plan" :disabled="fixed" />
     <div class="mt-4 grid items-start gap-4 md:grid-cols-2">
       <section aria-labelledby="turns-title">
         <h2 id="turns-title" class="mb-2 text-lg">Turns for each child</h2>

@@ -83,6 +83,15 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
         </li>
       </ul>
     </div>
+    <div v-else-if="moment.kind === 'choose'" class="flex flex-wrap items-center justify-center gap-[4vw]">
+      <WordPicture
+        v-for="f in moment.foods"
+        :key="f"
+        :word="f"
+        label=""
+        class="size-[32vh] rounded-patch border-4 border-line p-4"
+      />
+    </div>
     <div v-else-if="moment.kind === 'wait'" class="flex items-center gap-[5vw]">
       <WordPicture :word="WAITS[moment.wait] ?? 'timer'" label="" class="size-[40vh]" />
       <span

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import { partPicture, type TableTask, type TableTurn } from '@lea/core/session'
+import { choicesAt, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
+import { useTable } from '../../stores/table/table'
+import ChoiceTaker from './ChoiceTaker.vue'
 import CookStrip from './CookStrip.vue'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
@@ -19,11 +21,18 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ tap: [] }>()
 const session = useSession()
+const table = useTable()
 const { matOf } = useMats()
 /** What this child wants for it: left-handed scissors, the bowl on the lap tray. */
 const helps = computed(() =>
   (props.shown?.task.helps ?? []).filter((h) => h.child === props.turn?.child).map((h) => h.says),
 )
+/** What is chosen freely in this step, by those at this bowl. */
+const choices = computed(() => {
+  const task = props.tasks[0]?.task
+  const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
+  return session.plan && task && bowl ? choicesAt(session.plan, table.state, task.step, bowl.children) : []
+})
 /** The amount so far in parts of a whole. */
 const picture = computed(() => (props.shown ? partPicture(props.shown.task, props.shown.count) : null))
 const anyCup = (row: TableTask): boolean =>
@@ -53,7 +62,7 @@ const lineName = (row: TableTask): string => {
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>
     <ScaleBox v-if="shown.task.measured?.by === 'weight' && turn" :wanted="shown.task.measured.text" />
     <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" active @tap="emit('tap')" />
-    <div class="mt-2 flex items-end gap-4" aria-live="polite">
+    <div v-if="choices.length === 0" class="mt-2 flex items-end gap-4" aria-live="polite">
       <span class="numeral text-7xl leading-none">{{ shown.count }}</span>
       <span v-if="shown.running" class="leading-tight">
         <span class="block text-soft">{{ shown.count === 1 ? 'scoop' : 'scoops' }} so far</span>
@@ -71,6 +80,7 @@ const lineName = (row: TableTask): string => {
       />
     </div>
   </template>
+  <ChoiceTaker v-for="c in choices" :key="c.id" :choice="c" :turn="turn?.who ?? null" />
   <ul v-if="tasks.length > 1" class="mt-2 flex flex-wrap gap-2 text-sm" aria-label="Tasks of this step">
     <li
       v-for="row in tasks"

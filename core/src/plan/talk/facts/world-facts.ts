@@ -47,7 +47,9 @@ function groupFacts(step: RecipeStep, own: readonly Task[], bowl: Bowl, draft: G
   const { recipe, people, cost } = draft
   const first = recipe.steps.find((s) => s.tasks.some((t) => t.measures))
   const line = recipe.lines.find((l) => step.uses.some((u) => u.line === l.id))
-  const whole = draft.bowls.length === 1 && ratio(bowl.factor).equals(ratio(people.length).div(recipe.serves))
+  const chosen = bowl.lines.some((l) => l.line === line?.id && l.takers !== undefined)
+  const whole =
+    !chosen && draft.bowls.length === 1 && ratio(bowl.factor).equals(ratio(people.length).div(recipe.serves))
   if (first?.id === step.id && line && whole && people.length !== recipe.serves)
     list.push({
       id: `scale:${line.id}`,
