@@ -41,7 +41,25 @@ export interface Swap {
   source: string
 }
 
-const SWAPS = data.swaps as readonly Swap[]
+const OWN = data.swaps as readonly Swap[]
+
+/**
+ * Swaps of one food for another that stands in a recipe as it does: plaice as cod. By weight or volume; a piece of the one is none of the other.
+ * Source: common practice, from memory.
+ */
+const likeSwaps = (food: string, as: string): Swap[] =>
+  OWN.filter((s) => s.food === as && s.parts.every((p) => p.food !== food)).flatMap((s) => {
+    const id = `${food}~${s.id}`
+    if (unitOf(s.unit).dimension !== 'count' || PIECE_FOR_PIECE.has(as)) return [{ ...s, id, food }]
+    const { grams, ...rest } = s
+    return grams === undefined ? [] : [{ ...rest, id, food, amount: grams, unit: 'g' }]
+  })
+/** A roll is a roll, a biscuit a biscuit. */
+const PIECE_FOR_PIECE: ReadonlySet<string> = new Set(['bread-rolls', 'naan', 'crackers', 'digestive-biscuit'])
+const SWAPS: readonly Swap[] = [
+  ...OWN,
+  ...Object.entries(data.like.as as Record<string, string>).flatMap(([food, as]) => likeSwaps(food, as)),
+]
 const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 
 export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
@@ -61,9 +79,30 @@ export function swapsFor(food: string, role: string, unit: string): Swap[] {
   return found
 }
 
+/** Where no row knows a food in its role, the role that is nearest to it speaks. Source: common practice. */
+const NEAR: Readonly<Record<string, readonly string[]>> = {
+  fat: ['fat-melted', 'fat-rubbed', 'frying', 'topping'],
+  'fat-melted': ['fat', 'frying'],
+  'fat-rubbed': ['fat'],
+  frying: ['fat-melted', 'fat'],
+  main: ['topping', 'savour', 'structure', 'dressing'],
+  topping: ['main', 'savour', 'dressing', 'sweet'],
+  savour: ['main', 'topping', 'seasoning'],
+  seasoning: ['savour', 'dressing'],
+  dressing: ['main', 'moisture', 'seasoning', 'topping'],
+  moisture: ['liquid', 'dressing', 'main'],
+  liquid: ['moisture', 'acid-liquid', 'main'],
+  'acid-liquid': ['liquid', 'dressing'],
+  sweet: ['topping', 'main'],
+  structure: ['main'],
+  glaze: ['binder', 'liquid'],
+}
+
 function fittingSwaps(food: string, role: string, unit: string): Swap[] {
-  const fits = (BY_FOOD.get(food) ?? [])
-    .filter((s) => s.roles.includes(role) && inTable(s, 1, unit) !== null)
+  const can = (BY_FOOD.get(food) ?? []).filter((s) => inTable(s, 1, unit) !== null)
+  const of = (r: string): Swap[] => can.filter((s) => s.roles.includes(r))
+  const role_ = [role, ...(NEAR[role] ?? [])].find((r) => of(r).length > 0)
+  const fits = of(role_ ?? role)
     // A row that measures as the line does comes before one that is reached by the food's weight.
     .sort((a, b) => Number(!isPlain(a, unit)) - Number(!isPlain(b, unit)))
   // The same foods may stand in by a cup and by weight: the first row that fits speaks.

@@ -4,12 +4,15 @@
  */
 import { capitalised } from '../../amount/letter-case'
 import { countText } from '../../amount/show'
-import { factorBetween, scale } from '../../amount/scale'
+import { scale } from '../../amount/scale'
+import { ratio } from '../../amount/ratio'
 import { amountText, isRounded } from '../../amount/show'
 import { applySwap, type Swap } from '../../food/swaps'
 import { isUnknown } from '../../food/foods'
 import { concernName, dietOfKey } from '../../food/diets'
 import type { Recipe, RecipeLine } from '../../recipe/recipe'
+import { making } from './batches'
+import { rawSwapsOf } from './cooked-swaps'
 import { APART, apartDecision, bowlsFor } from './bowls'
 import type { Adapted, AdaptedLine, Pass, PlanStart } from '../model/draft'
 import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
@@ -27,7 +30,13 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   const lines = start.recipe.lines.flatMap((line) => decidedLines(line, start, request.decisions, bowls))
   const meetings = exposuresOf(start)
   const apart = new Set(bowls.find((b) => b.id === APART)?.children)
-  const around: Around = { start, request, meetings, apart: new Map() }
+  const around: Around = {
+    start,
+    request,
+    meetings,
+    apart: new Map(),
+    raw: rawSwapsOf(start.recipe, start.foods),
+  }
   const checks: Check[] = []
   const findings: Finding[] = []
   const eats = (line: AdaptedLine, child: string): boolean =>
@@ -65,6 +74,8 @@ interface Around {
   meetings: (food: string) => Exposure[]
   /** Swaps of an own bowl, by its children, worked out once. */
   apart: Map<string, { line: string; swap: string }[] | null>
+  /** The swap would be eaten without a heat that it needs. */
+  raw: (line: RecipeLine, swap: Swap) => boolean
 }
 
 function concernFinding(line: AdaptedLine, met: readonly Exposure[], around: Around): Finding | null {
@@ -190,8 +201,8 @@ const isTheDish = (line: RecipeLine, { title }: Pick<Recipe, 'title'>): boolean 
 
 /** Swaps whose foods list nothing that any child present must avoid; those that need a packet read say so. */
 function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix[] {
-  const { meetings } = around
-  const offers = clearSwaps(original, (food) => hardOf(meetings(food)).length > 0).flatMap((swap) => {
+  const { meetings, raw } = around
+  const offers = clearSwaps(original, (food) => hardOf(meetings(food)).length > 0, raw).flatMap((swap) => {
     if (line.swappedFrom && swap.parts.some((p) => p.food === line.food)) return []
     return [{ swap, open: swap.parts.flatMap((part) => gradedOf(meetings(part.food))) }]
   })
@@ -230,7 +241,7 @@ function apartFixes(touching: readonly Exposure[], around: Around): Fix[] {
 /** The swaps of the own bowl: one for every line that stops one of these children; null where one has none. */
 function apartSwaps(
   children: readonly string[],
-  { start, request, meetings }: Around,
+  { start, request, meetings, raw }: Around,
 ): { line: string; swap: string }[] | null {
   const inIt = new Set(children)
   const stops = (food: string): boolean => hardOf(meetings(food)).some((m) => inIt.has(m.child))
@@ -240,7 +251,7 @@ function apartSwaps(
   for (const line of start.recipe.lines.filter((l) => stops(l.food))) {
     if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
       continue
-    const swap = [...clearSwaps(line, stops)].sort((a, b) => open(a) - open(b))[0]
+    const swap = [...clearSwaps(line, stops, raw)].sort((a, b) => open(a) - open(b))[0]
     if (!swap) return null
     swaps.push({ line: line.id, swap: swap.id })
   }
@@ -254,7 +265,7 @@ function swapFix(
   { start, request }: Around,
 ): Fix {
   const { foods, recipe, people } = start
-  const all = scale(original.amount, factorBetween(recipe.serves, people.length)).amount
+  const all = scale(original.amount, ratio(making(recipe, people.length, request).factor)).amount
   const parts = applySwap(swap, all, original.unit)
   const names = parts.map((p) => foods.of(p.food).name).join(' and ')
   const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')
@@ -265,6 +276,7 @@ function swapFix(
     cost: [
       `${amounts} in all`,
       swap.effect,
+      ...(swap.method ? [swap.method] : []),
       ...(price ? [price] : []),
       ...(still.length > 0 ? [`still to read (${[...new Set(still)].join('; ')})`] : []),
     ].join(' · '),

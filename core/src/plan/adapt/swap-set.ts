@@ -9,6 +9,7 @@ import { swapOf, swapsFor, type Swap } from '../../food/swaps'
 import type { Recipe, RecipeLine } from '../../recipe/recipe'
 import type { Decision } from '../model/decision'
 import type { PlanStart } from '../model/draft'
+import { rawSwapsOf } from './cooked-swaps'
 import { hardOf, type Exposure } from './exposure'
 import type { SwapSet } from '../model/plan'
 
@@ -41,8 +42,9 @@ export function smallestSet(
   const fixed = start.recipe.lines
     .filter((l) => !hard.includes(l))
     .flatMap((l) => toRead([l.food], (food) => meetsAt(l.id, food)))
+  const raw = rawSwapsOf(start.recipe, start.foods)
   const best = search(
-    hard.map((l) => optionsFor(l, start.recipe, meetings)),
+    hard.map((l) => optionsFor(l, start.recipe, meetings, raw)),
     new Set(fixed),
   )
   const name = (id: string): string => foodName(start.foods.of(id))
@@ -65,8 +67,14 @@ const toRead = (foods: readonly string[], meetings: (food: string) => Exposure[]
   foods.filter((f) => meetings(f).some((m) => m.grade === 'stop' && m.meeting !== 'lists'))
 
 /** The swaps of a line that list nothing for anyone who must not have it. */
-export const clearSwaps = (line: RecipeLine, stops: (food: string) => boolean): Swap[] =>
-  swapsFor(line.food, line.role, line.unit).filter((s) => !s.parts.some((p) => stops(p.food)))
+export const clearSwaps = (
+  line: RecipeLine,
+  stops: (food: string) => boolean,
+  raw: (line: RecipeLine, swap: Swap) => boolean,
+): Swap[] =>
+  swapsFor(line.food, line.role, line.unit).filter(
+    (s) => !s.parts.some((p) => stops(p.food)) && !raw(line, s),
+  )
 
 /** What is not for savoury dishes is offered in one only where nothing else is. */
 function fitting(swaps: readonly Swap[], recipe: Recipe): readonly Swap[] {
@@ -75,8 +83,13 @@ function fitting(swaps: readonly Swap[], recipe: Recipe): readonly Swap[] {
   return fit.length > 0 ? fit : swaps
 }
 
-function optionsFor(line: RecipeLine, recipe: Recipe, meetings: (food: string) => Exposure[]): Option[] {
-  const clear = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0)
+function optionsFor(
+  line: RecipeLine,
+  recipe: Recipe,
+  meetings: (food: string) => Exposure[],
+  raw: (line: RecipeLine, swap: Swap) => boolean,
+): Option[] {
+  const clear = clearSwaps(line, (food) => hardOf(meetings(food)).length > 0, raw)
   const swaps = fitting(clear, recipe).map((swap): Option => ({
     decision: { kind: 'swap', line: line.id, swap: swap.id },
     stuck: false,

@@ -31,6 +31,9 @@ interface LineLike {
 const COOKED_BEFORE =
   /^(?!.*\b(?:not|un|half|part|lightly|to be)[ -]?cooked).*\b(?:ready |pre )?cooked(?! (?:later|in step))\b/i
 
+export const isCookedBefore = (prep: string | undefined): boolean =>
+  prep !== undefined && COOKED_BEFORE.test(prep)
+
 /** A line with what it is when it comes raw. Eggs and flour of other foods (a mix, a batter) count by their own kind. */
 export const stateLines = (lines: readonly LineLike[], foods: FoodBook): StateLine[] =>
   lines.map(({ line, food, name, role, prep }) => ({
@@ -39,7 +42,7 @@ export const stateLines = (lines: readonly LineLike[], foods: FoodBook): StateLi
     name,
     role,
     ...(prep && { prep }),
-    raw: prep && COOKED_BEFORE.test(prep) ? null : rawKindOf(foods.of(food)),
+    raw: isCookedBefore(prep) ? null : rawKindOf(foods.of(food)),
   }))
 
 export interface RecipeStates {
