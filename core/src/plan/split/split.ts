@@ -190,7 +190,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(byChildren && mode !== 'ADULT' && helps.length > 0 && { helps }),
     mode,
     n: isOnce(mode) ? able : mode === 'TURNS' ? (task.turns ?? able) : 1,
-    seconds: byAdult ? adultSeconds(task, able, used.length) : ovenSeconds(task, draft),
+    seconds: byAdult ? adultSeconds(task, able, used.length) : secondsOf(task, bowl, draft),
     place: task.place ?? 'table',
     ...(hazard && task.mode !== 'WAIT' && { hazard }),
     ...(adult && { adult }),
@@ -231,11 +231,21 @@ function chosenAdult(task: string, technique: Technique, request: PlanRequest): 
 const adultSeconds = (task: RecipeTask, able: number, lines: number): number =>
   Math.max(10, Math.round((task.seconds * (task.turns ?? Math.max(able, task.measures ? 2 * lines : 0))) / 2))
 
-/** In the oven it takes as long as all the oven loads together. */
-const ovenSeconds = (task: RecipeTask, { making }: Portioned): number =>
-  task.mode === 'WAIT' && task.place === 'oven' && making.oven
-    ? Math.round(ratio(making.oven.minutes).mul(60).valueOf())
-    : task.seconds
+/** What an adult sets up for a bowl takes at least so long, however little is in it. Source: common practice. */
+const LEAST_ADULT_SECONDS = 20
+
+/**
+ * In the oven it takes as long as all the oven loads together. The seconds of an adult's work are those of the whole recipe: what is parted into
+ * bowls is fried or chopped part by part, and takes no longer in all.
+ */
+function secondsOf(task: RecipeTask, bowl: Bowl, { making, bowls, people }: Portioned): number {
+  if (task.mode === 'WAIT' && task.place === 'oven' && making.oven)
+    return Math.round(ratio(making.oven.minutes).mul(60).valueOf())
+  const parted = task.mode === 'ADULT' && bowls.length > 1
+  if (!parted || isTogether({ mode: task.mode, place: task.place ?? 'table' })) return task.seconds
+  const share = Math.ceil((task.seconds * bowl.children.length) / people.length)
+  return Math.min(task.seconds, Math.max(LEAST_ADULT_SECONDS, share))
+}
 
 /** One finding for each step with heat or blades: who stands there. */
 function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanRequest): Finding[] {
