@@ -33,6 +33,8 @@ import { rosterRoutes } from './routes/roster'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { doorRoutes } from './routes/door'
+import { secondScreenRoutes } from './routes/table/second-screen'
+import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
 import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
@@ -114,6 +116,7 @@ function api(context: AppContext): express.Router {
     next()
   })
   router.use(doorRoutes(context))
+  router.use(showDoorRoutes(context))
   // Who is asking is settled before a body is read.
   router.use(settleWho(context.pool), express.json({ limit: '1mb', reviver: plainKeys }), shallow)
   router.use(tellsSetting(context))
@@ -130,6 +133,7 @@ function api(context: AppContext): express.Router {
     rotationRoutes(context),
     paperRoutes(context),
     liveRoutes(context),
+    secondScreenRoutes(context),
   )
   router.use('/devices', atLeast('helper'), deviceRoutes(context))
   router.use('/keeping', keepingRoutes(context))

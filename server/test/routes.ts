@@ -38,6 +38,8 @@ export const ROUTES: Route[] = [
      GET /sessions
      GET /sessions/{session}
      GET /sessions/{session}/events
+     POST /sessions/{session}/second-screen destroys
+     DELETE /sessions/{session}/second-screen destroys
      POST /sessions/{session}/events
      GET /sessions/{session}/live destroys
      POST /sessions/{session}/begun

@@ -23,6 +23,11 @@ export function makeRouter(): Router {
         meta: { open: true, title: 'Code of this device' },
       },
       {
+        path: '/show',
+        component: () => import('./table/show/SecondScreen.vue'),
+        meta: { open: true, title: 'For the children' },
+      },
+      {
         path: '/emergency',
         component: () => import('./table/EmergencyPage.vue'),
         meta: { open: true, title: 'Emergency' },

@@ -61,6 +61,14 @@ async function transaction<T>(
 export const inSetting = <T>(pool: pg.Pool, setting: string, work: (db: Db) => Promise<T>): Promise<T> =>
   transaction(pool, 'app.setting_id', setting, work)
 
+/** Runs work in which a policy lets through what has this key, and nothing else. */
+export const byKey = <T>(
+  pool: pg.Pool,
+  key: 'app.screen_code' | 'app.screen',
+  value: string,
+  work: (db: Db) => Promise<T>,
+): Promise<T> => transaction(pool, key, value, work)
+
 /** Runs work at the door: only the adult of this sign-in name can be seen. */
 export const asSignIn = <T>(pool: pg.Pool, signIn: string, work: (db: Db) => Promise<T>): Promise<T> =>
   transaction(pool, 'app.sign_in', signIn, work)

@@ -4,6 +4,7 @@ import type { TableEvent } from '@lea/core/session'
 import type { SessionInputs, StoredSession } from '@lea/core/setting'
 import { Fault } from '../fault'
 import { newsOf, tell } from '../live/table-feed'
+import { endScreens } from './second-screens'
 import type { Db } from './pool'
 
 interface SessionRow {
@@ -120,7 +121,9 @@ export async function finish(db: Db, id: string): Promise<void> {
     "update sessions set state = 'finished', version = version + 1 where id = $1 and state = 'cooking'",
     [id],
   )
-  if (rowCount === 1) await tell(db, id, 'session')
+  if (rowCount !== 1) return
+  await endScreens(db, id)
+  await tell(db, id, 'session')
 }
 
 /** A session that was ended by mistake goes on: an act of its own. @returns false where it is not over */

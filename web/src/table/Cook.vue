@@ -26,6 +26,7 @@ import GatePanel from './gates/GatePanel.vue'
 import IncidentSheet from './sheets/IncidentSheet.vue'
 import KeyHelp from './sheets/KeyHelp.vue'
 import MeanwhileList from './step/Meanwhile.vue'
+import SecondScreenSheet from './sheets/SecondScreenSheet.vue'
 import NoteSheet from './sheets/NoteSheet.vue'
 import TableSay from './step/TableSay.vue'
 import TableTop from '../parts/mats/TableTop.vue'
@@ -47,6 +48,7 @@ const incident = ref(false)
 const keyHelp = ref(false)
 const someoneCame = ref(false)
 const changing = ref(false)
+const screen = ref(false)
 async function arrive(guest: StoredGuest): Promise<void> {
   someoneCame.value = false
   refusal.value = (await session.arrive(guest)) ?? ''
@@ -268,6 +270,7 @@ const { on: keysOn } = useTableKeys({
         @next="go(1)"
         @done="done"
         @change="changing = true"
+        @screen="screen = true"
         @keys="keyHelp = true"
         @emergency="emergency = true"
         ><Timers ref="timer" :name="time.title" :offers="timers"
@@ -289,6 +292,7 @@ const { on: keysOn } = useTableKeys({
         @close="changing = false"
       />
       <GuestForm v-if="someoneCame" @add="arrive" @close="someoneCame = false" />
+      <SecondScreenSheet v-if="screen" :session="id" :bowl="bowl.id" @close="screen = false" />
       <KeyHelp v-if="keyHelp" v-model:on="keysOn" @close="keyHelp = false" />
     </template>
   </main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MonitorSmartphone } from '@lucide/vue'
 /** The lower edge of the table. On a phone what is tapped again and again, and what must be at hand, stays in view. */
 defineProps<{
   /** Whose turn it is; nobody's where the step has no turns left. */
@@ -10,7 +11,7 @@ defineProps<{
   /** Where the children's screen is. */
   show: string
 }>()
-const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; emergency: [] }>()
+const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; emergency: []; screen: [] }>()
 </script>
 
 <template>
@@ -21,6 +22,14 @@ const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; e
       <button type="button" class="btn btn-table" @click="emit('change')">a change</button>
       <button type="button" class="btn btn-table" @click="emit('keys')">keys</button>
       <RouterLink class="btn btn-table" :to="show">for the children</RouterLink>
+      <button
+        type="button"
+        class="btn btn-table"
+        aria-label="second screen for the children"
+        @click="emit('screen')"
+      >
+        <MonitorSmartphone class="size-6" aria-hidden="true" />
+      </button>
     </div>
     <div
       class="flex items-stretch gap-2 max-lg:sticky max-lg:bottom-0 max-lg:z-10 max-lg:border-t max-lg:border-line max-lg:bg-porcelain max-lg:p-2 lg:flex-1"

@@ -2,19 +2,16 @@
 /** Moments without a turn: now and next, a story's page, a word of home, guesses, a wait, all done. */
 import { ArrowRight, BookOpen, Check, Hourglass, Lightbulb } from '@lucide/vue'
 import { computed } from 'vue'
-import type { ShowMoment } from '@lea/core/session'
+import type { ShowFrame, ShowMoment } from '@lea/core/session'
 import MatPattern from '../../parts/mats/MatPattern.vue'
-import { useMats } from '../../parts/mats/useMats'
 import Picture from '../../parts/pictures/Picture.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
-import { useTable } from '../../stores/table/table'
 
 const props = defineProps<{
   moment: Exclude<ShowMoment, { kind: 'turn' } | { kind: 'wash' }>
   left: number | null
+  guesses: ShowFrame['guesses']
 }>()
-const table = useTable()
-const { matOf } = useMats()
 /** The picture of a wait is that of its place. */
 const WAITS: Record<string, string> = {
   oven: 'oven',
@@ -32,7 +29,7 @@ const WAITS: Record<string, string> = {
 }
 const by = computed(() => {
   const { moment } = props
-  return moment.kind === 'guess' ? Object.entries(table.state.guesses[moment.guess.id]?.by ?? {}) : []
+  return moment.kind === 'guess' ? (props.guesses[moment.guess.id]?.by ?? []) : []
 })
 /** What is left of the wait, as a disc: the angle in degrees. */
 const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
@@ -69,15 +66,15 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
           v-for="o in moment.guess.options"
           :key="o"
           class="grid min-h-[36vh] min-w-[16vw] content-start justify-items-center gap-3 rounded-patch border-4 p-3"
-          :class="table.state.guesses[moment.guess.id]?.truth === o ? 'border-ink bg-white' : 'border-line'"
+          :class="guesses[moment.guess.id]?.truth === o ? 'border-ink bg-white' : 'border-line'"
         >
           <span class="numeral text-[8vh] leading-none">{{ o }}</span>
           <span class="flex flex-wrap justify-center gap-2">
             <span
-              v-for="[child] in by.filter(([, says]) => says === o)"
-              :key="child"
+              v-for="(g, i) in by.filter(({ says }) => says === o)"
+              :key="i"
               class="size-[8vh] overflow-hidden rounded-patch border-2 border-ink"
-              ><MatPattern :mat="matOf(child)"
+              ><MatPattern :mat="g.who"
             /></span>
           </span>
         </li>

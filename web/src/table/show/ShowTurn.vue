@@ -1,36 +1,31 @@
 <script setup lang="ts">
 /** Whose turn it is and what to do, in pictures: tool, food, bowl; the strip, a big numeral, and the parts of the whole. */
 import { ArrowRight } from '@lucide/vue'
-import { computed } from 'vue'
-import type { ShowMoment, TableTask } from '@lea/core/session'
-import { partPicture } from '@lea/core/session'
+import type { ShowMoment, ShowRow } from '@lea/core/session'
 import MatPattern from '../../parts/mats/MatPattern.vue'
-import { useMats } from '../../parts/mats/useMats'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
 import ToolPicture from '../../parts/pictures/ToolPicture.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
-import CookStrip from '../step/CookStrip.vue'
+import ShowStrip from './ShowStrip.vue'
 
-const props = defineProps<{
+defineProps<{
   moment: Extract<ShowMoment, { kind: 'turn' }>
-  row: TableTask
-  child: string
-  next: readonly string[]
+  row: ShowRow
+  /** Numbers of mats. */
+  who: number
+  next: readonly number[]
 }>()
-const { matOf } = useMats()
-const picture = computed(() => partPicture(props.row.task, props.row.count))
-const any = computed(() => props.row.task.measured?.by === 'scoop' && props.row.task.measured.any)
 </script>
 
 <template>
   <div class="grid h-full w-full grid-rows-[auto_1fr_auto] gap-5" data-moment="turn">
     <div class="flex items-center justify-center gap-[4vw]">
       <span class="size-[24vh] overflow-hidden rounded-patch border-4 border-ink"
-        ><MatPattern :mat="matOf(child)"
+        ><MatPattern :mat="who"
       /></span>
       <MeasurePicture
-        v-if="row.scoop && !any"
+        v-if="row.scoop"
         class="h-[20vh] w-[24vh]"
         :size="row.scoop.size"
         :unit="row.scoop.unit"
@@ -48,17 +43,17 @@ const any = computed(() => props.row.task.measured?.by === 'scoop' && props.row.
     </div>
     <div class="flex items-center justify-center gap-[5vw]">
       <span class="numeral text-[26vh] leading-none" aria-live="polite">{{ row.count }}</span>
-      <PartPicture v-if="picture" :picture="picture" :size="150" bare lined />
+      <PartPicture v-if="row.picture" :picture="row.picture" :size="150" bare lined />
       <span class="ml-auto flex gap-3" aria-hidden="true">
         <span
           v-for="(c, i) in next"
           :key="`${c} ${i}`"
           class="overflow-hidden rounded-patch border-2 border-ink"
           :class="i === 0 ? 'size-[11vh]' : 'size-[8vh]'"
-          ><MatPattern :mat="matOf(c)"
+          ><MatPattern :mat="c"
         /></span>
       </span>
     </div>
-    <CookStrip :row="row" :mats="matOf" :names="() => ''" :active="false" />
+    <ShowStrip :row="row" />
   </div>
 </template>
