@@ -51,7 +51,7 @@ async function pdf(path: string): Promise<Read> {
 const nickname = (id: string): string => children.find((c) => c.id === id)?.nickname ?? '?'
 
 describe('every paper', () => {
-  it.each(['run', 'allergens', 'jobs', 'words', 'shopping', 'labels', 'record'])(
+  it.each(['before', 'run', 'allergens', 'jobs', 'words', 'shopping', 'labels', 'record'])(
     '%s is there, and can be read',
     async (name) => {
       const { text, pages } = await pdf(`${name}.pdf`)

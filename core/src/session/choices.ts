@@ -12,7 +12,7 @@ export interface TableChoice {
 }
 
 /** What is chosen in a step by those at one bowl. @param children of the bowl */
-export const choicesAt = (
+export const tableChoices = (
   plan: Plan,
   state: Pick<TableState, 'took'>,
   step: string,

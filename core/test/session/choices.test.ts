@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../src/plan/compile'
 import { choiceRows } from '../../src/plan/view/choice-rows'
-import { choicesAt, tookWith } from '../../src/session/choices'
+import { tableChoices, tookWith } from '../../src/session/choices'
 import type { TableEvent } from '../../src/session/event'
 import { carriedOf } from '../../src/session/progress'
 import { sessionRecord } from '../../src/session/record'
@@ -27,13 +27,13 @@ const took = (n: number, who: string, lines: string[]): TableEvent => ({
 
 describe('choosing at the table', () => {
   it('offers each what its card lets it have, at the step where it is asked, and nowhere else', () => {
-    const [choice] = choicesAt(plan, replay([]), 'choose', ['idris', 'maren'])
+    const [choice] = tableChoices(plan, replay([]), 'choose', ['idris', 'maren'])
     expect(choice?.children.map((c) => c.child)).toEqual(['idris', 'maren'])
     expect(choice?.children[0]?.may).not.toContain('cheese')
     expect(choice?.children[1]?.may).toContain('cheese')
     expect(choice?.children[0]?.took).toBeNull()
     for (const { step } of plan.schedule.filter((s) => s.step !== 'choose'))
-      expect(choicesAt(plan, replay([]), step, ['maren'])).toEqual([])
+      expect(tableChoices(plan, replay([]), step, ['maren'])).toEqual([])
   })
   it('a tap takes and puts back; more than it may take puts back the first', () => {
     expect(tookWith([], 'rice', 2)).toEqual(['rice'])

@@ -62,7 +62,7 @@ export const inSetting = <T>(pool: pg.Pool, setting: string, work: (db: Db) => P
   transaction(pool, 'app.setting_id', setting, work)
 
 /** Runs work in which a policy lets through what has this key, and nothing else. */
-export const byKey = <T>(
+export const withScreenKey = <T>(
   pool: pg.Pool,
   key: 'app.screen_code' | 'app.screen',
   value: string,

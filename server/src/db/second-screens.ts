@@ -1,6 +1,6 @@
 /** Second screens for the children: one code a table and bowl, for as long as that table is at work. */
 import type { Pool } from 'pg'
-import { byKey, type Db } from './pool'
+import { withScreenKey, type Db } from './pool'
 
 export interface SecondScreen {
   id: string
@@ -40,8 +40,8 @@ const found = async (db: Db, where: string, value: string): Promise<SecondScreen
 
 /** The screen that a code opens; null where it opens none. */
 export const screenOfCode = (pool: Pool, codeHash: string): Promise<SecondScreen | null> =>
-  byKey(pool, 'app.screen_code', codeHash, (db) => found(db, 'code_hash', codeHash))
+  withScreenKey(pool, 'app.screen_code', codeHash, (db) => found(db, 'code_hash', codeHash))
 
 /** The screen of an id, while it lasts. */
 export const screenOfId = (pool: Pool, id: string): Promise<SecondScreen | null> =>
-  byKey(pool, 'app.screen', id, (db) => found(db, 'id', id))
+  withScreenKey(pool, 'app.screen', id, (db) => found(db, 'id', id))

@@ -22,6 +22,7 @@ import { shoppingPaper } from '../papers/shopping'
 import { shoppingCsv } from '../papers/shopping-csv'
 import { isUuid } from '../uuid'
 import { zoneOf } from '../zone'
+import { beforePaper } from '../papers/before-paper'
 import { requestOf } from '../plan/request-of'
 import { findSession } from './find-session'
 import { queryText } from '../query'
@@ -126,6 +127,7 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
 }
 
 const PAPERS = {
+  before: ({ paper }: Loaded) => beforePaper(paper),
   run: ({ paper }: Loaded) => runSheet(paper),
   allergens: ({ paper }: Loaded) => allergenSheet(paper),
   jobs: ({ paper }: Loaded) => jobCardsPaper(paper),

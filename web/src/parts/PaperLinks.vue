@@ -8,6 +8,7 @@ const auth = useAuthStore()
 const size = useLocalStorage('lea-paper', 'A4')
 const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
 const PAPERS = [
+  ['before', 'to send before the day'],
   ['run', 'run sheet'],
   ['allergens', 'who must not have what'],
   ['jobs', 'job cards'],

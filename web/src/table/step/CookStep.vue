@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import { choicesAt, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
+import { tableChoices, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
 import { useMats } from '../../parts/mats/useMats'
@@ -31,7 +31,7 @@ const helps = computed(() =>
 const choices = computed(() => {
   const task = props.tasks[0]?.task
   const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
-  return session.plan && task && bowl ? choicesAt(session.plan, table.state, task.step, bowl.children) : []
+  return session.plan && task && bowl ? tableChoices(session.plan, table.state, task.step, bowl.children) : []
 })
 /** The amount so far in parts of a whole. */
 const picture = computed(() => (props.shown ? partPicture(props.shown.task, props.shown.count) : null))
