@@ -2,17 +2,21 @@
  * Which free choices are each child's own: what one takes goes into no other's portion, so that a food which one child must not have may
  * stand there for the others. Where it is mixed into what all eat, it is no choice of one child, and is judged as every line.
  */
-import { isOnce, type FreeChoice, type Recipe, type RecipeStep } from './recipe'
+import { isOnce, type FreeChoice, type Recipe, type RecipeStep, type RecipeTask } from './recipe'
 
-/** What makes one food of several. */
+/** What makes one food of several, whoever does it. */
 const MIXES: readonly string[] = [
   ...(['stir', 'mash', 'knead', 'rub-in', 'whisk', 'fold', 'sieve', 'toss-coat'] as const),
   ...(['electric-mixer', 'blender-button', 'shake-jar', 'use-hob', 'deep-fry', 'drain-hot'] as const),
 ]
+/** What puts one food onto or into another: where all do it in turn, or an adult does, onto what all eat of. */
+const COMBINES: readonly string[] = [
+  ...(['sprinkle', 'spread', 'arrange', 'brush-glaze', 'pour-liquid', 'pour-dry', 'fill-cases'] as const),
+  ...(['roll-wrap', 'thread-skewer', 'squeeze-juice'] as const),
+]
 /** By these everybody has a part of its own: a spoon into the own pot, a piece, a stick, a roll. */
 const PARTS: readonly string[] = [
-  ...(['serve-self', 'fill-cases', 'shape', 'thread-skewer', 'roll-wrap', 'cut-cutter'] as const),
-  ...(['roll-out', 'spread', 'arrange', 'scoop-out'] as const),
+  ...(['serve-self', 'fill-cases', 'shape', 'thread-skewer', 'roll-wrap', 'cut-cutter', 'roll-out'] as const),
 ]
 
 /** Each child's own, at the step or before it. */
@@ -22,23 +26,37 @@ const isParted = (recipe: Recipe, at: number, choice: FreeChoice): boolean =>
     .some((s) => s.tasks.some((t) => isOnce(t.mode) && PARTS.includes(t.technique))) ||
   recipe.lines.every((l) => l.each === true || l.byEye !== undefined || choice.lines.includes(l.id))
 
+/** What is done here with the food of the choice makes it everybody's. */
+const isForAll = (t: RecipeTask): boolean =>
+  MIXES.includes(t.technique) || (!t.measures && !isOnce(t.mode) && COMBINES.includes(t.technique))
+
 /**
- * The choices of a recipe in which each child takes for itself.
- * @returns those after whose first step nothing is mixed for all, and each mixes only what is its own
+ * The choices of a recipe in which each child takes for itself. Where the recipe does not show it, a choice is none: it is judged as every line.
+ * @returns those that are taken onto or into what is each child's own, and after whose first step nothing is mixed or put together for all
  */
 export const ownChoices = (recipe: Recipe): FreeChoice[] =>
   (recipe.choices ?? []).filter((choice) => {
     const first = recipe.steps.findIndex((s) => usesOf(choice, s) > 0)
     if (first < 0 || choice.lines.length < 2) return false
-    return recipe.steps.every(
-      (step, at) =>
-        at < first ||
-        step.tasks.every(
-          (t) =>
-            t.mode === 'WAIT' ||
-            !MIXES.includes(t.technique) ||
-            (isOnce(t.mode) && isParted(recipe, at, choice)),
-        ),
+    const asked = choiceStep(choice, recipe)
+    const taken = recipe.steps.some(
+      (s, at) =>
+        (s === asked || usesOf(choice, s) > 0) &&
+        isParted(recipe, at, choice) &&
+        s.tasks.some((t) => isOnce(t.mode)),
+    )
+    return (
+      taken &&
+      recipe.steps.every(
+        (step, at) =>
+          at < first ||
+          step.tasks.every(
+            (t) =>
+              t.mode === 'WAIT' ||
+              !isForAll(t) ||
+              (isParted(recipe, at, choice) && (isOnce(t.mode) || !MIXES.includes(t.technique))),
+          ),
+      )
     )
   })
 

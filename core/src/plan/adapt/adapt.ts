@@ -21,7 +21,7 @@ import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import { decidedLines, decisionOn } from './decided-lines'
-import { offersOf, passedBy } from './offers'
+import { offersOf, passedBy, passedWords } from './offers'
 import { clearSwaps, smallestSet } from './swap-set'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
 
@@ -140,7 +140,7 @@ function sentence(name: string, touching: readonly Exposure[]): string {
       return `${concernName(t.about)} (${level})`
     })
     const apart = own.every((t) => t.passed)
-      ? ', is not offered it: a spoon of its own, hands washed after'
+      ? passedWords(own)
       : own.every((t) => t.contact)
         ? ', eats from the own bowl: own tools, mixed first, soap and water between'
         : ''

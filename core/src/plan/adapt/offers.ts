@@ -43,6 +43,15 @@ const KEEPS: Record<ExposureKind, string> = {
   nothing: '',
 }
 
+/** What is said of a child that is not offered a food. @param met of one child */
+export function passedWords(met: readonly Exposure[]): string {
+  if (met.some((m) => m.meeting === 'lists' && m.level !== undefined))
+    return ', is not offered it: a spoon of its own, hands washed after'
+  return met.some((m) => m.meeting === 'ask')
+    ? ', is not offered it until its packet is read'
+    : ', is not offered it'
+}
+
 /** The same for a child who is not offered it: it only sits near. What is for the whole table to be without stays as it is. */
 export function passedBy(met: Exposure): Exposure {
   if (met.grade === null || isForTheTable(met)) return met

@@ -32,7 +32,7 @@ export function withAgeOffers(
     if (!before || f.grade !== 'stop' || f.touches.length === 0) return f
     const not = new Map(before)
     for (const t of f.touches)
-      not.set(t.child, f.rule === 'shape' ? 'in this form not at its age' : 'not at its age')
+      not.set(t.child, f.rule === 'shape' ? 'not yet in this form' : 'not at this age')
     if (not.size >= people.length) return f
     now.set(line, not)
     const whom = [...new Set(f.touches.map((t) => t.child))]
@@ -55,7 +55,8 @@ export function choicesOf(draft: Adapted, offers: Offers, request: PlanRequest):
   return ownChoices(draft.recipe).flatMap((choice): PlanChoice[] => {
     const step = choiceStep(choice, draft.recipe)
     const lines = choice.lines.filter((l) => offers.has(l) && !taken.has(l))
-    if (!step || lines.length < 2) return []
+    // Where one food is left, it is a choice to take of it or not.
+    if (!step || lines.length === 0) return []
     for (const l of lines) taken.add(l)
     const names = lines.map((id) => {
       const here = draft.lines.filter((l) => l.line === id)

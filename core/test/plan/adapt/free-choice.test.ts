@@ -51,7 +51,16 @@ describe('what a child is offered', () => {
   })
   it('a dislike keeps nobody from being asked; a diet is not held up to', () => {
     expect(offer(planOf(of(kids(6, milk('preference')))), 'c0')?.lines).toContain('cheese')
-    expect(offer(planOf(of(kids(6, { diets: ['vegan'] }))), 'c0')?.lines).not.toContain('cheese')
+    const vegan = planOf(of(kids(6, { diets: ['vegan'] })))
+    expect(offer(vegan, 'c0')?.lines).not.toContain('cheese')
+    expect(vegan.findings.find((f) => f.subject.line === 'cheese')?.says).toMatch(
+      /\(diet\), is not offered it\.$/,
+    )
+    // Rennet: its packet decides.
+    const halal = planOf(of(kids(6, { diets: ['halal'] })))
+    expect(halal.findings.find((f) => f.subject.line === 'cheese')?.says).toContain(
+      'until its packet is read',
+    )
   })
   it('a form that is too early for one is not offered to it, and stands for the others', () => {
     const recipe: Recipe = {
@@ -130,6 +139,33 @@ describe('what a child is offered', () => {
   })
 })
 
+describe('a choice of which one food is left', () => {
+  it('is a choice still: who must not have it is not offered it, and that is in the plan', () => {
+    const recipe: Recipe = {
+      ...SOUP,
+      choices: [{ id: 'top', what: 'on top', lines: ['cheese', 'beet'], take: 1, step: 'choose' }],
+    }
+    const decisions: Decision[] = [{ kind: 'leave-out', line: 'beet' }]
+    const plan = planOf(of(kids(4, milk('allergy-strict')), { recipe, decisions }))
+    expect(plan.choices?.[0]?.lines.map((l) => l.line)).toEqual(['cheese'])
+    expect(offer(plan, 'c0')?.lines).toEqual([])
+    expect(plan.findings.some((f) => f.rule === 'no-choice' && f.grade === 'adult')).toBe(true)
+  })
+  it('the checker refuses a plan in which somebody eats of what only stands near', () => {
+    const r = of(kids(4, milk('allergy-strict')))
+    const plan = compile(r)
+    const { choices: _, ...without } = plan
+    expect(breaches(without, r).some((b) => b.includes('near it only'))).toBe(true)
+    const offers = plan.choices?.map((c) => ({
+      ...c,
+      offers: c.offers.map((o) => (o.child === 'c0' ? { ...o, lines: [...o.lines, 'cheese'] } : o)),
+    }))
+    expect(breaches({ ...plan, choices: offers ?? [] }, r).some((b) => b.includes('against its card'))).toBe(
+      true,
+    )
+  })
+})
+
 describe('a choice that is mixed for all', () => {
   const stirred: Recipe = {
     ...SOUP,
@@ -155,6 +191,38 @@ describe('a choice that is mixed for all', () => {
     expect(openStops(plan).map((f) => f.subject.line)).toContain('cheese')
     expect(plan.choices).toBeUndefined()
   })
+  it.each(['sprinkle', 'arrange', 'spread', 'pour-dry', 'brush-glaze'])(
+    'what all %s onto one base, in turn or each, is no choice of one child',
+    (technique) => {
+      for (const mode of ['TURNS', 'EACH', 'ADULT'] as const) {
+        const tray: Recipe = {
+          ...SOUP,
+          steps: SOUP.steps.map((s) =>
+            s.id === 'choose' ? { ...s, tasks: [{ technique, mode, seconds: 20 }] } : s,
+          ),
+        }
+        expect([mode, ownChoices(tray)]).toEqual([mode, []])
+        // On a piece of one's own it is one, where each does it.
+        const own: Recipe = {
+          ...tray,
+          steps: tray.steps.flatMap((s) =>
+            s.id === 'choose'
+              ? [
+                  {
+                    ...s,
+                    id: 'piece',
+                    uses: [],
+                    tasks: [{ technique: 'shape', mode: 'EACH' as const, seconds: 60 }],
+                  },
+                  s,
+                ]
+              : [s],
+          ),
+        }
+        if (mode === 'EACH') expect(ownChoices(own).length).toBe(1)
+      }
+    },
+  )
   it.each(['stir', 'mash', 'knead', 'fold', 'whisk', 'rub-in'])(
     '%s of one bowl by each child in turn mixes too',
     (technique) => {
