@@ -102,6 +102,8 @@ test('a card that is changed elsewhere stops the table, until the plan knows it'
 test('a code opens the pictures of the table on a device that nobody signed in on: it follows at once, and ends with the session', async ({
   browser,
 }) => {
+  // Twenty seconds at the tap, and the moments before a turn at their own pace.
+  test.setTimeout(300_000)
   const [table, screen] = await Promise.all(
     [0, 1].map(async () => (await newContext(browser, { viewport: { width: 1280, height: 800 } })).newPage()),
   )
