@@ -1,63 +1,43 @@
-/** Free choice: each child is offered what its card and its age let it have; so much is laid out and bought as will be taken. */
+/** Free choice: each child is offered what its card and its age let it have, where what it takes is its own. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ratio } from '../../../src/amount/ratio'
-import { gradeOf, meet } from '../../../src/food/concerns'
-import { foodBook } from '../../../src/food/own-foods'
 import { breaches } from '../../../src/plan/check/check'
-import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { compile, openStops } from '../../../src/plan/compile'
 import type { Decision } from '../../../src/plan/model/decision'
 import type { Plan } from '../../../src/plan/model/plan'
-import type { PlanChild, PlanRequest } from '../../../src/plan/model/request'
+import type { PlanChild } from '../../../src/plan/model/request'
 import { ownChoices } from '../../../src/recipe/own-choices'
 import type { Recipe } from '../../../src/recipe/recipe'
-import { child, recipeOf, request } from '../../group'
-
-const SOUP = recipeOf('soup-of-my-own')
-const LEVELS = ['allergy-strict', 'anaphylaxis-risk', 'intolerance', 'preference'] as const
-const planOf = (r: PlanRequest): Plan => {
-  const plan = compile(r)
-  expect(breaches(plan, r)).toEqual([])
-  expect(planFault(plan)).toBeNull()
-  return plan
-}
-const kids = (n: number, more: Partial<PlanChild> = {}): PlanChild[] =>
-  Array.from({ length: n }, (_, i) => child(`c${i}`, 50 + i, i === 0 ? more : {}))
-const of = (people: PlanChild[], more: Partial<PlanRequest> = {}): PlanRequest =>
-  request(people, { recipe: SOUP, ...more })
-const offer = (plan: Plan, who: string) => plan.choices?.[0]?.offers.find((o) => o.child === who)
-const milk = (level: (typeof LEVELS)[number]): Partial<PlanChild> => ({
-  concerns: [{ allergen: 'milk', level }],
-})
+import { child, recipeOf } from '../../group'
+import { SOUP, milkCard, offerTo, soundPlan, soupFor, soupKids } from './choosing'
 
 describe('what a child is offered', () => {
   it('is all but what its card forbids: one child’s cheese stops nobody', () => {
-    const plan = planOf(of(kids(6, milk('allergy-strict'))))
+    const plan = soundPlan(soupFor(soupKids(6, milkCard('allergy-strict'))))
     const at = (f: { subject: { line?: string } }): boolean => f.subject.line === 'cheese'
     expect(openStops(plan).filter(at)).toEqual([])
-    expect(offer(plan, 'c0')?.lines).not.toContain('cheese')
-    expect(offer(plan, 'c0')?.not).toEqual([
+    expect(offerTo(plan, 'c0')?.lines).not.toContain('cheese')
+    expect(offerTo(plan, 'c0')?.not).toEqual([
       { line: 'cheese', why: expect.stringContaining('milk') as string },
     ])
-    expect(offer(plan, 'c1')?.lines).toContain('cheese')
+    expect(offerTo(plan, 'c1')?.lines).toContain('cheese')
     const found = plan.findings.find(at)
     expect(found?.grade).toBe('adult')
     expect(found?.says).toContain('{{c0}}: milk (allergy, no traces), is not offered it')
   })
   it('never brings to the table what may not be in the room, nor what nobody has read for it', () => {
-    const plan = planOf(of(kids(6, milk('anaphylaxis-risk'))))
+    const plan = soundPlan(soupFor(soupKids(6, milkCard('anaphylaxis-risk'))))
     expect(openStops(plan).map((f) => f.subject.line)).toContain('cheese')
   })
   it('a dislike keeps nobody from being asked; a diet is not held up to', () => {
-    expect(offer(planOf(of(kids(6, milk('preference')))), 'c0')?.lines).toContain('cheese')
-    const vegan = planOf(of(kids(6, { diets: ['vegan'] })))
-    expect(offer(vegan, 'c0')?.lines).not.toContain('cheese')
+    expect(offerTo(soundPlan(soupFor(soupKids(6, milkCard('preference')))), 'c0')?.lines).toContain('cheese')
+    const vegan = soundPlan(soupFor(soupKids(6, { diets: ['vegan'] })))
+    expect(offerTo(vegan, 'c0')?.lines).not.toContain('cheese')
     expect(vegan.findings.find((f) => f.subject.line === 'cheese')?.says).toMatch(
       /\(diet\), is not offered it\.$/,
     )
     // Rennet: its packet decides.
-    const halal = planOf(of(kids(6, { diets: ['halal'] })))
+    const halal = soundPlan(soupFor(soupKids(6, { diets: ['halal'] })))
     expect(halal.findings.find((f) => f.subject.line === 'cheese')?.says).toContain(
       'until its packet is read',
     )
@@ -67,19 +47,19 @@ describe('what a child is offered', () => {
       ...SOUP,
       lines: SOUP.lines.map((l) => (l.id === 'carrot' ? { ...l, prep: 'in sticks', shape: 'BATON' } : l)),
     }
-    const r = of([child('small', 30), ...kids(5)], { recipe })
-    const plan = planOf(r)
+    const r = soupFor([child('small', 30), ...soupKids(5)], { recipe })
+    const plan = soundPlan(r)
     const at = plan.findings.filter((f) => f.subject.line === 'carrot' && f.rule === 'shape')
     expect(at.map((f) => f.grade)).toEqual(['adult'])
-    expect(offer(plan, 'small')?.lines).not.toContain('carrot')
-    expect(offer(plan, 'c1')?.lines).toContain('carrot')
+    expect(offerTo(plan, 'small')?.lines).not.toContain('carrot')
+    expect(offerTo(plan, 'c1')?.lines).toContain('carrot')
     // Among small ones alone nobody could take it: a stop.
-    const all = planOf(of([child('a', 30), child('b', 31)], { recipe }))
+    const all = soundPlan(soupFor([child('a', 30), child('b', 31)], { recipe }))
     expect(openStops(all).some((f) => f.subject.line === 'carrot')).toBe(true)
   })
   it('two at once for who is two, and nothing of health in the note for the table', () => {
-    const plan = planOf(of([child('small', 30), ...kids(5, milk('allergy-strict'))]))
-    expect(offer(plan, 'small')?.atOnce).toBe(2)
+    const plan = soundPlan(soupFor([child('small', 30), ...soupKids(5, milkCard('allergy-strict'))]))
+    expect(offerTo(plan, 'small')?.atOnce).toBe(2)
     const note = plan.watch.find((w) => w.step === 'choose' && w.says.startsWith('Free choice'))
     expect(note?.about.kind).toBe('work')
     expect(note?.says).toContain('Fewer at once, 2, for {{small}}')
@@ -90,9 +70,9 @@ describe('what a child is offered', () => {
       ...SOUP,
       choices: [{ id: 'top', what: 'on top', lines: ['cheese', 'beet'], take: 1, step: 'choose' }],
     }
-    const none = planOf(
-      of(
-        kids(4, {
+    const none = soundPlan(
+      soupFor(
+        soupKids(4, {
           concerns: [
             { allergen: 'milk', level: 'allergy-strict' },
             { allergen: 'beetroot', level: 'allergy-strict' },
@@ -104,7 +84,7 @@ describe('what a child is offered', () => {
     expect(none.findings.find((f) => f.rule === 'no-choice')?.says).toContain(
       'nothing of it may be offered to {{c0}}',
     )
-    const one = planOf(of(kids(4, milk('allergy-strict')), { recipe }))
+    const one = soundPlan(soupFor(soupKids(4, milkCard('allergy-strict')), { recipe }))
     expect(one.findings.find((f) => f.rule === 'no-choice')?.grade).toBe('know')
   })
 
@@ -112,7 +92,7 @@ describe('what a child is offered', () => {
     const forms = ['BATON', 'GRATE', 'SLICE', 'COIN', undefined]
     const youngest = fc.integer({ min: 12, max: 70 })
     const ofAge = (recipe: Recipe, people: PlanChild[]): Plan =>
-      compile(of(people, { recipe, effort: 'sketch' }))
+      compile(soupFor(people, { recipe, effort: 'sketch' }))
     fc.assert(
       fc.property(
         youngest,
@@ -146,13 +126,13 @@ describe('a choice of which one food is left', () => {
       choices: [{ id: 'top', what: 'on top', lines: ['cheese', 'beet'], take: 1, step: 'choose' }],
     }
     const decisions: Decision[] = [{ kind: 'leave-out', line: 'beet' }]
-    const plan = planOf(of(kids(4, milk('allergy-strict')), { recipe, decisions }))
+    const plan = soundPlan(soupFor(soupKids(4, milkCard('allergy-strict')), { recipe, decisions }))
     expect(plan.choices?.[0]?.lines.map((l) => l.line)).toEqual(['cheese'])
-    expect(offer(plan, 'c0')?.lines).toEqual([])
+    expect(offerTo(plan, 'c0')?.lines).toEqual([])
     expect(plan.findings.some((f) => f.rule === 'no-choice' && f.grade === 'adult')).toBe(true)
   })
   it('the checker refuses a plan in which somebody eats of what only stands near', () => {
-    const r = of(kids(4, milk('allergy-strict')))
+    const r = soupFor(soupKids(4, milkCard('allergy-strict')))
     const plan = compile(r)
     const { choices: _, ...without } = plan
     expect(breaches(without, r).some((b) => b.includes('near it only'))).toBe(true)
@@ -187,7 +167,7 @@ describe('a choice that is mixed for all', () => {
     expect(ownChoices(stirred)).toEqual([])
   })
   it('stops as every line does', () => {
-    const plan = planOf(of(kids(6, milk('allergy-strict')), { recipe: stirred }))
+    const plan = soundPlan(soupFor(soupKids(6, milkCard('allergy-strict')), { recipe: stirred }))
     expect(openStops(plan).map((f) => f.subject.line)).toContain('cheese')
     expect(plan.choices).toBeUndefined()
   })
@@ -244,104 +224,4 @@ describe('a choice that is mixed for all', () => {
       expect(ownChoices(shared)).toEqual([])
     },
   )
-})
-
-describe('how much', () => {
-  const takes = (who: string, lines: string[]): Decision => ({
-    kind: 'chooses',
-    choice: 'inside',
-    child: who,
-    lines,
-  })
-  it('each takes as many as it may, and every food about as often', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 1, max: 24 }), (n) => {
-        const plan = planOf(of(kids(n)))
-        const offers = plan.choices?.[0]?.offers ?? []
-        for (const o of offers) expect(o.picks.length).toBe(4)
-        const times =
-          SOUP.choices?.[0]?.lines.map((l) => offers.filter((o) => o.picks.includes(l)).length) ?? []
-        expect(Math.max(...times) - Math.min(...times)).toBeLessThanOrEqual(1)
-      }),
-      { numRuns: 24 },
-    )
-  })
-  it('who settled has what it said, and no more is laid out for the others', () => {
-    const people = kids(6)
-    const decisions = people.map((p, i) => takes(p.id, i < 2 ? ['beet', 'corn'] : ['corn']))
-    const plan = planOf(of(people, { decisions }))
-    const lines = plan.bowls.flatMap((b) => b.lines)
-    expect(lines.find((l) => l.line === 'beet')?.takers).toEqual({ n: 2, of: 6 })
-    expect(lines.find((l) => l.line === 'beet')?.text).toBe('4 tbsp')
-    expect(lines.find((l) => l.line === 'corn')?.takers?.n).toBe(6)
-    expect(lines.some((l) => l.line === 'spinach')).toBe(false)
-    expect(plan.shopping.some((s) => s.food === 'spinach')).toBe(false)
-    expect(plan.tasks.some((t) => t.step === 'tear')).toBe(false)
-    expect(plan.ineffective).toEqual([])
-  })
-  it('what it may not have is not given by saying so', () => {
-    const plan = planOf(of(kids(6, milk('allergy-strict')), { decisions: [takes('c0', ['cheese', 'beet'])] }))
-    expect(offer(plan, 'c0')?.picks).toEqual(['beet'])
-    expect(plan.ineffective.length).toBe(1)
-  })
-  it('what a child prepares for itself it prepares of what it takes', () => {
-    const plan = planOf(of(kids(12)))
-    const tear = plan.tasks.find((t) => t.step === 'tear')
-    const takers = plan.choices?.[0]?.offers.filter((o) => o.picks.includes('spinach')).map((o) => o.child)
-    expect(tear?.forms.flatMap((f) => f.children).sort()).toEqual([...(takers ?? [])].sort())
-    expect(takers?.length).toBeLessThan(9)
-  })
-  it('in drawn groups: bought is what is laid out and what lies beside own pots; nobody is dealt what its card forbids', () => {
-    const foods = foodBook()
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 16 }),
-        fc.constantFrom('together', 'groups', 'own'),
-        fc.array(
-          fc.tuple(
-            fc.nat(15),
-            fc.constantFrom('milk', 'beetroot', 'wheat', 'celery', 'vegan'),
-            fc.constantFrom(...LEVELS),
-          ),
-          { maxLength: 5 },
-        ),
-        fc.array(fc.tuple(fc.nat(15), fc.subarray(SOUP.choices?.[0]?.lines ?? [])), { maxLength: 6 }),
-        fc.constantFrom(14, 30, 44),
-        (n, grouping, cards, said, youngest) => {
-          const people = Array.from({ length: n }, (_, i) => child(`c${i}`, youngest + i * 3))
-          for (const [i, what, level] of cards) {
-            const p = people[i]
-            if (!p) continue
-            if (what === 'vegan') p.diets = ['vegan']
-            else p.concerns.push({ allergen: what, level })
-          }
-          const base = of(people)
-          const r = {
-            ...base,
-            rules: { ...base.rules, grouping, groupSize: 4 },
-            decisions: said.flatMap(([i, lines]) => (people[i] ? [takes(`c${i}`, lines)] : [])),
-          } as PlanRequest
-          const plan = planOf(r)
-          for (const o of plan.choices?.[0]?.offers ?? []) {
-            const card = people.find((p) => p.id === o.child)
-            for (const id of o.lines) {
-              const food = foods.of(SOUP.lines.find((l) => l.id === id)?.food ?? '')
-              for (const c of card?.concerns ?? [])
-                expect(gradeOf(meet(c.allergen, food), c)).not.toBe('stop')
-            }
-          }
-          for (const { line, food } of plan.choices?.[0]?.lines ?? []) {
-            const laid = plan.bowls.flatMap((b) => b.lines.filter((l) => l.line === line))
-            const sum = laid.reduce((all, l) => all.add(l.amount), ratio(0))
-            const bought = plan.shopping.find((s) => s.food === food)
-            if (laid[0]?.unit === 'item')
-              expect(ratio(bought?.amount ?? '0').compare(sum)).toBeGreaterThanOrEqual(0)
-            else if (grouping !== 'own') expect(sum.equals(ratio(bought?.amount ?? '0'))).toBe(true)
-            else expect(ratio(bought?.amount ?? '0').compare(sum)).toBeGreaterThanOrEqual(0)
-          }
-        },
-      ),
-      { numRuns: 30 },
-    )
-  })
 })
