@@ -101,8 +101,8 @@ const NEAR: Readonly<Record<string, readonly string[]>> = {
 function fittingSwaps(food: string, role: string, unit: string): Swap[] {
   const can = (BY_FOOD.get(food) ?? []).filter((s) => inTable(s, 1, unit) !== null)
   const of = (r: string): Swap[] => can.filter((s) => s.roles.includes(r))
-  const role_ = [role, ...(NEAR[role] ?? [])].find((r) => of(r).length > 0)
-  const fits = of(role_ ?? role)
+  const nearest = [role, ...(NEAR[role] ?? [])].find((r) => of(r).length > 0)
+  const fits = of(nearest ?? role)
     // A row that measures as the line does comes before one that is reached by the food's weight.
     .sort((a, b) => Number(!isPlain(a, unit)) - Number(!isPlain(b, unit)))
   // The same foods may stand in by a cup and by weight: the first row that fits speaks.

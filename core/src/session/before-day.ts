@@ -11,7 +11,7 @@ import { preparationText } from '../food/by-age/choking'
 import type { Concern } from '../food/concern'
 import type { Plan } from '../plan/model/plan'
 import { holdsOf } from '../recipe/features'
-import type { Recipe } from '../recipe/recipe'
+import type { Recipe, RecipeLine } from '../recipe/recipe'
 
 export interface BeforeSheet {
   title: string
@@ -54,25 +54,29 @@ export function beforeSheet(
   foods: FoodBook,
   cards: readonly Pick<Concern, 'allergen' | 'level'>[],
 ): BeforeSheet {
-  const lines = plan.bowls.flatMap((b) => b.lines)
-  const chosen = new Set((plan.choices ?? []).flatMap((c) => c.lines.map((l) => l.line)))
-  const choose = (plan.choices ?? []).map((c) => ({
-    says:
-      c.take === 1
-        ? 'Choose one of these, with your child'
-        : `Choose up to ${c.take} of these, with your child`,
-    foods: c.lines.flatMap(({ line, food }) => bringOf(line, food, recipe, foods)),
-  }))
-  const own = [
-    ...new Map(lines.filter((l) => l.each && !chosen.has(l.line)).map((l) => [l.line, l])).values(),
-  ]
+  const chosen = new Set<RecipeLine>()
+  const choose = (plan.choices ?? []).map((c) => {
+    // What a swap brought beside the first food has the food in its id.
+    const lines = c.lines.flatMap(({ line }) =>
+      recipe.lines.filter((l) => l.id === line || l.id === `${line}-${l.food}`),
+    )
+    for (const line of lines) chosen.add(line)
+    return {
+      says:
+        c.take === 1
+          ? 'Choose one of these, with your child'
+          : `Choose up to ${c.take} of these, with your child`,
+      foods: lines.map((l) => bringOf(l, recipe, foods)),
+    }
+  })
+  const own = recipe.lines.filter((l) => l.each === true && !chosen.has(l))
   const { lists, unknown } = holdsOf(recipe, foods)
   const leave = cards.filter((c) => NOT_IN_ROOM.includes(c.level)).map((c) => allergenName(c.allergen))
   return {
     title: recipe.title,
     about: recipe.about,
     choose: choose.filter((c) => c.foods.length > 0),
-    each: own.flatMap((l) => bringOf(l.line, l.food, recipe, foods)),
+    each: own.map((l) => bringOf(l, recipe, foods)),
     leave: [...new Set(leave)].sort(),
     lists: lists.map(allergenName),
     unknown,
@@ -80,17 +84,15 @@ export function beforeSheet(
   }
 }
 
-/** One child's part: its share of what the recipe gives to as many as it serves. @param food what stands for the line today */
-function bringOf(line: string, food: string, recipe: Recipe, foods: FoodBook): Bring[] {
-  const written = recipe.lines.find((l) => l.id === line)
-  if (!written) return []
-  const known = foods.of(food)
-  const share = ratio(written.amount).div(recipe.serves)
-  const amount = written.unit === 'item' ? pieces(share.valueOf()) : amountText(share, written.unit)
-  const keeps = `${keeping(food)?.says ?? ''} ${written.prep ?? ''}`
-  const cold = (!isUnknown(known) && CHILLED.has(known.group ?? '')) || /fridge|cooked|chilled/i.test(keeps)
-  const form = written.shape ? preparationText(written.shape) : (written.prep ?? '')
-  return [{ name: foodName(known), amount, how: [form, cold ? COLD : DRY].filter(Boolean).join('; ') }]
+/** One child's part: its share of what the recipe gives to as many as it serves. */
+function bringOf(line: RecipeLine, { serves }: Recipe, foods: FoodBook): Bring {
+  const food = foods.of(line.food)
+  const share = ratio(line.amount).div(serves)
+  const amount = line.unit === 'item' ? pieces(share.valueOf()) : amountText(share, line.unit)
+  const keeps = `${keeping(line.food)?.says ?? ''} ${line.prep ?? ''}`
+  const cold = (!isUnknown(food) && CHILLED.has(food.group ?? '')) || /fridge|cooked|chilled/i.test(keeps)
+  const form = line.shape ? preparationText(line.shape) : (line.prep ?? '')
+  return { name: foodName(food), amount, how: [form, cold ? COLD : DRY].filter(Boolean).join('; ') }
 }
 
 /** Nobody sends two thirds of a carrot. */

@@ -8,7 +8,7 @@ export interface TableChoice {
   take: number
   foods: { line: string; food: string; name: string }[]
   /** Those of one bowl, in their order; `took` null where it was not asked yet. */
-  children: { child: string; may: string[]; atOnce: number; took: string[] | null }[]
+  children: { child: string; may: string[]; took: string[] | null }[]
 }
 
 /** What is chosen in a step by those at one bowl. @param children of the bowl */
@@ -27,9 +27,7 @@ export const tableChoices = (
       foods: c.lines,
       children: children.flatMap((child) => {
         const offer = c.offers.find((o) => o.child === child)
-        return offer
-          ? [{ child, may: offer.lines, atOnce: offer.atOnce, took: state.took[c.id]?.[child] ?? null }]
-          : []
+        return offer ? [{ child, may: offer.lines, took: state.took[c.id]?.[child] ?? null }] : []
       }),
     }))
 
@@ -37,22 +35,10 @@ export const tableChoices = (
 export const tookWith = (took: readonly string[], line: string, take: number): string[] =>
   took.includes(line) ? took.filter((l) => l !== line) : [...took, line].slice(-take)
 
-/** The names of what each child took, in the order of the recipe. */
-export const tookNames = (
+/** What a child took, in the order of the recipe. */
+export const tookBy = (
   plan: Pick<Plan, 'choices'>,
   state: Pick<TableState, 'took'>,
   child: string,
-): string[] =>
-  (plan.choices ?? []).flatMap((c) =>
-    c.lines.filter((l) => state.took[c.id]?.[child]?.includes(l.line)).map((l) => l.name),
-  )
-
-/** The foods that each child took, for the next time they are offered. */
-export const tookFoods = (
-  plan: Pick<Plan, 'choices'>,
-  state: Pick<TableState, 'took'>,
-  child: string,
-): string[] =>
-  (plan.choices ?? []).flatMap((c) =>
-    c.lines.filter((l) => state.took[c.id]?.[child]?.includes(l.line)).map((l) => l.food),
-  )
+): TableChoice['foods'] =>
+  (plan.choices ?? []).flatMap((c) => c.lines.filter((l) => state.took[c.id]?.[child]?.includes(l.line)))

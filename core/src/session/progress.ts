@@ -7,7 +7,7 @@ import { must } from '../amount/must'
 import type { How } from '../craft/skills'
 import type { Plan } from '../plan/model/plan'
 import type { TalkMark } from '../learn/marks'
-import { tookFoods } from './choices'
+import { tookBy } from './choices'
 import { replay, type TableState } from './replay'
 import type { ChildProgress } from '../setting/assemble'
 import { sessionRecord, type PastSession } from './record'
@@ -78,7 +78,7 @@ export function progressIn(
       jobs.find((c) => c.child === id),
       'a child of the plan in its record',
     )
-    const took = tookFoods(past.plan, state, id)
+    const took = tookBy(past.plan, state, id).map((f) => f.food)
     if (took.length > 0) row.took = took
     if (state.finished !== null) row.over = own.jobs - share
   }

@@ -1,7 +1,7 @@
 /** What remains of one session. */
 import { techniqueOf } from '../craft/techniques'
 import type { Plan } from '../plan/model/plan'
-import { tookNames } from './choices'
+import { tookBy } from './choices'
 import type { TableEvent, Taste } from './event'
 import { guessedRows, lookBackAsked, type GuessedRow } from './talk/guessed'
 import { replay, type TableState } from './replay'
@@ -63,7 +63,7 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
       jobs: own.length,
       techniques: [...new Set(names)],
       taste: state.tastes[id] ?? null,
-      took: tookNames(past.plan, state, id),
+      took: tookBy(past.plan, state, id).map((f) => f.name),
     }
   })
   return {

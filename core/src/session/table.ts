@@ -226,6 +226,19 @@ export function openGates(
   return needs
 }
 
+/** The gates that stand here; behind the last step, once its turns are through, those before the finish. @param next the turn that comes */
+export function gatesNow(
+  plan: Plan,
+  state: TableState,
+  step: string,
+  next: unknown,
+  present: readonly Present[] = [],
+): GateNeed[] {
+  const here = openGates(plan, state, step, present)
+  const last = plan.schedule.at(-1)?.step === step && next === null && here.length === 0
+  return last ? openGates(plan, state, 'finish', present) : here
+}
+
 /** Past the last step stands the finish: it has no place in the schedule. */
 const isAfter = (plan: Plan, step: string, index: number): boolean =>
   index < 0 || index > plan.schedule.findIndex((s) => s.step === step)

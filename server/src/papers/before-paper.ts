@@ -28,7 +28,7 @@ export function beforePaper(paper: Paper): Page {
       heading(sheet.title, 24),
       words(`We cook on ${dayWords(session.date)} at ${session.start}.`, { bold: true, size: 12 }),
       words(sheet.about),
-      ...(nothing ? [words('Nothing has to be brought: all of it is here.')] : []),
+      ...(nothing ? [words('Nothing has to be brought.')] : []),
       ...sheet.choose.flatMap((c) => [heading(c.says, 14), foods(c.foods)]),
       ...(sheet.each.length > 0 ? [heading('Please bring', 14), foods(sheet.each)] : []),
       ...(sheet.leave.length > 0
@@ -39,7 +39,7 @@ export function beforePaper(paper: Paper): Page {
               size: 12,
             }),
             words(
-              'Somebody in the room would fall seriously ill. Read the packet to its end; in doubt, bring something else.',
+              'It could make somebody in the room seriously ill. Read the packet to its end; in doubt, bring something else.',
             ),
           ]
         : []),

@@ -1,6 +1,6 @@
 /** Where the table is now: the step, its tasks, whose turn, and what stands before it. */
 import { computed } from 'vue'
-import { type SayNow, nextTurn, openGates, sayNow, tableTasks, timersOf, whoWaits } from '@lea/core/session'
+import { type SayNow, gatesNow, nextTurn, sayNow, tableTasks, timersOf, whoWaits } from '@lea/core/session'
 import { useSession } from '../stores/session/session'
 import { useTable } from '../stores/table/table'
 
@@ -20,13 +20,9 @@ export function useTableNow() {
       : [],
   )
   const turn = computed(() => nextTurn(tasks.value))
-  const gates = computed(() => {
-    if (!plan.value) return []
-    const here = openGates(plan.value, table.state, step.value, session.atWork)
-    // Behind the last step stands the finish, with what has to be measured before it.
-    const last = plan.value.schedule.at(-1)?.step === step.value && !turn.value && here.length === 0
-    return last ? openGates(plan.value, table.state, 'finish', session.atWork) : here
-  })
+  const gates = computed(() =>
+    plan.value ? gatesNow(plan.value, table.state, step.value, turn.value, session.atWork) : [],
+  )
   const shown = computed(
     () => turn.value?.task ?? tasks.value.filter((t) => t.turns.length > 0).at(-1) ?? tasks.value[0] ?? null,
   )

@@ -2,6 +2,7 @@
  * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
+import type Fraction from 'fraction.js'
 import { capitalised } from '../../amount/letter-case'
 import { countText } from '../../amount/show'
 import { scale } from '../../amount/scale'
@@ -36,6 +37,7 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
     meetings,
     apart: new Map(),
     raw: rawSwapsOf(start.recipe, start.foods),
+    factor: ratio(making(start.recipe, start.people.length, request).factor),
   }
   const checks: Check[] = []
   const findings: Finding[] = []
@@ -76,6 +78,8 @@ interface Around {
   apart: Map<string, { line: string; swap: string }[] | null>
   /** The swap would be eaten without a heat that it needs. */
   raw: (line: RecipeLine, swap: Swap) => boolean
+  /** So many times the recipe as written is made. */
+  factor: Fraction
 }
 
 function concernFinding(line: AdaptedLine, met: readonly Exposure[], around: Around): Finding | null {
@@ -262,10 +266,10 @@ function swapFix(
   swap: Swap,
   original: RecipeLine,
   open: readonly Exposure[],
-  { start, request }: Around,
+  { start, request, factor }: Around,
 ): Fix {
-  const { foods, recipe, people } = start
-  const all = scale(original.amount, ratio(making(recipe, people.length, request).factor)).amount
+  const { foods } = start
+  const all = scale(original.amount, factor).amount
   const parts = applySwap(swap, all, original.unit)
   const names = parts.map((p) => foods.of(p.food).name).join(' and ')
   const amounts = parts.map((p) => amountText(p.amount, p.unit)).join(' + ')

@@ -39,7 +39,7 @@ export function withAgeOffers(
     return {
       ...f,
       grade: 'adult',
-      says: `${f.says} It is not offered to ${listed(whom.map(nameToken))}, and stands out of reach.`,
+      says: `${f.says} Not offered to ${listed(whom.map(nameToken))}: keep it out of reach.`,
       cause: digest([f.cause, 'passed', whom]),
     }
   })

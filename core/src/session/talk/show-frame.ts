@@ -5,7 +5,7 @@
 import { digest } from '../../plan/model/digest'
 import type { Present } from '../../plan/model/child-safety-digest'
 import type { Plan } from '../../plan/model/plan'
-import { nextTurn, openGates, tableTasks, type TableTask } from '../table'
+import { gatesNow, nextTurn, tableTasks, type TableTask } from '../table'
 import type { TableState } from '../replay'
 import type { Speaker } from './hearing'
 import { type PartPicture, partPicture } from './part-picture'
@@ -60,7 +60,7 @@ export function showFrame(
   if (step === undefined || !bowl) return null
   const tasks = tableTasks(plan, state, step).filter((t) => t.task.bowl === bowl.id)
   const now = nextTurn(tasks)
-  const blocked = openGates(plan, state, step, present).length > 0
+  const blocked = gatesNow(plan, state, step, now, present).length > 0
   const talk = plan.talk.find((t) => t.step === step) ?? null
   const say = sayNow(plan, talk, bowl.id, now, speakers, blocked)
   const over = looksBack(state)

@@ -61,7 +61,7 @@ const lineName = (row: TableTask): string => {
   <template v-if="shown && shown.turns.length > 0">
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>
     <ScaleBox v-if="shown.task.measured?.by === 'weight' && turn" :wanted="shown.task.measured.text" />
-    <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" active @tap="emit('tap')" />
+    <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" @tap="emit('tap')" />
     <div v-if="choices.length === 0" class="mt-2 flex items-end gap-4" aria-live="polite">
       <span class="numeral text-7xl leading-none">{{ shown.count }}</span>
       <span v-if="shown.running" class="leading-tight">

@@ -9,7 +9,6 @@ const props = defineProps<{
   row: TableTask
   mats: (id: string) => number
   names: (id: string) => string
-  active: boolean
 }>()
 const emit = defineEmits<{ tap: [] }>()
 const n = computed(() => props.row.own.length)
@@ -23,7 +22,7 @@ const widths = computed(() =>
     <div class="flex h-[clamp(4rem,15vh,8rem)]">
       <template v-for="(turn, i) in row.own" :key="turn.id">
         <button
-          v-if="active && turn.id === row.next?.id"
+          v-if="turn.id === row.next?.id"
           type="button"
           class="min-w-14 grow rounded-sm border-4 border-ink bg-white font-bold"
           :style="{ flexBasis: `${widths[i] ?? 0}%` }"
