@@ -2,6 +2,9 @@ import vue from '@vitejs/plugin-vue'
 import icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vitest/config'
 
+// What is drawn is the same in every run, so that a change is judged by itself; `./lea bench properties` draws anew.
+const draws = { seed: Number(process.env['LEA_SEED'] ?? 20261126) }
+
 export default defineConfig({
   test: {
     // Both cores: by itself it leaves one idle.
@@ -12,6 +15,8 @@ export default defineConfig({
         test: {
           name: 'core',
           root: 'core',
+          provide: draws,
+          setupFiles: ['test/draws.ts'],
           include: ['test/**/*.test.ts'],
           testTimeout: 300_000,
           // Core is pure: its modules are read in once for many files.
@@ -22,6 +27,8 @@ export default defineConfig({
         test: {
           name: 'server',
           root: 'server',
+          provide: draws,
+          setupFiles: ['../core/test/draws.ts'],
           include: ['test/**/*.test.ts'],
           fileParallelism: false,
           // Each file has a house of its own; the modules are read in once.
@@ -38,6 +45,8 @@ export default defineConfig({
         test: {
           name: 'web',
           root: 'web',
+          provide: draws,
+          setupFiles: ['../core/test/draws.ts'],
           include: ['test/**/*.test.ts'],
           environment: 'happy-dom',
           testTimeout: 120_000,

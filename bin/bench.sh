@@ -1,9 +1,25 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, `drawn RECIPES` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` in the browser, `drawn RECIPES`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# Every property of core and web with other draws than the tests have: a seed for each round, said so that it can be drawn again.
+draw_properties() {
+  local round seed code=0
+  for ((round = 1; round <= $1; round++)); do
+    seed="${LEA_SEED:-$((RANDOM * 32768 + RANDOM))}"
+    echo "seed $seed"
+    (cd "$ROOT" && grep -rl fast-check core/test web/test --include='*.test.ts' | LEA_SEED="$seed" xargs npx --no -- vitest run --project core --project web --reporter=dot) || code=1
+  done
+  return "$code"
+}
+
 run_bench() {
   local base code=0
   if [ "${1:-}" = drawn ]; then
     [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "recipes must be a whole number from 1 to 999999"
     (cd "$ROOT" && LEA_DRAWN="${2:-10000}" npx --no -- vitest run --project core --reporter=verbose plan/check/drawn plan/every-recipe)
+    return
+  fi
+  if [ "${1:-}" = properties ]; then
+    [[ "${2:-5}" =~ ^[1-9][0-9]{0,3}$ ]] || fail "rounds must be a whole number from 1 to 9999"
+    draw_properties "${2:-5}"
     return
   fi
   need_postgres

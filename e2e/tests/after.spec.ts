@@ -219,7 +219,7 @@ test('what has not come round leads to a recipe that brings it; turns of earlier
   const title = (await link.textContent()) ?? ''
   await link.click()
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible()
-  await page.goto(`${house.address}/diary`)
+  await page.goto(`${house.address}/today`)
   await openBread(page)
   await page.getByRole('link', { name: 'jobs' }).click()
   const fit = page.getByRole('region', { name: 'Turns, waits and fit' })

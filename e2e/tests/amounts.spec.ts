@@ -171,7 +171,7 @@ test('stock and prices are kept in the Cupboard, a fault stands at its field', a
   await form.getByRole('button', { name: 'Keep' }).click()
   await expect(form).toHaveCount(0)
   await expect(page.getByRole('list', { name: 'Stock' })).toContainText('284 mL for 80p')
-  await page.getByRole('link', { name: 'Diary' }).click()
+  await page.getByRole('link', { name: 'Today' }).click()
   await openBread(page)
   await view(page, 'ready')
   await expect(

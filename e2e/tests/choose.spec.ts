@@ -49,14 +49,12 @@ test('recipes are found by words, heat and theme; none is like that is said', as
   await expect(page.getByText('20 of 20 recipes.')).toBeVisible()
 })
 
-test('a half term is laid out, moved about by keyboard, and sent to the Diary; a session is copied', async ({
-  page,
-}) => {
+test('a half term is laid out, moved about by keyboard, and added; a session is copied', async ({ page }) => {
   await signIn(page, house)
-  await page.getByRole('link', { name: 'A half term' }).click()
+  await page.getByRole('link', { name: 'Plan several weeks' }).click()
   await page.getByLabel('Weeks').fill('4')
   await page.getByRole('button', { name: 'Lay it out' }).click()
-  const send = page.getByRole('button', { name: /Send \d+ sessions? to the Diary/ })
+  const send = page.getByRole('button', { name: /Add \d+ sessions?/ })
   await expect(send).toBeVisible()
   const titles = page.locator('ol > li p.font-title')
   const before = await titles.allTextContents()
@@ -70,7 +68,7 @@ test('a half term is laid out, moved about by keyboard, and sent to the Diary; a
   await expect(page.getByText('set: let go').first()).toBeVisible()
   await send.click()
   await expect(page.getByText(/sessions? stands? in the/)).toBeVisible()
-  await page.getByRole('link', { name: 'Diary' }).last().click()
+  await page.getByRole('link', { name: 'Today' }).last().click()
   for (const title of before)
     await expect(page.getByRole('link', { name: new RegExp(title) }).first()).toBeVisible()
   await page
@@ -82,11 +80,11 @@ test('a half term is laid out, moved about by keyboard, and sent to the Diary; a
   await expect(page.getByText(/11 children, 3 adults/)).toBeVisible()
 })
 
-test('the Diary as a calendar file, the setting as an archive', async ({ page }) => {
+test('sessions as a calendar file, the setting as an archive', async ({ page }) => {
   await signIn(page, house)
   const [calendar] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'For your calendar' }).click(),
+    page.getByRole('link', { name: 'Save as a calendar' }).click(),
   ])
   const ics = await readFile(await calendar.path(), 'utf8')
   expect(ics).toContain('BEGIN:VEVENT')

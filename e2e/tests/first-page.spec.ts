@@ -56,7 +56,7 @@ const holding = (words: string): string[] =>
 for (const route of [
   'auth/SignIn',
   'auth/FirstVisit',
-  'today/Diary',
+  'today/Today',
   'session/SessionPage',
   'session/weave/Weave',
 ]) {

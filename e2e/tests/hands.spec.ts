@@ -216,7 +216,7 @@ test('a recipe without steps is kept, and said to be without a plan', async ({ p
   await page.getByLabel('Amount').fill('1½')
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await expect(page.getByRole('heading', { name: 'Plain pears' })).toBeVisible()
-  await page.goto(`${house.address}/diary/new`)
+  await page.goto(`${house.address}/today/new`)
   // The last of the list: what cannot be planned stands behind all that can.
   await page.getByRole('button', { name: /^Show \d+ more$/ }).click()
   const row = page.locator('li', { hasText: 'Plain pears' })

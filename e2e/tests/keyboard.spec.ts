@@ -31,7 +31,7 @@ test('sign in, settle, cook, finish and read the record without a mouse', async 
   await reach(page, page.getByLabel('Password'))
   await page.keyboard.type('saltmere-demo')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Diary' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
   await press(page, page.getByRole('link', { name: /Herb soda bread/ }).first())
   await press(page, page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ }))
   const cook = page.getByRole('button', { name: 'Cook', exact: true })

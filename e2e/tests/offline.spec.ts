@@ -66,7 +66,7 @@ async function chooseCode(page: Page): Promise<void> {
   await page.getByLabel(/^Code of this device/).fill(CODE)
   await page.getByRole('button', { name: 'Keep this code' }).click()
   await expect(page.getByText('This device opens by that code')).toBeVisible()
-  await page.goto(`${house.address}/diary`)
+  await page.goto(`${house.address}/today`)
 }
 async function openByCode(page: Page): Promise<void> {
   await expect(page.getByRole('heading', { name: 'No network' })).toBeVisible()
@@ -98,7 +98,7 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
   await context.setOffline(true)
   await swapTheMilk(page)
   await expect(page.getByText(/^Not saved: The server does not answer/)).toBeVisible()
-  await page.getByRole('link', { name: 'Diary' }).click()
+  await page.getByRole('link', { name: 'Today' }).click()
   await openBread(page)
   await expect(page.getByRole('complementary').getByText(/Buttermilk lists/)).toHaveCount(0)
   await context.setOffline(false)
@@ -131,10 +131,10 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
   await expect(done(page)).toHaveText(stands ?? '')
   await expect(page.getByText(/begun without a network/)).toBeVisible()
   // The diary too is there, and says what it is.
-  await page.goto(`${house.address}/diary`)
+  await page.goto(`${house.address}/today`)
   await openByCode(page)
   await expect(page.getByText(/No network\./)).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Diary' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
   await page.goto(`${house.address}/session/${id}/cook`)
   await openByCode(page)
   await expect(done(page)).toHaveText(stands ?? '')

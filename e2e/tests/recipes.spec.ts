@@ -34,7 +34,7 @@ async function readIn(page: Page, text: string): Promise<void> {
   await page.getByRole('button', { name: 'Read the recipe' }).click()
 }
 
-test('pasted, its questions answered, kept, woven, planned for a group with an egg allergy, in the Diary', async ({
+test('pasted, its questions answered, kept, woven, planned for a group with an egg allergy, under Today', async ({
   page,
 }) => {
   const start = Date.now()
@@ -66,7 +66,7 @@ test('pasted, its questions answered, kept, woven, planned for a group with an e
   await row.getByRole('button', { name: /Lay it out/ }).click()
   await expect(page.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
   await expect(page.getByRole('complementary').getByText(/Egg lists|Eggs list/)).toHaveCount(0)
-  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Diary' }).click()
+  await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
   await expect(page.getByRole('link', { name: /Lemon oat cups/ })).toBeVisible()
   expect(Date.now() - start).toBeLessThan(180_000)
 })

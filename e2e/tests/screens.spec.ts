@@ -44,12 +44,12 @@ test('sign-in and emergency', async () => {
 })
 
 for (const [path, name] of [
-  ['/diary', 'Diary'],
+  ['/today', 'Today'],
   ['/recipes', 'Recipes'],
   ['/recipes/new', 'New recipe'],
   ['/recipes/read', 'Read a recipe in'],
-  ['/diary/new', 'What shall we make?'],
-  ['/diary/term', 'A half term laid out'],
+  ['/today/new', 'What shall we make?'],
+  ['/today/term', 'Plan several weeks'],
   ['/children', 'Children'],
   ['/cupboard', 'Cupboard'],
   ['/record', 'Record'],
@@ -62,7 +62,7 @@ for (const [path, name] of [
     await comeIn()
     await page.goto(`${house.address}${path}`)
     await expect(page.getByRole('heading', { name, level: 1, exact: true })).toBeVisible()
-    if (name === 'Diary') await expect(page.getByRole('link', { name: /1 stop to settle/ })).toBeVisible()
+    if (name === 'Today') await expect(page.getByRole('link', { name: /1 problem to fix/ })).toBeVisible()
     await looksRight(page)
   })
 }
@@ -85,12 +85,12 @@ test('a recipe to cook from, its editor, a reading with questions, a shelf that 
   await page.getByRole('button', { name: 'Read the recipe' }).click()
   await expect(page.getByText(/questions? to answer/)).toBeVisible()
   await looksRight(page)
-  await page.goto(`${house.address}/diary/new`)
+  await page.goto(`${house.address}/today/new`)
   await expect(page.getByText(/recipes, what fits best first/)).toBeVisible()
   await looksRight(page)
-  await page.goto(`${house.address}/diary/term`)
+  await page.goto(`${house.address}/today/term`)
   await page.getByRole('button', { name: 'Lay it out' }).click()
-  await expect(page.getByRole('button', { name: /to the Diary/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /Add \d+ session/ })).toBeVisible()
   await looksRight(page)
 })
 

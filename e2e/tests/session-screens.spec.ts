@@ -73,7 +73,7 @@ test('the dialogs', async () => {
   await page.getByRole('button', { name: 'From a table' }).click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight(page)
-  await page.goto(`${house.address}/diary`)
+  await page.goto(`${house.address}/today`)
   await page
     .getByRole('button', { name: /^Copy / })
     .first()

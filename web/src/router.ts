@@ -6,7 +6,8 @@ export function makeRouter(): Router {
     history: createWebHistory(),
     scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? undefined : { top: 0 }),
     routes: [
-      { path: '/', redirect: '/diary' },
+      { path: '/', redirect: '/today' },
+      { path: '/diary/:rest*', redirect: (to) => to.path.replace('/diary', '/today') },
       {
         path: '/sign-in',
         component: () => import('./auth/SignIn.vue'),
@@ -32,13 +33,13 @@ export function makeRouter(): Router {
         component: () => import('./table/EmergencyPage.vue'),
         meta: { open: true, title: 'Emergency' },
       },
-      { path: '/diary', component: () => import('./today/Diary.vue'), meta: { title: 'Diary' } },
+      { path: '/today', component: () => import('./today/Today.vue'), meta: { title: 'Today' } },
       {
-        path: '/diary/new',
+        path: '/today/new',
         component: () => import('./choose/NewSession.vue'),
         meta: { title: 'New session' },
       },
-      { path: '/diary/term', component: () => import('./choose/HalfTerm.vue'), meta: { title: 'Half term' } },
+      { path: '/today/term', component: () => import('./choose/HalfTerm.vue'), meta: { title: 'Plan several weeks' } },
       { path: '/recipes', component: () => import('./recipes/Recipes.vue'), meta: { title: 'Recipes' } },
       {
         path: '/recipes/read',

@@ -6,7 +6,7 @@ import { dayAfter } from '@lea/core/amount'
 import { todayText } from '../src/shared/dates'
 import { useUpcoming } from '../src/stores/upcoming'
 
-type Answer = { plan: { findings: { grade: string }[] } } | { error: { says: string } }
+type Answer = { card: { mustFix: number; short: string } } | { fault: string }
 let answers: Record<string, Answer>
 let asked: string[]
 /** Compiles wait here while they are held. */
@@ -14,11 +14,18 @@ let hold: Promise<void> | null
 let sessions: StoredSession[]
 
 vi.mock('../src/workers/planner', () => ({
-  compileInWorker: async (of: { id: string }) => {
+  cardInWorker: async (of: { id: string }) => {
     asked.push(of.id)
     await hold
     return answers[of.id]
   },
+  cardOfInWorker: (plan: { of: string }) => Promise.resolve({ mustFix: 0, short: `in force: ${plan.of}` }),
+}))
+vi.mock('../src/offline-cache/answers', () => ({
+  getCached: (path: string) =>
+    path.endsWith('/lost')
+      ? Promise.reject(new Error('no network'))
+      : Promise.resolve({ plan: { of: path.split('/').at(-1) } }),
 }))
 vi.mock('@lea/core/setting', async (whole) => ({
   ...(await whole<typeof import('@lea/core/setting')>()),
@@ -38,7 +45,7 @@ vi.mock('../src/stores/setting', () => ({
 
 const session = (id: string, more: Partial<StoredSession> = {}): StoredSession =>
   ({ id, date: todayText(), start: '10:00', state: 'planned', recipe: 'soup', ...more }) as StoredSession
-const findings = (...grades: string[]): Answer => ({ plan: { findings: grades.map((grade) => ({ grade })) } })
+const card = (mustFix: number): Answer => ({ card: { mustFix, short: `${mustFix} to fix` } })
 
 beforeEach(() => {
   setActivePinia(createPinia())
@@ -60,40 +67,47 @@ describe('sessions to come', () => {
     ]
     expect(useUpcoming().ahead.map((s) => s.id)).toEqual(['now', 'early', 'late', 'tomorrow'])
   })
-  it('are looked at one after another, those that can still be planned alone; a fault is said and holds up nobody', async () => {
+  it('are looked at one after another, at the table the plan that is in force; a fault is said and holds up nobody', async () => {
     sessions = [
       session('a'),
       session('b', { start: '11:00' }),
       session('c', { start: '12:00', state: 'cooking' }),
     ]
     sessions.push(session('d', { start: '13:00', recipe: 'gone' }), session('e', { start: '14:00' }))
+    sessions.push(session('lost', { start: '15:00', state: 'cooking' }))
     answers = {
-      a: findings('stop', 'adult', 'know', 'stop'),
-      b: { error: { says: 'nobody is here' } },
-      e: findings(),
+      a: card(2),
+      b: { fault: 'nobody is here' },
+      e: card(0),
     }
     const upcoming = useUpcoming()
     await upcoming.look()
     expect(asked).toEqual(['a', 'b', 'e'])
     expect(upcoming.standing).toEqual({
-      a: { stops: 2, adults: 1, fault: '' },
-      b: { stops: 0, adults: 0, fault: 'nobody is here' },
-      e: { stops: 0, adults: 0, fault: '' },
+      a: card(2),
+      b: { fault: 'nobody is here' },
+      c: { card: { mustFix: 0, short: 'in force: c' } },
+      d: { fault: 'Its recipe is gone.' },
+      e: card(0),
+      lost: { fault: 'No network.' },
     })
+    expect(upcoming.cardOf('b')).toBeUndefined()
+    expect(upcoming.faultOf('b')).toBe('nobody is here')
+    expect(upcoming.faultOf('a')).toBe('')
   })
   it('a look that was overtaken says nothing any more', async () => {
     sessions = [session('a')]
-    answers = { a: findings('stop') }
+    answers = { a: card(1) }
     const upcoming = useUpcoming()
     let go: () => void = () => undefined
     hold = new Promise((done) => (go = done))
     const first = upcoming.look()
     await vi.waitFor(() => expect(asked).toHaveLength(1))
-    answers = { a: findings() }
+    answers = { a: card(0) }
     const second = upcoming.look()
     go()
     await Promise.all([first, second])
-    expect(upcoming.standing['a']?.stops).toBe(0)
+    expect(upcoming.cardOf('a')?.mustFix).toBe(0)
   })
   it('the next one is said with what is to settle', async () => {
     sessions = []
@@ -103,11 +117,11 @@ describe('sessions to come', () => {
     setActivePinia(createPinia())
     const again = useUpcoming()
     expect(again.next).toBe('Next: The soup, today 10:00')
-    answers = { a: findings('stop') }
+    answers = { a: card(1) }
     await again.look()
-    expect(again.next).toBe('Next: The soup, today 10:00, 1 stop to settle')
-    answers = { a: findings() }
+    expect(again.next).toBe('Next: The soup, today 10:00, 1 to fix')
+    answers = { a: card(0) }
     await again.look()
-    expect(again.next).toBe('Next: The soup, today 10:00, no stop')
+    expect(again.next).toBe('Next: The soup, today 10:00')
   })
 })

@@ -33,7 +33,7 @@ export interface TermDay {
 export interface TermProblem {
   days: TermDay[]
   recipes: TermRecipe[]
-  /** What was made, or stands in the Diary already. */
+  /** What was made, or is planned already. */
   beside: { date: IsoDate; recipe: string }[]
   /** Targets that should come round. */
   targets: string[]

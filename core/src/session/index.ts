@@ -56,5 +56,6 @@ export {
   voteTalk,
   yearsText,
 } from './talk/talk-view'
+export { type BeforeRow, type FirstStep, type SessionCard, firstSteps, sessionCard } from './today'
 export { type TimerView, timersAt, timersOf, waitLeft } from './timers'
 export { wordCards } from './talk/word-cards'

@@ -33,3 +33,4 @@ export {
   withoutName,
   withoutNameIn,
 } from './free-words'
+export { MADE_UP, madeUpSession } from './made-up'

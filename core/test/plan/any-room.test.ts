@@ -5,7 +5,7 @@ import { TECHNIQUES } from '../../src/craft/techniques'
 import { TOOLS, countOf } from '../../src/craft/tools'
 import { swapsFor } from '../../src/food/swaps'
 import { breaches } from '../../src/plan/check/check'
-import { compile } from '../../src/plan/compile'
+import { compile, openStops } from '../../src/plan/compile'
 import { decide, type Decision } from '../../src/plan/model/decision'
 import { HEAT_PLACES, ROOM_THINGS } from '../../src/recipe/heat-places'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
@@ -84,6 +84,7 @@ describe('any room', () => {
         }
         const plan = compile(wanted)
         expect(breaches(plan, wanted)).toEqual([])
+        if (x.adults === 0) expect(openStops(plan)).not.toEqual([])
         for (const t of plan.kit.tools.filter((k) => k.where === 'place'))
           expect(t.n, t.tool).toBeLessThanOrEqual(
             Math.max(plan.bowls.length, Math.min(plan.children.length, countOf(t.tool, x.tools))),

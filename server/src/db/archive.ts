@@ -46,7 +46,7 @@ export async function gatherArchive(db: Db): Promise<Archive> {
   }
 }
 
-/** Nobody on the roster, nothing in the Diary: only then is there nothing to lose. */
+/** Nobody on the roster, no session: only then is there nothing to lose. */
 export async function isEmptySetting(db: Db): Promise<boolean> {
   const { rows } = await db.query<{ n: number }>(
     'select (select count(*) from children)::int + (select count(*) from sessions)::int as n',

@@ -8,7 +8,7 @@ import { calendarOf } from '../files/calendar'
 import type { AppContext } from '../context'
 import { zoneOf } from '../zone'
 
-/** The Diary as a file for calendars. */
+/** The sessions as a file for calendars. */
 export function calendarRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.get('/calendar.ics', atLeast('leader'), async (req, res) => {

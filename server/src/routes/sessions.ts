@@ -13,7 +13,7 @@ import { tell } from '../live/table-feed'
 import { findSession } from './find-session'
 import { keepChanges, mayChange, mustExist } from './session-changes'
 
-/** So far back does the Diary reach. */
+/** So far back does the list of sessions reach. */
 const DIARY_DAYS = 120
 
 /** Sessions: inputs and decisions; the frozen plan once cooking starts; the events of the table. */

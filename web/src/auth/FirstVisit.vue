@@ -42,7 +42,7 @@ const make = handleSubmit(async (values) => {
     fault.value = inWords(e)
     return
   }
-  await router.push('/diary')
+  await router.push('/today')
 })
 const KINDS = [
   ['nursery', 'Nursery or pre-school'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Some weeks of sessions laid out, so that techniques, targets and foods come round; moved about by hand, then sent to the Diary. */
+/** Some weeks of sessions laid out, so that techniques, targets and foods come round; moved about by hand, then added to the days to come. */
 import { computed, onMounted, reactive, ref } from 'vue'
 import { ArrowDown, ArrowUp, Pin } from '@lucide/vue'
 import { countText, clockAfter, dayAfter, weekdayOf } from '@lea/core/amount'
@@ -46,6 +46,7 @@ onMounted(async () => {
 const taken = computed(() => new Set(settingStore.sessions.map((s) => s.date)))
 const dates = computed(() => termDays(input.from, input.weeks, input.weekdays))
 /** Days that have a session already stay as they are; what is made on them counts. */
+const filled = computed(() => plan.value?.days.filter((d) => d.recipe).length ?? 0)
 const free = computed(() => dates.value.filter((d) => !taken.value.has(d)))
 const session = (date: string): StoredSession => ({
   id: 'term',
@@ -146,7 +147,7 @@ const missing = computed(() => {
 
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
-    <h1 class="text-3xl">A half term laid out</h1>
+    <h1 class="text-3xl">Plan several weeks</h1>
     <p class="mb-3 text-soft">
       From what your whole group can make: techniques, targets and foods come round, and nothing comes too
       soon again.
@@ -202,8 +203,8 @@ const missing = computed(() => {
         Looking at {{ shelf.of }} recipes with this group: {{ shelf.done }} done …
       </p>
       <p v-else-if="sent > 0 && !sending" role="status" class="mb-3 font-semibold">
-        {{ countText(sent, 'session stands', 'sessions stand') }} in the
-        <RouterLink class="underline" to="/diary">Diary</RouterLink> now.
+        {{ countText(sent, 'session is', 'sessions are') }} planned.
+        <RouterLink class="underline" to="/today">See them under Today</RouterLink>.
       </p>
       <template v-if="plan && !working">
         <ol>
@@ -272,8 +273,8 @@ const missing = computed(() => {
           </li>
         </ol>
         <p v-if="dates.length > free.length" class="border-t border-ink pt-2 text-sm text-soft">
-          {{ countText(dates.length - free.length, 'day has', 'days have') }} a session in the Diary already;
-          it stays, and counts.
+          {{ countText(dates.length - free.length, 'day has', 'days have') }} a session already; it stays, and
+          counts.
         </p>
         <details v-if="missing.length > 0" class="mt-3">
           <summary class="cursor-pointer font-semibold">
@@ -282,9 +283,14 @@ const missing = computed(() => {
           <p class="text-sm">{{ missing.join(', ') }}</p>
         </details>
         <p class="mt-4 flex flex-wrap items-center gap-3">
-          <button type="button" class="btn btn-main" :disabled="sending" @click="send">
-            Send {{ plan.days.filter((d) => d.recipe).length }} sessions to the Diary
+          <button v-if="filled > 0" type="button" class="btn btn-main" :disabled="sending" @click="send">
+            Add {{ countText(filled, 'session') }}
           </button>
+          <span v-else>{{
+            free.length === 0
+              ? 'Every day of these weeks has a session already.'
+              : 'No recipe fits these days: there is nothing to add.'
+          }}</span>
           <span v-if="sending" role="status">{{ sent }} sent …</span>
         </p>
       </template>

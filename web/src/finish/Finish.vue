@@ -65,7 +65,7 @@ async function finish(): Promise<void> {
   if (!table.state.finished) await table.add({ kind: 'finish', body: {} })
   await table.send()
   if (table.waiting > 0) return
-  await router.push(auth.isLeader() ? `/record/sessions/${id.value}` : '/diary')
+  await router.push(auth.isLeader() ? `/record/sessions/${id.value}` : '/today')
 }
 </script>
 

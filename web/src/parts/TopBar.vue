@@ -13,7 +13,7 @@ async function leave(): Promise<void> {
   refusal.value = (await auth.signOut()) ?? ''
 }
 const places = computed(() => [
-  { to: '/diary', name: 'Diary' },
+  { to: '/today', name: 'Today' },
   { to: '/recipes', name: 'Recipes' },
   ...(auth.isLeader()
     ? [
@@ -29,7 +29,7 @@ const places = computed(() => [
 <template>
   <header class="bg-ink text-white">
     <div class="flex flex-wrap items-center gap-x-5 gap-y-1 px-5 py-1.5">
-      <RouterLink to="/diary" class="font-title text-2xl font-bold">Lea</RouterLink>
+      <RouterLink to="/today" class="font-title text-2xl font-bold">Lea</RouterLink>
       <nav
         aria-label="Places"
         class="order-last -mx-2 flex w-full flex-wrap gap-x-1 md:order-none md:mx-0 md:w-auto"

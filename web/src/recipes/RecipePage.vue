@@ -72,7 +72,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           </div>
         </div>
         <span class="flex flex-wrap gap-2 print:hidden">
-          <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/diary/new?recipe=${row.id}`"
+          <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/today/new?recipe=${row.id}`"
             >Plan a session with it</RouterLink
           >
           <RouterLink v-if="auth.isLeader()" class="btn" :to="`/recipes/${row.id}/edit`"

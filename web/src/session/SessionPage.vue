@@ -3,6 +3,7 @@ import { countText } from '@lea/core/amount'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
+import { MADE_UP } from '@lea/core/setting'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
@@ -10,6 +11,7 @@ import { dayText } from '../shared/dates'
 import { useFeed } from '../shared/feed'
 import { PAGE_ID } from '../shared/page-id'
 import Conflicts from './Conflicts.vue'
+import MadeUp from './MadeUp.vue'
 import Settle from './weave/Settle.vue'
 
 const route = useRoute()
@@ -28,7 +30,7 @@ watch(
     // What others change of this session is on this screen within a moment, as at a table.
     // What the setting keeps was asked for a moment ago, as the page opened.
     let before = false
-    if (id.value === next)
+    if (id.value === next && !session.madeUp)
       feed.open(`/api/sessions/${next}/live?page=${PAGE_ID}`, (says) => {
         const asked = says === 'session' || says === 'ask' ? session.refresh() : Promise.resolve()
         if (says === 'setting' || (says === 'ask' && before)) void asked.then(session.refreshSetting)
@@ -40,6 +42,12 @@ watch(
 
 const title = computed(() =>
   session.stored ? (settingStore.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
+)
+const noRecipe = computed(
+  () =>
+    id.value === MADE_UP &&
+    settingStore.loaded &&
+    settingStore.recipes.every((r) => r.recipe.steps.length === 0),
 )
 const views = ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']
 const people = computed(() => {
@@ -65,7 +73,10 @@ async function cook(): Promise<void> {
 <template>
   <main id="main" class="px-5 py-3">
     <Notice v-if="session.planFault && !session.stored" tone="fault">
-      {{ session.planFault }} <RouterLink class="underline" to="/diary">Back to the Diary</RouterLink>
+      {{ session.planFault }} <RouterLink class="underline" to="/today">Back to Today</RouterLink>
+    </Notice>
+    <Notice v-else-if="noRecipe">
+      There is no recipe to try. <RouterLink class="underline" to="/recipes">Read one in</RouterLink> first.
     </Notice>
     <p v-else-if="!session.stored" role="status">Laying out the session …</p>
     <template v-else>
@@ -75,7 +86,7 @@ async function cook(): Promise<void> {
           <p class="text-soft">
             {{ dayText(session.stored.date) }}, {{ session.stored.start
             }}<template v-if="session.plan"> to {{ session.plan.totals.endsAt }}</template> · {{ people }}
-            <span v-if="session.frozen"> · frozen: cooking has begun</span>
+            <span v-if="session.stored.state !== 'planned'"> · frozen: cooking has begun</span>
           </p>
         </div>
         <nav aria-label="Views of the session" class="ml-auto flex flex-wrap items-center gap-1">
@@ -88,6 +99,7 @@ async function cook(): Promise<void> {
             >{{ v }}</RouterLink
           >
           <button
+            v-if="!session.madeUp"
             type="button"
             class="btn btn-main ml-2"
             :disabled="
@@ -102,6 +114,7 @@ async function cook(): Promise<void> {
         </nav>
       </div>
       <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
+      <MadeUp v-if="session.madeUp" />
       <Conflicts />
       <Notice v-if="session.saveFault" tone="fault" class="mb-3">{{ session.saveFault }}</Notice>
       <Notice v-if="session.planFault" tone="fault" class="mb-3">

@@ -1,19 +1,18 @@
-import { countText } from '@lea/core/amount'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Plan } from '@lea/core/plan'
+import type { SessionCard } from '@lea/core/session'
 import { type StoredSession, assemble } from '@lea/core/setting'
-import { compileInWorker } from '../workers/planner'
+import { getCached } from '../offline-cache/answers'
+import { inWords } from '../shared/api'
+import { cardInWorker, cardOfInWorker } from '../workers/planner'
 import { dayText, todayText } from '../shared/dates'
 import { useSettingStore } from './setting'
 
-export interface UpcomingEntry {
-  stops: number
-  adults: number
-  fault: string
-}
+/** What stands before a session, or why it has no plan. */
+export type UpcomingEntry = { card: SessionCard } | { fault: string }
 
-/** What each session to come still has to settle, compiled in the worker one after another. */
+/** Each session to come at a glance, compiled in the worker one after another. */
 export const useUpcoming = defineStore('upcoming', () => {
   const settingStore = useSettingStore()
   const standing = shallowRef<Record<string, UpcomingEntry>>({})
@@ -30,46 +29,54 @@ export const useUpcoming = defineStore('upcoming', () => {
     round += 1
     const mine = round
     for (const session of ahead.value) {
-      const recipe = settingStore.recipe(session.recipe)
-      if (session.state !== 'planned' || !recipe || !settingStore.setting) continue
-      const answer = await compileInWorker(
-        assemble(session, {
-          setting: settingStore.setting,
-          recipe,
-          children: settingStore.children,
-          adults: settingStore.adults,
-        }),
-      )
+      const entry = await lookAt(session)
       if (mine !== round) return
-      standing.value = {
-        ...standing.value,
-        [session.id]: standingOf(
-          'plan' in answer ? answer.plan : null,
-          'error' in answer ? answer.error.says : '',
-        ),
-      }
+      if (entry) standing.value = { ...standing.value, [session.id]: entry }
     }
+  }
+
+  async function lookAt(session: StoredSession): Promise<UpcomingEntry | null> {
+    if (session.state === 'cooking') return ofTable(session)
+    const recipe = settingStore.recipe(session.recipe)
+    if (!settingStore.setting) return null
+    if (!recipe) return { fault: 'Its recipe is gone.' }
+    return cardInWorker(
+      assemble(session, {
+        setting: settingStore.setting,
+        recipe,
+        children: settingStore.children,
+        adults: settingStore.adults,
+      }),
+    )
+  }
+  /** At the table: the plan that is in force. */
+  async function ofTable(session: StoredSession): Promise<UpcomingEntry | null> {
+    try {
+      const { plan } = await getCached<{ plan: Plan | null }>(`/sessions/${session.id}`)
+      return plan && { card: await cardOfInWorker(plan) }
+    } catch (fault) {
+      return { fault: inWords(fault) }
+    }
+  }
+
+  const cardOf = (id: string): SessionCard | undefined => {
+    const entry = standing.value[id]
+    return entry && 'card' in entry ? entry.card : undefined
+  }
+  const faultOf = (id: string): string => {
+    const entry = standing.value[id]
+    return entry && 'fault' in entry ? entry.fault : ''
   }
 
   const next = computed(() => {
     const session = ahead.value[0]
     if (!session) return ''
-    const left = standing.value[session.id]
     const title = settingStore.recipe(session.recipe)?.title ?? ''
-    const settle =
-      left === undefined
-        ? ''
-        : left.stops === 0
-          ? ', no stop'
-          : `, ${countText(left.stops, 'stop')} to settle`
-    return `Next: ${title}, ${dayText(session.date)} ${session.start}${session.state === 'cooking' ? ', at the table now' : settle}`
+    const when = `Next: ${title}, ${dayText(session.date)} ${session.start}`
+    if (session.state === 'cooking') return `${when}, at the table now`
+    const card = cardOf(session.id)
+    return card && card.mustFix > 0 ? `${when}, ${card.short}` : when
   })
 
-  return { standing, ahead, look, next }
-})
-
-const standingOf = (plan: Plan | null, fault: string): UpcomingEntry => ({
-  stops: plan?.findings.filter((f) => f.grade === 'stop').length ?? 0,
-  adults: plan?.findings.filter((f) => f.grade === 'adult').length ?? 0,
-  fault,
+  return { standing, ahead, look, next, cardOf, faultOf }
 })

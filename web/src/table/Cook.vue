@@ -150,7 +150,7 @@ const { on: keysOn } = useTableKeys({
   <main id="main" class="flex min-h-dvh flex-col lg:h-dvh lg:min-h-0">
     <p v-if="!plan || !time || !bowl || !table.opened" role="status" class="p-6 text-xl">
       {{ session.planFault || 'Setting the table …' }}
-      <RouterLink v-if="session.planFault" class="underline" to="/diary">Diary</RouterLink>
+      <RouterLink v-if="session.planFault" class="underline" to="/today">Back to Today</RouterLink>
     </p>
     <template v-else>
       <CookHeader :plan="plan" :step="step" :pace="`${pace} · ${sending}`" :to="`/session/${id}/weave`" />

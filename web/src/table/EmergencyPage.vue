@@ -9,6 +9,6 @@ import EmergencySteps from '../parts/EmergencySteps.vue'
       The child’s own care plan and the trained adult lead. These are the general first steps.
     </p>
     <EmergencySteps heading="h2" />
-    <RouterLink class="btn" to="/diary">Back</RouterLink>
+    <RouterLink class="btn" to="/today">Back</RouterLink>
   </main>
 </template>

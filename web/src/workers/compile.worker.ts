@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import { type SessionCard, sessionCard } from '@lea/core/session'
 import {
   type Alternatives,
   type Plan,
@@ -14,6 +15,7 @@ import {
   shorter,
 } from '@lea/core/plan'
 
+export type CardAnswer = { card: SessionCard } | { fault: string }
 export type Compiled = { plan: Plan; took: number } | { error: { field: string; says: string } }
 
 const faultText = (fault: unknown): string => (fault instanceof Error ? fault.message : String(fault))
@@ -29,6 +31,15 @@ const planner = {
       }
     }
   },
+  /** A session to come at a glance: of a request, or of the plan that is in force. */
+  card(request: PlanRequest): CardAnswer {
+    try {
+      return { card: sessionCard(compile(request)) }
+    } catch (fault) {
+      return { fault: faultText(fault) }
+    }
+  },
+  cardOf: (plan: Plan): SessionCard => sessionCard(plan),
   /** What would make the session shorter. */
   shorter: (plan: Plan, request: PlanRequest): Shorter[] => shorter(request, plan),
   /** Small groups one after another. */

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink'
 import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
-import type { Compiled, Planner } from './compile.worker'
+import type { SessionCard } from '@lea/core/session'
+import type { CardAnswer, Compiled, Planner } from './compile.worker'
 
 const started = new Map<string, Remote<Planner>>()
 
@@ -21,6 +22,10 @@ const beside = (): Remote<Planner> => planner('planner-beside')
 
 /** Compiles in the web worker; the main thread, and so typing, never waits for it. */
 export const compileInWorker = (request: PlanRequest): Promise<Compiled> => drafts().compile(request)
+
+/** What stands before a session: of its request, or of the plan in force. */
+export const cardInWorker = (request: PlanRequest): Promise<CardAnswer> => drafts().card(request)
+export const cardOfInWorker = (plan: Plan): Promise<SessionCard> => drafts().cardOf(plan)
 
 /** The same with more orders tried: takes longer, is never worse. */
 export const refineInWorker = (request: PlanRequest): Promise<Compiled> =>

@@ -106,6 +106,8 @@ function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): s
 
 /** Where every adult stands at blades, the stations beside have no more children than those adults can reach. */
 function reachRules(plan: Plan, tasks: readonly Task[], { adults }: PlanRequest): string[] {
+  // Nobody is there at all: that is a stop of its own, and not a question of reach.
+  if (adults.length === 0) return []
   const stations = new Map(tasks.filter((t) => t.rounds).map((t) => [t.id, t]))
   const turns = plan.turns.filter((t) => stations.has(t.task))
   return turns.flatMap((turn) => {

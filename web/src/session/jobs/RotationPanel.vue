@@ -46,7 +46,7 @@ async function make(): Promise<void> {
     <Notice v-if="fault" tone="fault" class="mb-2">{{ fault }}</Notice>
     <p v-if="made > 0" role="status" class="text-sm">
       {{ made }} sessions, this one with the first group.
-      <RouterLink to="/" class="underline">They are in the Diary.</RouterLink>
+      <RouterLink to="/" class="underline">They stand under Today.</RouterLink>
     </p>
     <div class="flex flex-wrap items-end gap-2 text-sm">
       <label

@@ -26,7 +26,7 @@ const print = (): void => window.print()
       <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2 class="text-xl">To have in</h2>
         <span class="text-sm text-soft">{{ got }} of {{ toGet.length }} got</span>
-        <span class="no-print ml-auto flex flex-wrap gap-2">
+        <span v-if="!session.madeUp" class="no-print ml-auto flex flex-wrap gap-2">
           <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>Save as CSV</a>
           <RouterLink class="btn" :to="`/session/${session.plan.session}/run`">Run sheet</RouterLink>
           <RouterLink class="btn" :to="`/session/${session.plan.session}/cards`">Job cards</RouterLink>
@@ -52,7 +52,7 @@ const print = (): void => window.print()
               <strong>{{ a.when }}</strong> {{ session.say(a.says) }}
             </li>
           </ul>
-          <p class="no-print mt-3 text-sm">
+          <p v-if="!session.madeUp" class="no-print mt-3 text-sm">
             <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
               >Save the request of this plan</a
             >
@@ -66,6 +66,6 @@ const print = (): void => window.print()
       If the network fails, an open page goes on; to open Lea again without it this device needs
       <RouterLink class="underline" to="/me">a code of its own</RouterLink>.
     </p>
-    <PaperLinks :id="session.plan.session" class="no-print mt-4" />
+    <PaperLinks v-if="!session.madeUp" :id="session.plan.session" class="no-print mt-4" />
   </section>
 </template>

@@ -25,7 +25,11 @@ const reason = ref<Finding | null>(null)
 const chosen = computed(() =>
   (session.stored?.decisions ?? []).filter((d) => d.kind !== 'clear' && d.kind !== 'got'),
 )
-const canChange = computed(() => !session.frozen && auth.isLeader())
+const canChange = computed(() => (!session.frozen || session.madeUp) && auth.isLeader())
+
+/** Of a made-up group no packet is read, and nobody writes a reason. */
+const fixesOf = ({ fixes }: Finding): Fix[] =>
+  session.madeUp ? fixes.filter(({ action }) => !['read-packet', 'reason'].includes(action.do)) : fixes
 
 async function apply(finding: Finding, fix: Fix): Promise<void> {
   const { action } = fix
@@ -90,7 +94,7 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
         </details>
         <div v-if="row.findings[0] && canChange" class="mt-1.5 grid gap-1.5">
           <button
-            v-for="(fix, i) in row.findings[0].fixes"
+            v-for="(fix, i) in fixesOf(row.findings[0])"
             :key="fix.label"
             type="button"
             class="rounded-patch border px-2.5 py-1.5 text-left text-sm leading-snug"

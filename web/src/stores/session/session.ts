@@ -13,7 +13,7 @@ import {
   whatChanged,
 } from '@lea/core/plan'
 import { childrenNotCoveredByPlan } from '@lea/core/session'
-import { type SessionInputs, type StoredSession, assemble, inputsOf } from '@lea/core/setting'
+import { MADE_UP, type SessionInputs, type StoredSession, assemble, inputsOf } from '@lea/core/setting'
 import { api, ApiFault, inWords } from '../../shared/api'
 import { compileInWorker } from '../../workers/planner'
 import { getCached, cacheAnswer } from '../../offline-cache/answers'
@@ -21,6 +21,7 @@ import { startedOffline } from '../../offline-cache/offline-starts'
 import { reader } from '../../workers/reader'
 import { useSettingStore } from '../setting'
 import { improvingOf } from './improving'
+import { madeUpHere, saveUnlessMadeUp } from './made-up'
 import { namesOf } from './naming'
 import { offlineSession } from './offline'
 import { questions } from './questions'
@@ -50,6 +51,8 @@ export const useSession = defineStore('session', () => {
   const { names, say, nameOf } = namesOf(stored)
   const stops = computed(() => (plan.value ? openStops(plan.value) : []))
   const frozen = computed(() => stored.value !== null && stored.value.state !== 'planned')
+  const madeUp = computed(() => stored.value?.id === MADE_UP)
+  const save = saveUnlessMadeUp(saving)
 
   const present = computed(() => [
     ...(stored.value?.children ?? []),
@@ -137,6 +140,10 @@ export const useSession = defineStore('session', () => {
     saving.seen()
     opening = id
     await settingStore.load()
+    if (id === MADE_UP) {
+      stored.value ??= madeUpHere(settingStore)
+      return recompute()
+    }
     try {
       const answer = await getCached<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
       // Begun here, and not told yet: the table goes on from this device's plan.
@@ -167,7 +174,7 @@ export const useSession = defineStore('session', () => {
   /** The session as it is now: another device has changed the plan in force, or who is here. */
   async function refresh(): Promise<void> {
     const id = stored.value?.id
-    if (!id) return
+    if (!id || madeUp.value) return
     try {
       const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
       if (stored.value?.id !== id || isOlder(answer.session, stored.value)) return
@@ -203,7 +210,7 @@ export const useSession = defineStore('session', () => {
     if (!before) return
     stored.value = { ...before, decisions }
     // Sent at once, not after the plan: who reloads when the plan shows has it saved.
-    const saved = saving.save(before)
+    const saved = save(before)
     await recompute()
     await saved
   }
@@ -220,7 +227,7 @@ export const useSession = defineStore('session', () => {
     if (!before) return
     const was = plan.value
     stored.value = { ...before, ...inputs }
-    const saved = saving.save(before)
+    const saved = save(before)
     await recompute()
     if ((inputs.children ?? inputs.guests) && plan.value) changed.value = whatChanged(was, plan.value)
     const fault = await saved
@@ -268,7 +275,8 @@ export const useSession = defineStore('session', () => {
     ...table,
     names,
     stops,
-    frozen,
+    frozen: computed(() => frozen.value || madeUp.value),
+    madeUp,
     say,
     nameOf,
     open,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Sessions by day, with what is still to settle; a new one in under a minute. */
+/** The first page: the next session large, then the days to come, then the past; an empty house begins with three steps. */
 import { countText } from '@lea/core/amount'
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
@@ -13,6 +13,9 @@ import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../shared/dates'
 import CopySession from '../choose/CopySession.vue'
 import { useGroup } from '../choose/useGroup'
+import WovenPatch from '../parts/pictures/WovenPatch.vue'
+import FirstSteps from './FirstSteps.vue'
+import NextSession from './NextSession.vue'
 
 const auth = useAuthStore()
 const shelf = useShelf()
@@ -35,7 +38,8 @@ const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
   for (const s of list) map.set(s.date, [...(map.get(s.date) ?? []), s])
   return [...map]
 }
-const ahead = computed(() => days(upcoming.ahead))
+const first = computed(() => upcoming.ahead[0])
+const ahead = computed(() => days(upcoming.ahead.slice(1)))
 const behind = computed(() => {
   const here = new Set(upcoming.ahead.map((s) => s.id))
   const list = settingStore.sessions.filter((s) => !here.has(s.id))
@@ -46,14 +50,10 @@ const count = (s: StoredSession): string => {
   const n = s.children.length + s.guests.length
   return `${countText(n, 'child', 'children')}, ${countText(s.adults.length, 'adult')}`
 }
-const left = (s: StoredSession): string => {
-  if (s.state === 'cooking') return 'at the table now'
-  const standing = upcoming.standing[s.id]
-  if (!standing) return 'working it out …'
-  if (standing.fault) return standing.fault
-  const stops = standing.stops === 0 ? 'no stop' : `${countText(standing.stops, 'stop')} to settle`
-  return standing.adults > 0 ? `${stops} · ${standing.adults} for an adult` : stops
-}
+const left = (s: StoredSession): string =>
+  s.state === 'cooking'
+    ? 'At the table now'
+    : upcoming.faultOf(s.id) || (upcoming.cardOf(s.id)?.short ?? 'Weaving …')
 
 async function made(id: string): Promise<void> {
   copying.value = null
@@ -64,29 +64,37 @@ async function made(id: string): Promise<void> {
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <div class="mb-4 flex items-center justify-between gap-4">
-      <h1 class="text-3xl">Diary</h1>
+      <h1 class="text-3xl">Today</h1>
       <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
         <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
-          >For your calendar</a
+          >Save as a calendar</a
         >
-        <RouterLink class="btn" to="/diary/term">A half term</RouterLink>
-        <RouterLink class="btn btn-main" to="/diary/new">New session</RouterLink>
+        <RouterLink class="btn" to="/today/term">Plan several weeks</RouterLink>
+        <RouterLink class="btn" to="/today/new">New session</RouterLink>
       </span>
     </div>
     <Notice v-if="settingStore.fault" tone="fault">
       {{ settingStore.fault }}
       <button type="button" class="underline" @click="settingStore.load()">Try again</button>
     </Notice>
-    <p v-else-if="!settingStore.loaded" role="status">Opening the diary …</p>
+    <p v-else-if="!settingStore.loaded" role="status">Opening the day …</p>
     <template v-else>
-      <section aria-labelledby="ahead" class="mb-8">
-        <h2 id="ahead" class="mb-2 text-xl">To come</h2>
-        <Notice v-if="ahead.length === 0">
-          No session ahead. A new one needs a day, who comes and a recipe: under a minute.
-          <template v-if="settingStore.children.length === 0 && auth.isLeader()">
-            Begin with <RouterLink class="underline" to="/children">the children</RouterLink>.</template
-          >
-        </Notice>
+      <FirstSteps v-if="settingStore.sessions.length === 0 && auth.isLeader()" />
+      <NextSession
+        v-if="first"
+        :key="first.id"
+        :session="first"
+        :title="titleOf(first)"
+        :card="upcoming.cardOf(first.id)"
+        :fault="upcoming.faultOf(first.id)"
+      />
+      <Notice v-else-if="settingStore.sessions.length > 0 || !auth.isLeader()" class="mb-8">
+        No session is planned.
+        <RouterLink v-if="auth.isLeader()" class="underline" to="/today/new">Plan one</RouterLink>
+        <template v-else>Ask your leader.</template>
+      </Notice>
+      <section v-if="ahead.length > 0" aria-labelledby="ahead" class="mb-8">
+        <h2 id="ahead" class="mb-2 text-xl">Coming up</h2>
         <ol>
           <li
             v-for="[day, list] in ahead"
@@ -100,13 +108,20 @@ async function made(id: string): Promise<void> {
                   :to="`/session/${s.id}/weave`"
                   class="patch flex flex-1 flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
                 >
-                  <span class="numeral text-lg">{{ s.start }}</span>
-                  <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
-                  <span class="text-soft">{{ count(s) }}</span>
+                  <WovenPatch
+                    v-if="upcoming.cardOf(s.id)"
+                    :patch="upcoming.cardOf(s.id)!.patch"
+                    class="h-12 w-24 shrink-0"
+                  />
+                  <span class="min-w-0 flex-1">
+                    <span class="numeral mr-3 text-lg">{{ s.start }}</span>
+                    <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
+                    <span class="block text-soft">{{ count(s) }}</span>
+                  </span>
                   <span
                     class="ml-auto whitespace-nowrap rounded-sm border px-2 py-0.5 text-sm"
                     :class="
-                      (upcoming.standing[s.id]?.stops ?? 0) > 0
+                      (upcoming.cardOf(s.id)?.mustFix ?? 0) > 0
                         ? 'border-paprika font-bold text-paprika'
                         : 'border-line'
                     "
@@ -128,7 +143,7 @@ async function made(id: string): Promise<void> {
         </ol>
       </section>
       <section v-if="behind.length > 0" aria-labelledby="behind">
-        <h2 id="behind" class="mb-2 text-xl">Behind us</h2>
+        <h2 id="behind" class="mb-2 text-xl">Past sessions</h2>
         <ol>
           <li
             v-for="[day, list] in behind"
@@ -155,7 +170,7 @@ async function made(id: string): Promise<void> {
                   :aria-label="`Make ${titleOf(s)} of ${dayText(s.date)} again`"
                   @click="copying = s"
                 >
-                  make it again
+                  Make it again
                 </button>
               </li>
             </ul>
