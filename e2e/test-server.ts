@@ -5,7 +5,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import pg from 'pg'
 
 const MAIN = fileURLToPath(new URL('../server/dist/main.js', import.meta.url))
@@ -93,7 +93,7 @@ export async function openBread(page: Page): Promise<void> {
     .getByRole('link', { name: /Herb soda bread/ })
     .first()
     .click()
-  await expect(page.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()
 }
 
 /** Settles the milk stop with the first swap. */
@@ -130,6 +130,15 @@ export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'We read them all' }).click()
 }
 
+/** A row of what is left to settle, opened: one is open at a time. */
+export async function openFinding(page: Page, says: RegExp): Promise<Locator> {
+  const row = page.getByRole('complementary').locator('li', { hasText: says })
+  const opened = row.locator('> details')
+  await expect(opened).toBeVisible()
+  if ((await opened.getAttribute('open')) === null) await opened.locator('> summary').click()
+  return row
+}
+
 /** At the table: settles each stop that came with somebody, or with another card, by a written reason. */
 export async function settleAtTable(page: Page, reason: string): Promise<void> {
   const left = page.getByRole('main').locator('section.border-paprika')
@@ -149,7 +158,7 @@ export async function settleAtTable(page: Page, reason: string): Promise<void> {
 export async function settleAll(page: Page, first: string, second: string): Promise<void> {
   const settle = page.getByRole('complementary')
   const stops = settle.locator('li', { has: page.locator('.grade-stop') })
-  await expect(settle.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
+  await expect(settle.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()
   // While a new plan is on its way the list may be empty for a moment: it is settled only when Cook opens.
   const cook = page.getByRole('button', { name: 'Cook', exact: true })
   const pending = async (): Promise<boolean> => {

@@ -38,7 +38,7 @@ test('a turn is handed over by keyboard and by dragging, refused with the reason
   await page.getByRole('button', { name: 'to Kofi' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Pinned: Kofi has a turn of scoop and level: plain flour/)).toBeVisible()
-  await page.getByRole('button', { name: 'unpin' }).click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
   const lane = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
   await lane('Maren').locator('[draggable="true"]').first().dragTo(lane('Idris').locator('td').first())

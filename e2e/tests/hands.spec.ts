@@ -1,7 +1,7 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, settleAll, signIn, startCooking } from '../test-server'
+import { TestServer, openBread, openFinding, settleAll, signIn, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -72,11 +72,9 @@ test('an unread packet is a stop until two adults read it', async ({ page }) => 
     .click()
   await page.getByRole('link', { name: 'check' }).click()
   await expect(page.getByRole('cell', { name: /lists it.*wheat/ })).toBeVisible()
-  const sesame = page.getByRole('complementary').locator('li', { hasText: /Sesame seeds lists sesame/ })
+  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
   await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
-  const seeds = page
-    .getByRole('complementary')
-    .locator('li', { hasText: /Sunflower seeds may contain sesame/ })
+  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
   await seeds.getByRole('button', { name: /Read the packet/ }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('button', { name: 'We read it today' }).click()
@@ -249,7 +247,26 @@ test('an empty house is made on the first visit', async ({ page }) => {
     await page.getByLabel('Sign-in name').fill('alder')
     await page.getByLabel('Password').fill('a long password')
     await page.getByRole('button', { name: 'Make the setting' }).click()
-    await expect(page.getByText(/No session ahead/)).toBeVisible()
+    const steps = page.getByRole('region', { name: 'Three steps to the first session' }).getByRole('listitem')
+    await expect(steps).toHaveText([/To do: .*children/, /Done: \d+ recipes/, /To do: .*session/])
+    await test.step('a made-up group: its swaps are tried, and nothing of it is kept', async () => {
+      const sent: string[] = []
+      page.on('request', (r) => void (r.method() !== 'GET' && sent.push(r.url())))
+      await page.getByRole('link', { name: 'Try it with a made-up group' }).click()
+      await expect(page.getByRole('heading', { name: 'Must fix: 1' })).toBeVisible()
+      await page.getByLabel('Recipe').selectOption({ label: 'Herb soda bread' })
+      await expect(page.getByRole('complementary').getByText(/Buttermilk lists/)).toBeVisible()
+      await page.getByRole('button', { name: /Oat drink and fresh lemon juice for everyone/ }).click()
+      await expect(page.getByRole('heading', { name: 'Ready to cook' })).toBeVisible()
+      for (const view of ['who', 'check', 'amounts', 'jobs', 'talk', 'ready']) {
+        await page.getByRole('link', { name: view, exact: true }).click()
+        await expect(page.getByRole('main')).toContainText('A made-up group.')
+      }
+      await expect(page.getByRole('button', { name: 'Cook', exact: true })).toHaveCount(0)
+      expect(sent).toEqual([])
+      await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()
+      await expect(steps.last()).toHaveText(/To do: /)
+    })
     for (const place of ['Recipes', 'Children', 'Cupboard', 'Record', 'Setting']) {
       await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click()
       await expect(page.getByRole('heading', { level: 1, name: place })).toBeVisible()

@@ -40,7 +40,7 @@ test('a turn is dragged to another time: refused beside its job with the times, 
   await turn.dragTo(cloth, { targetPosition: { x: own.x - box.x + own.width + 3, y: 10 } })
   await expect(page.getByText(/Pinned: Maren has turn \d+ of/)).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toBeVisible()
-  await page.getByRole('button', { name: 'unpin' }).first().click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
 })
 
@@ -56,7 +56,7 @@ test('a job of an adult is handed to another who leads it, and refused to one wh
   await list.selectOption((await oven.getAttribute('value')) ?? '')
   await page.getByRole('button', { name: 'to Oluwaseun Adair' }).click()
   await expect(page.getByText('Pinned: Oluwaseun Adair stands at use the oven.')).toBeVisible()
-  await page.getByRole('button', { name: 'take back' }).first().click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
 })
 
@@ -71,7 +71,7 @@ test('which turn is chosen by keyboard, and the plan before and after are set be
   await page.getByRole('button', { name: 'to Kofi' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText('Pinned: Kofi has turn 1 of scoop and level: plain flour.')).toBeVisible()
-  await page.getByRole('button', { name: 'unpin' }).first().click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
   await page.getByRole('button', { name: 'What would make it shorter?' }).click()
   await expect(page.locator('strong', { hasText: '4 wash at once' })).toBeVisible()
   const few = page.getByRole('listitem').filter({ hasText: 'Few scoops instead of even turns' }).first()
@@ -79,7 +79,7 @@ test('which turn is chosen by keyboard, and the plan before and after are set be
   await expect(few.getByRole('columnheader', { name: 'after' })).toBeVisible()
   await few.getByRole('button', { name: 'do it' }).click()
   await expect(page.getByRole('heading', { name: 'The last change' })).toBeVisible()
-  await page.getByRole('button', { name: 'take back' }).first().click()
+  await page.getByRole('button', { name: /^Undo/ }).first().click()
 })
 
 test('left hand and wheelchair: what helps stands on the card; waits are filled, clearing up is dealt', async ({

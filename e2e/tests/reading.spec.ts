@@ -52,7 +52,7 @@ async function keepAndPlan(page: Page, title: RegExp): Promise<void> {
     .getByRole('button', { name: /Lay it out/ })
     .first()
     .click()
-  await expect(page.getByRole('heading', { name: /To settle|Nothing left/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()
 }
 
 test('a chat export: the egg that only the telling names is asked about, and is in the plan', async ({

@@ -1,7 +1,7 @@
 /** Nothing named vanishes: a food that nobody knows is settled once, a packet is signed word by word, and a family's own words are read. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, signIn } from '../test-server'
+import { TestServer, openFinding, signIn } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -65,12 +65,9 @@ test('a packet of hard structures is signed with an answer for each open word', 
     .first()
     .click()
   await page.getByRole('link', { name: 'check', exact: true }).click()
-  const settle = page.getByRole('complementary')
-  await settle
-    .locator('li', { hasText: /Sesame seeds lists sesame/ })
-    .getByRole('button', { name: /Sunflower seeds for everyone/ })
-    .click()
-  const seeds = settle.locator('li', { hasText: /Sunflower seeds may contain sesame/ })
+  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
+  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
+  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
   await seeds.getByRole('button', { name: /Read the packet/ }).click()
   const dialog = page.getByRole('dialog').first()
   await dialog.getByRole('button', { name: 'Put in its words' }).click()

@@ -3,7 +3,7 @@ import { countText } from '../amount/show'
 import { openStops } from '../plan/compile'
 import type { Plan } from '../plan/model/plan'
 import { type WovenPatch, wovenPatch } from '../plan/view/patch'
-import { settleRows } from '../plan/view/weave'
+import { settleRows } from '../plan/view/settle'
 
 /** One thing to do before the session, with the view of the session in which it is done. */
 export interface BeforeRow {

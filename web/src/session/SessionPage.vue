@@ -106,7 +106,7 @@ async function cook(): Promise<void> {
               session.stored.state === 'planned' &&
               (!session.plan || session.stops.length > 0 || !auth.isLeader())
             "
-            :title="session.stops.length > 0 ? `${session.stops.length} still to settle` : ''"
+            :aria-describedby="session.stops.length > 0 ? 'settle-says' : undefined"
             @click="cook"
           >
             {{ session.stored.state === 'finished' ? 'Finish' : 'Cook' }}

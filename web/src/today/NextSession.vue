@@ -14,6 +14,7 @@ import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 
 const props = defineProps<{ session: StoredSession; title: string; card?: SessionCard; fault: string }>()
+const emit = defineEmits<{ copy: [] }>()
 const auth = useAuthStore()
 const settingStore = useSettingStore()
 const router = useRouter()
@@ -52,14 +53,10 @@ async function cook(): Promise<void> {
 
 <template>
   <article class="patch mb-8 grid gap-x-6 gap-y-4 p-4 md:grid-cols-[minmax(0,19rem)_1fr]">
-    <div>
-      <RouterLink :to="`/session/${session.id}/weave`" :aria-label="`Plan of ${title}`">
-        <WovenPatch v-if="card" :patch="card.patch" class="h-44 w-full" />
-        <span v-else class="grid h-44 w-full place-items-center border border-line text-soft" role="status">{{
-          fault ? 'No plan yet' : 'Weaving …'
-        }}</span>
-      </RouterLink>
-    </div>
+    <WovenPatch v-if="card" :patch="card.patch" class="h-44 w-full" />
+    <p v-else class="grid h-44 w-full place-items-center border border-line text-soft" role="status">
+      {{ fault ? 'No plan yet' : 'Weaving …' }}
+    </p>
     <div class="min-w-0">
       <p class="numeral text-lg">
         {{ cooking ? 'At the table now' : `${dayText(session.date)}, ${session.start}`
@@ -101,6 +98,15 @@ async function cook(): Promise<void> {
           @click="printing = !printing"
         >
           Print
+        </button>
+        <button
+          v-if="auth.isLeader()"
+          type="button"
+          class="btn min-h-12"
+          :aria-label="`Copy ${title}, ${dayText(session.date)}`"
+          @click="emit('copy')"
+        >
+          Copy
         </button>
       </div>
       <PaperLinks v-if="printing" :id="session.id" class="mt-3" />

@@ -87,6 +87,7 @@ async function made(id: string): Promise<void> {
         :title="titleOf(first)"
         :card="upcoming.cardOf(first.id)"
         :fault="upcoming.faultOf(first.id)"
+        @copy="copying = first"
       />
       <Notice v-else-if="settingStore.sessions.length > 0 || !auth.isLeader()" class="mb-8">
         No session is planned.

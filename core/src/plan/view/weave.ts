@@ -209,27 +209,6 @@ export function checkRows(
   })
 }
 
-export interface SettleRow {
-  grade: GradeName
-  /** Findings that are alike stand in one row. */
-  findings: Plan['findings']
-  title: string
-}
-
-/** The rows of the Settle panel: what is alike is one row. */
-export function settleRows(plan: Plan): SettleRow[] {
-  const rows: SettleRow[] = []
-  for (const f of plan.findings) {
-    const alike = f.grade === 'know' && f.rule === 'near-measure'
-    const row = alike ? rows.find((r) => r.grade === 'know' && r.findings[0]?.rule === f.rule) : undefined
-    if (row) {
-      row.findings.push(f)
-      row.title = `${row.findings.length} amounts no measure makes exactly.`
-    } else rows.push({ grade: f.grade, findings: [f], title: f.says })
-  }
-  return rows
-}
-
 /** Share of a bar for each stretch of the clock ribbon, in per cent of the first sitting. */
 export function ribbon(
   plan: Plan,

@@ -251,7 +251,7 @@ const turnsOfHeld = computed(
           <li v-for="p in pins" :key="p.says" class="border-t border-line py-1">
             {{ p.says }}
             <button v-if="!fixed" type="button" class="ml-1 underline" @click="session.takeBack(p.decision)">
-              {{ p.decision.kind === 'pin' ? 'unpin' : 'take back' }}
+              Undo
             </button>
           </li>
         </ul>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-/** What is left to settle, by grade; each with its fixes as buttons and what they cost. */
-import { computed, ref, defineAsyncComponent, type Component } from 'vue'
+/** What is left to settle: what must be fixed, opened one at a time with its fixes and what they cost; the rest folded to a count. */
+import { computed, nextTick, ref, defineAsyncComponent, type Component } from 'vue'
 import { useRouter } from 'vue-router'
-import { type Finding, type Fix, type Plan, decisionKey, decisionText, settleRows } from '@lea/core/plan'
+import { type Finding, type Fix, type Plan, decisionKey, decisionText, settleView } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
-import Grade from '../../parts/Grade.vue'
+import SettleRow from './SettleRow.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 import WrittenReason from '../../parts/WrittenReason.vue'
@@ -18,8 +18,8 @@ const props = defineProps<{ plan: Plan }>()
 const session = useSession()
 const auth = useAuthStore()
 const router = useRouter()
-const rows = computed(() => settleRows(props.plan))
-const left = computed(() => rows.value.filter((r) => r.grade !== 'know').length)
+const view = computed(() => settleView(props.plan, session.stored?.state !== 'planned'))
+const title = ref<HTMLElement | null>(null)
 const packet = ref<{ food: string; lookFor: string[] } | null>(null)
 const reason = ref<Finding | null>(null)
 const chosen = computed(() =>
@@ -27,15 +27,12 @@ const chosen = computed(() =>
 )
 const canChange = computed(() => (!session.frozen || session.madeUp) && auth.isLeader())
 
-/** Of a made-up group no packet is read, and nobody writes a reason. */
-const fixesOf = ({ fixes }: Finding): Fix[] =>
-  session.madeUp ? fixes.filter(({ action }) => !['read-packet', 'reason'].includes(action.do)) : fixes
-
 async function apply(finding: Finding, fix: Fix): Promise<void> {
   const { action } = fix
   switch (action.do) {
     case 'decide':
       await session.choose(action.decision)
+      await toTitle()
       break
     case 'read-packet':
       packet.value = action
@@ -56,6 +53,7 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
           why: 'agreed',
           at: new Date().toISOString(),
         })
+        await toTitle()
       }
       break
     case 'add-adult':
@@ -63,8 +61,14 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
       break
     case 'start-at':
       await session.change({ start: action.start })
+      await toTitle()
       break
   }
+}
+/** The button that was pressed is gone: who works by keyboard goes on from what is left. */
+async function toTitle(): Promise<void> {
+  await nextTick()
+  title.value?.focus()
 }
 </script>
 
@@ -74,45 +78,59 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
     aria-labelledby="settle-title"
     tabindex="-1"
   >
-    <h2 id="settle-title" class="text-lg" aria-live="polite">
-      {{ left === 0 ? 'Nothing left to settle' : `To settle: ${left}` }}
+    <h2
+      id="settle-title"
+      ref="title"
+      class="text-lg"
+      :class="view.mustFix.length > 0 ? 'text-paprika' : ''"
+      tabindex="-1"
+      aria-live="polite"
+    >
+      {{ view.title }}
     </h2>
-    <p v-if="left === 0" class="text-sm text-soft">
-      Packets are still read on the day, by two adults. Care plans come first.
-    </p>
-    <ul>
-      <li v-for="row in rows" :key="row.findings[0]?.id" class="mt-2 border-t border-ink pt-2">
-        <Grade :grade="row.grade" />
-        <p class="mt-1 text-sm font-semibold leading-snug"><Amount :text="session.say(row.title)" /></p>
-        <details class="text-sm text-soft">
-          <summary>why</summary>
-          <p v-for="f in row.findings" :key="f.id">
-            <template v-if="row.findings.length > 1"><Amount :text="session.say(f.says)" /></template
-            >{{ f.because }}
-            <span class="italic">{{ f.source }}</span>
-          </p>
-        </details>
-        <div v-if="row.findings[0] && canChange" class="mt-1.5 grid gap-1.5">
-          <button
-            v-for="(fix, i) in fixesOf(row.findings[0])"
-            :key="fix.label"
-            type="button"
-            class="rounded-patch border px-2.5 py-1.5 text-left text-sm leading-snug"
-            :class="
-              i === 0 && row.grade === 'stop' && fix.action.do !== 'reason'
-                ? 'border-ink bg-ink text-white hover:bg-[#24483f]'
-                : 'border-ink bg-porcelain hover:bg-[#e6eeea]'
-            "
-            @click="apply(row.findings[0], fix)"
-          >
-            <span class="block font-semibold">{{ session.say(fix.label) }}</span>
-            <span class="block text-xs"><Amount :text="fix.cost" /></span>
-          </button>
-        </div>
-      </li>
+    <p id="settle-says" class="text-sm text-soft">{{ view.says }}</p>
+    <ul aria-label="Must fix">
+      <SettleRow
+        v-for="(row, i) in view.mustFix"
+        :key="row.findings[0]?.id"
+        :row="row"
+        :open="i === 0"
+        :can-change="canChange"
+        class="border-t border-ink"
+        @fix="apply"
+      />
     </ul>
-    <template v-if="plan.cleared.length > 0">
-      <h3 class="mt-4 border-t border-ink pt-2 text-sm">Cleared by an adult: {{ plan.cleared.length }}</h3>
+    <details v-if="view.adults.length > 0" class="mt-3 border-t border-ink pt-1">
+      <summary class="cursor-pointer py-1 font-semibold">For the adults: {{ view.adults.length }}</summary>
+      <p class="text-sm text-soft">Lea asks again at the table.</p>
+      <ul>
+        <SettleRow
+          v-for="row in view.adults"
+          :key="row.findings[0]?.id"
+          :row="row"
+          :can-change="canChange"
+          class="border-t border-line first:border-0"
+          @fix="apply"
+        />
+      </ul>
+    </details>
+    <details v-if="view.know.length > 0" class="border-t border-line pt-1">
+      <summary class="cursor-pointer py-1 font-semibold">Good to know: {{ view.know.length }}</summary>
+      <ul>
+        <SettleRow
+          v-for="row in view.know"
+          :key="row.findings[0]?.id"
+          :row="row"
+          :can-change="canChange"
+          class="border-t border-line first:border-0"
+          @fix="apply"
+        />
+      </ul>
+    </details>
+    <details v-if="plan.cleared.length > 0" class="border-t border-line pt-1">
+      <summary class="cursor-pointer py-1 font-semibold">
+        Cleared by an adult: {{ plan.cleared.length }}
+      </summary>
       <ul class="text-sm">
         <li v-for="c in plan.cleared" :key="c.finding.id" class="mt-1">
           <Amount :text="session.say(c.finding.says)" />
@@ -131,20 +149,22 @@ async function apply(finding: Finding, fix: Fix): Promise<void> {
               })
             "
           >
-            take back
+            Undo
           </button>
         </li>
       </ul>
-    </template>
+    </details>
     <template v-if="chosen.length > 0 && canChange">
-      <h3 class="mt-4 border-t border-ink pt-2 text-sm">Chosen</h3>
+      <h3 class="mt-3 border-t border-ink pt-2 text-sm">Chosen</h3>
       <ul class="text-sm">
         <li v-for="d in chosen" :key="JSON.stringify(d)" class="mt-1">
           <Amount :text="session.say(decisionText(d, session.plan))" />
           <span v-if="plan.ineffective.some((x) => decisionKey(x) === decisionKey(d))" class="text-soft">
             (without effect now)</span
           >
-          <button type="button" class="ml-1 underline" @click="session.takeBack(d)">take back</button>
+          <button type="button" class="ml-1 underline" @click="session.takeBack(d)">
+            Undo<span class="sr-only">: {{ session.say(decisionText(d, session.plan)) }}</span>
+          </button>
         </li>
       </ul>
     </template>
