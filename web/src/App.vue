@@ -20,9 +20,19 @@ watch(
   },
   { immediate: true },
 )
+/** Under Today all that is to come is looked at; elsewhere the bar says the next one; the table needs none of it. */
+const lookedAt = computed(() => (route.path === '/today' ? Infinity : bar.value ? 1 : 0))
 watch(
-  () => [settingStore.sessions, settingStore.children, settingStore.recipes, settingStore.setting],
-  () => void upcoming.look(),
+  () => [
+    settingStore.loaded && lookedAt.value,
+    settingStore.sessions,
+    settingStore.children,
+    settingStore.recipes,
+    settingStore.setting,
+  ],
+  () => {
+    if (settingStore.loaded && lookedAt.value > 0) void upcoming.look(lookedAt.value)
+  },
 )
 </script>
 

@@ -39,7 +39,11 @@ export function makeRouter(): Router {
         component: () => import('./choose/NewSession.vue'),
         meta: { title: 'New session' },
       },
-      { path: '/today/term', component: () => import('./choose/HalfTerm.vue'), meta: { title: 'Plan several weeks' } },
+      {
+        path: '/today/term',
+        component: () => import('./choose/HalfTerm.vue'),
+        meta: { title: 'Plan several weeks' },
+      },
       { path: '/recipes', component: () => import('./recipes/Recipes.vue'), meta: { title: 'Recipes' } },
       {
         path: '/recipes/read',

@@ -95,6 +95,12 @@ describe('sessions to come', () => {
     expect(upcoming.faultOf('b')).toBe('nobody is here')
     expect(upcoming.faultOf('a')).toBe('')
   })
+  it('where only the next one is said, no other is looked at', async () => {
+    sessions = [session('b', { start: '11:00' }), session('a')]
+    answers = { a: card(1), b: card(0) }
+    await useUpcoming().look(1)
+    expect(asked).toEqual(['a'])
+  })
   it('a look that was overtaken says nothing any more', async () => {
     sessions = [session('a')]
     answers = { a: card(1) }

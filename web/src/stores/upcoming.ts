@@ -25,10 +25,11 @@ export const useUpcoming = defineStore('upcoming', () => {
   )
   const order = (s: StoredSession): string => `${s.date} ${s.start}`
 
-  async function look(): Promise<void> {
+  /** @param most so many of them, the next first */
+  async function look(most = Infinity): Promise<void> {
     round += 1
     const mine = round
-    for (const session of ahead.value) {
+    for (const session of ahead.value.slice(0, most)) {
       const entry = await lookAt(session)
       if (mine !== round) return
       if (entry) standing.value = { ...standing.value, [session.id]: entry }

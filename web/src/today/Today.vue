@@ -27,11 +27,11 @@ const copying = ref<StoredSession | null>(null)
 /** The zone of this device, so that the calendar shows the hours as they are meant here. */
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
-onMounted(async () => {
-  await settingStore.load()
-  // From here one goes on to the shelf: its workers read their code while nobody waits.
-  if (auth.isLeader() && !group.isEmpty.value) requestIdleCallback(() => shelf.ready(group.session.value))
-})
+onMounted(() => settingStore.load())
+/** Whoever turns to a new session goes on to the shelf: its workers read their code meanwhile, and not while a plan is made. */
+function soon(): void {
+  if (settingStore.loaded && !group.isEmpty.value) shelf.ready(group.session.value)
+}
 
 const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
   const map = new Map<string, StoredSession[]>()
@@ -69,8 +69,10 @@ async function made(id: string): Promise<void> {
         <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
           >Save as a calendar</a
         >
-        <RouterLink class="btn" to="/today/term">Plan several weeks</RouterLink>
-        <RouterLink class="btn" to="/today/new">New session</RouterLink>
+        <span class="contents" @pointerover="soon" @focusin="soon">
+          <RouterLink class="btn" to="/today/term">Plan several weeks</RouterLink>
+          <RouterLink class="btn" to="/today/new">New session</RouterLink>
+        </span>
       </span>
     </div>
     <Notice v-if="settingStore.fault" tone="fault">

@@ -23,9 +23,9 @@ const beside = (): Remote<Planner> => planner('planner-beside')
 /** Compiles in the web worker; the main thread, and so typing, never waits for it. */
 export const compileInWorker = (request: PlanRequest): Promise<Compiled> => drafts().compile(request)
 
-/** What stands before a session: of its request, or of the plan in force. */
-export const cardInWorker = (request: PlanRequest): Promise<CardAnswer> => drafts().card(request)
-export const cardOfInWorker = (plan: Plan): Promise<SessionCard> => drafts().cardOf(plan)
+/** What stands before a session: of its request, or of the plan in force. Beside, so that the session on the screen comes first. */
+export const cardInWorker = (request: PlanRequest): Promise<CardAnswer> => beside().card(request)
+export const cardOfInWorker = (plan: Plan): Promise<SessionCard> => beside().cardOf(plan)
 
 /** The same with more orders tried: takes longer, is never worse. */
 export const refineInWorker = (request: PlanRequest): Promise<Compiled> =>
