@@ -120,7 +120,7 @@ test('a guest five minutes before: re-checked at once, swapped, read, signed, an
 
   await test.step('the sheet for the wall names the guest, and prints on one page', async () => {
     await page.getByRole('link', { name: 'check', exact: true }).click()
-    await page.getByRole('link', { name: 'Sheet for the kitchen wall' }).click()
+    await page.getByRole('link', { name: 'Allergy sheet' }).click()
     await expect(page.getByRole('row', { name: /Jarek.*sesame/ })).toContainText('egg')
     for (const format of ['A4', 'Letter']) {
       const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
@@ -229,7 +229,7 @@ test('a new session takes a day, who and a recipe', async ({ page }) => {
   // Without the two who have a concern with milk the bread needs no swap.
   const bread = page.locator('li', { hasText: 'Herb soda bread' })
   await expect(bread).toContainText('Fits this group')
-  await bread.getByRole('button', { name: /Lay it out/ }).click()
+  await bread.getByRole('button', { name: /Plan it/ }).click()
   await expect(page.getByRole('heading', { name: 'Herb soda bread' })).toBeVisible()
   await expect(page.getByText(/1[01] children, 3 adults/)).toBeVisible()
 })

@@ -49,7 +49,7 @@ async function keepAndPlan(page: Page, title: RegExp): Promise<void> {
   await page.getByRole('link', { name: 'Plan a session with it' }).click()
   const row = page.locator('li', { hasText: title })
   await row
-    .getByRole('button', { name: /Lay it out/ })
+    .getByRole('button', { name: /Plan it/ })
     .first()
     .click()
   await expect(page.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()

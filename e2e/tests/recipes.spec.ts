@@ -63,7 +63,7 @@ test('pasted, its questions answered, kept, woven, planned for a group with an e
   // Idris has the egg allergy of this group; the swap that suits everyone is counted in and named.
   const row = page.locator('li', { hasText: 'Lemon oat cups' })
   await expect(row).toContainText(/for egg/)
-  await row.getByRole('button', { name: /Lay it out/ }).click()
+  await row.getByRole('button', { name: /Plan it/ }).click()
   await expect(page.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()
   await expect(page.getByRole('complementary').getByText(/Egg lists|Eggs list/)).toHaveCount(0)
   await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Today' }).click()

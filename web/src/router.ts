@@ -116,7 +116,7 @@ export function makeRouter(): Router {
       {
         path: '/session/:id/sheet',
         component: () => import('./print/WallSheet.vue'),
-        meta: { title: 'Sheet for the kitchen wall' },
+        meta: { title: 'Allergy sheet' },
       },
       {
         path: '/session/:id/run',

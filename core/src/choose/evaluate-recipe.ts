@@ -65,7 +65,9 @@ export function evaluateRequest(
     recipe: id,
     figures,
     against,
-    reasons: reasonsOf(figures, out.draft.people.length, swaps, request),
+    note: noteOf(figures, swaps),
+    brief: briefOf(figures, request),
+    reasons: reasonsOf(figures, out.draft.people.length),
     decisions: request.decisions,
     swaps,
     key: keyOf(figures, against, wish),
@@ -156,21 +158,32 @@ function againstOf(out: Out<Gathered>, f: Figures, wish: SelectionCriteria): Aga
 const money = (minor: number, base: SelectionCriteria['base']): string =>
   moneyText(minor, nationOf(base.rules).currency)
 
-function reasonsOf(f: Figures, people: number, swaps: SwapSet['swaps'], request: PlanRequest): string[] {
+/** Of allergens: what is swapped for everyone, or that nothing was found; it is never more than that. */
+function noteOf(f: Figures, swaps: SwapSet['swaps']): string {
+  if (swaps.length > 0) return `For all: ${swaps.map(asSwap).join(', ')}.`
+  return f.danger === 0 ? 'Nothing found that lists what anybody here avoids.' : ''
+}
+
+/** What one compares recipes by: price, turns, packets. */
+function briefOf(f: Figures, request: PlanRequest): string[] {
   const list: string[] = []
-  if (swaps.length > 0) list.push(`for everyone at the table with ${swaps.map(asSwap).join(', and ')}`)
-  else if (f.danger === 0) list.push('nothing found that lists what anybody here avoids: check the packets')
-  if (f.out === 0) list.push(people === 1 ? 'a job for the child' : `a job for each of the ${people}`)
-  if (f.spare !== null && f.spare >= 0) list.push(`ends at ${f.endsAt}, ${minutes(f.spare)} in hand`)
-  else if (f.spare === null) list.push(`takes ${minutes(f.minutes)}`)
-  if (f.sittings > 1) list.push(`${f.sittings} sittings`)
-  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least' : 'about'} ${money(f.cost, request)} a child`)
+  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least ' : ''}${money(f.cost, request)} a child`)
   if (f.mostTurns > 0)
     list.push(
       f.leastTurns === f.mostTurns
-        ? `${f.leastTurns} turns each`
-        : `${f.leastTurns} to ${f.mostTurns} turns each`,
+        ? `${countText(f.leastTurns, 'turn')} each`
+        : `${f.leastTurns} to ${countText(f.mostTurns, 'turn')} each`,
     )
+  if (f.packets > 0) list.push(`${countText(f.packets, 'packet')} to read`)
+  return list
+}
+
+function reasonsOf(f: Figures, people: number): string[] {
+  const list: string[] = []
+  if (f.out === 0) list.push(people === 1 ? 'a job for the child' : `a job for each of the ${people}`)
+  if (f.spare !== null && f.spare >= 0) list.push(`ends at ${f.endsAt}, ${minutes(f.spare)} to spare`)
+  else if (f.spare === null) list.push(`takes ${minutes(f.minutes)}`)
+  if (f.sittings > 1) list.push(`${f.sittings} sittings`)
   const [target, ...more] = f.targets
   if (target !== undefined)
     list.push(
@@ -182,7 +195,6 @@ function reasonsOf(f: Figures, people: number, swaps: SwapSet['swaps'], request:
   if (f.since === null) list.push('not made here yet')
   else if (f.since > 0) list.push(`last made ${f.since === 1 ? 'yesterday' : `${f.since} days ago`}`)
   if (f.liked !== null && f.liked > 0.25) list.push('most wanted more of it')
-  if (f.packets > 0) list.push(`${countText(f.packets, 'packet')} to read on the day`)
   if (f.toBuy.length === 0) list.push('all of it is in the cupboard')
   return list
 }
@@ -221,6 +233,8 @@ function noPlan(id: string, says: string, wish: SelectionCriteria, made: MadeBef
     recipe: id,
     figures,
     against,
+    note: '',
+    brief: [],
     reasons: [],
     decisions: [],
     swaps: [],

@@ -32,6 +32,18 @@ export function fitWords(look: Evaluation, remedy: Remedy | null | undefined): F
   return { tone, says, help: remedy.clears ? `Would fit: ${what}.` : `Better, not clear: ${what}.` }
 }
 
+/** How much of the time there is a recipe takes: for a bar, and in words. Null where nobody says how long there is, or there is no plan. */
+export function timeShare({ figures }: Evaluation): { percent: number; says: string } | null {
+  const { minutes, spare } = figures
+  if (minutes === 0 || spare === null) return null
+  const there = minutes + spare
+  if (there <= 0) return { percent: 100, says: `${minutes} min` }
+  return {
+    percent: Math.min(100, Math.round((100 * minutes) / there)),
+    says: `${minutes} of ${there} min`,
+  }
+}
+
 /** "about 34p": a figure that is shown apart from the words. */
 export const lookMinutes = (look: Evaluation): string =>
   look.figures.minutes === 0 ? '' : `${look.figures.minutes} minutes`

@@ -12,4 +12,4 @@ export {
   type SelectionCriteria,
   criteriaFor,
 } from './selection-criteria'
-export { fitWords, lookMinutes } from './fit-words'
+export { fitWords, timeShare, lookMinutes } from './fit-words'

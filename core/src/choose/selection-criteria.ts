@@ -97,7 +97,11 @@ export interface Evaluation {
   recipe: string
   figures: Figures
   against: Against[]
-  /** What speaks for it, in words. */
+  /** Of allergens, in a sentence: the swaps for everyone, or that nothing was found; empty where something stands against it. */
+  note: string
+  /** What one compares by, in few words each: price, turns, packets to read. */
+  brief: string[]
+  /** What else speaks for it, in words. */
   reasons: string[]
   /** The swaps that were counted in: they suit everyone at once. */
   decisions: Decision[]

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { isWanted, themesOn } from '../../src/choose/filter'
 import { evaluateRecipe } from '../../src/choose/evaluate-recipe'
+import { timeShare } from '../../src/choose/fit-words'
 import { rank } from '../../src/choose/rank'
 import { remedyFor } from '../../src/choose/remedy'
 import type { SelectionCriteria } from '../../src/choose/selection-criteria'
@@ -27,6 +28,23 @@ describe('the ranked shelf', () => {
     expect(shelf.map((l) => l.recipe).sort()).toEqual(rows.map((r) => r.id).sort())
     for (const look of shelf)
       expect(look.reasons.length + look.against.length, look.recipe).toBeGreaterThan(0)
+    // Of allergens it is said what was found, or swapped; where something stands against it, that stands first.
+    for (const look of shelf)
+      if (look.figures.danger === 0 && look.figures.minutes > 0) expect(look.note).not.toBe('')
+    for (const look of shelf)
+      expect(`${look.note} ${look.brief.join(' ')}`).not.toMatch(/\bsafe\b|\bfree\b|\b1 turns|\b1 packets/)
+  })
+  it('the bar says how much of the time there is a recipe takes, and never more than all of it', () => {
+    const base = request(four(), {})
+    const shelf = rank(rows, { base: { ...base, session: { ...base.session, until: '11:05' } } })
+    for (const look of shelf.filter((l) => l.figures.minutes > 0 && l.figures.sittings === 1)) {
+      const share = timeShare(look)
+      expect(share?.percent, look.recipe).toBe(Math.min(100, Math.round((100 * look.figures.minutes) / 50)))
+      expect(share?.says).toBe(`${look.figures.minutes} of 50 min`)
+    }
+    const { until: _, ...session } = base.session
+    const [open] = rank(rows.slice(0, 1), { base: { ...base, session } })
+    expect(open && timeShare(open)).toBeNull()
   })
   it('nobody in danger comes before everything else', () => {
     const shelf = rank(rows, wishFor([...four(), child('zuri', 41, { concerns: [milk] })]))
@@ -40,7 +58,7 @@ describe('the ranked shelf', () => {
       wishFor([...four(), child('z', 41, { concerns: [milk] })]),
     )
     expect(look.figures).toMatchObject({ danger: 0, swaps: 1 })
-    expect(look.reasons[0]).toMatch(/oat drink .*for buttermilk/)
+    expect(look.note).toMatch(/^For all: oat drink .*for buttermilk\.$/)
   })
   it('what the look calls free of danger has no listed allergen in the whole plan either', () => {
     // The false 'nothing found' is the worst bug: the outline must find whatever the whole plan finds.

@@ -3,7 +3,7 @@ import { today } from '../clock'
 import type { MadeBefore } from '@lea/core/choose'
 import { type FoodFact, withNameContents } from '@lea/core/food'
 import type { HouseRules, Kit } from '@lea/core/plan'
-import { type Recipe, upgradeRecipe } from '@lea/core/recipe'
+import { type Recipe, type StillLife, stillLife, upgradeRecipe } from '@lea/core/recipe'
 import type { StoredSetting } from '@lea/core/setting'
 import { listCupboard } from './cupboard'
 import { listMade } from './recipe-history'
@@ -101,6 +101,8 @@ export interface StoredRecipeRow {
   recipe: Recipe
   /** What happened with it so far; not there where it was never made. */
   made?: MadeBefore
+  /** Its picture: worked out here, so that no page needs the tables for it. */
+  look?: StillLife
 }
 /** A row may have been saved by an earlier version. */
 const asRecipe = (body: unknown): Recipe => upgradeRecipe(body) as Recipe
@@ -112,7 +114,8 @@ export async function listRecipes(db: Db): Promise<StoredRecipeRow[]> {
   const made = await listMade(db)
   return rows.map(({ id, version, recipe }) => {
     const before = made.get(id)
-    return { id, version, recipe: asRecipe(recipe), ...(before && { made: before }) }
+    const now = asRecipe(recipe)
+    return { id, version, recipe: now, look: stillLife(now), ...(before && { made: before }) }
   })
 }
 

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-/** How a recipe fits a group: one line, what would help, and all reasons on demand. */
+/** How a recipe fits a group: the time as a bar, figures, one line of what it would need; all else on demand. */
 import { computed } from 'vue'
-import { fitWords } from '@lea/core/choose'
+import { fitWords, timeShare } from '@lea/core/choose'
 import { fillNames } from '@lea/core/plan'
+import { heatWords } from '@lea/core/recipe'
 import { useSettingStore } from '../stores/setting'
 import type { ShelfEntry } from '../stores/shelf'
 
@@ -10,12 +11,23 @@ const props = defineProps<{ standing: ShelfEntry }>()
 const settingStore = useSettingStore()
 const say = (text: string): string => fillNames(text, settingStore.names, 'a guest')
 const fit = computed(() => fitWords(props.standing.look, props.standing.remedy))
+const time = computed(() => timeShare(props.standing.look))
 </script>
 
 <template>
   <div class="text-sm">
+    <p v-if="time" class="mb-1 flex items-center gap-2">
+      <span class="h-2.5 w-32 overflow-hidden rounded-full border border-ink bg-white" aria-hidden="true"
+        ><span class="block h-full bg-ink" :style="{ width: `${time.percent}%` }"
+      /></span>
+      <span class="font-semibold">{{ time.says }}</span>
+    </p>
+    <p class="flex flex-wrap gap-x-4">
+      <span>{{ heatWords(standing.row.recipe) }}</span>
+      <span v-for="b in standing.look.brief" :key="b">{{ b }}</span>
+    </p>
     <p
-      class="font-semibold"
+      class="mt-1 font-semibold"
       :class="fit.tone === 'danger' ? 'text-paprika' : fit.tone === 'fits' ? 'text-moss' : 'text-slate'"
     >
       {{ say(fit.says) }}
@@ -24,14 +36,21 @@ const fit = computed(() => fitWords(props.standing.look, props.standing.remedy))
     <p v-else-if="standing.look.against.length > 0 && standing.remedy === undefined" class="text-soft">
       Trying what would help …
     </p>
-    <p v-if="standing.look.reasons.length > 0" class="text-soft">
-      {{ say(standing.look.reasons.join(' · ')) }}
-    </p>
-    <details v-if="standing.look.against.length > 1" class="mt-1">
-      <summary class="cursor-pointer">All that stands against it</summary>
-      <ul class="border-l-4 border-slate pl-3">
-        <li v-for="a in standing.look.against" :key="a.says">{{ say(a.says) }}</li>
-      </ul>
+    <p v-if="standing.look.note">{{ say(standing.look.note) }}</p>
+    <details>
+      <summary class="inline-block min-h-6 cursor-pointer py-0.5 text-soft underline">
+        More<span class="sr-only"> of {{ standing.row.recipe.title }}</span>
+      </summary>
+      <slot />
+      <p v-if="standing.look.reasons.length > 0" class="text-soft">
+        {{ say(standing.look.reasons.join(' · ')) }}
+      </p>
+      <template v-if="standing.look.against.length > 1">
+        <p class="mt-1">All that stands against it:</p>
+        <ul class="border-l-4 border-slate pl-3">
+          <li v-for="a in standing.look.against" :key="a.says">{{ say(a.says) }}</li>
+        </ul>
+      </template>
     </details>
   </div>
 </template>

@@ -10,6 +10,7 @@ import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/settin
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
+import StillLife from '../parts/pictures/StillLife.vue'
 import GuestForm from '../parts/GuestForm.vue'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
@@ -113,6 +114,7 @@ const list = computed(() => {
   return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
 })
 const looking = computed(() => shelf.done < shelf.of)
+const lookOf = (id: string) => settingStore.recipes.find((r) => r.id === id)?.look
 const { shown, next, more } = usePieces(list)
 
 async function layOut(s: ShelfEntry, remedied: boolean): Promise<void> {
@@ -152,7 +154,7 @@ function addGuest(guest: StoredGuest): void {
       />
       <section aria-labelledby="the-shelf">
         <div class="mb-2 flex flex-wrap items-end justify-between gap-2 border-b border-ink pb-1">
-          <h2 id="the-shelf" class="text-2xl">The shelf for {{ dayText(answers.date) }}</h2>
+          <h2 id="the-shelf" class="text-2xl">Recipes for {{ dayText(answers.date) }}</h2>
           <p role="status" class="text-sm text-soft">
             {{
               nobody
@@ -170,20 +172,20 @@ function addGuest(guest: StoredGuest): void {
             >Begin with the children</RouterLink
           ><template v-if="settingStore.children.length === 0">, or add a guest above.</template>
         </Notice>
-        <Notice v-else-if="!looking && list.length === 0"
-          >None of your recipes is like that: take a kind back.</Notice
-        >
+        <Notice v-else-if="!looking && list.length === 0">No recipe is like that. Take a filter away.</Notice>
         <ol class="grid gap-3">
           <li
             v-for="(s, i) in nobody ? [] : shown"
             :key="s.row.id"
-            class="patch grid gap-3 p-4 sm:grid-cols-[3.5rem_1fr_auto]"
+            class="patch grid gap-3 p-4 sm:grid-cols-[8rem_1fr_auto]"
           >
-            <Picture :name="pictureOf(s.row.recipe)" class="size-12" />
+            <StillLife v-if="lookOf(s.row.id)" :look="lookOf(s.row.id)!" class="max-w-32" />
+            <Picture v-else :name="pictureOf(s.row.recipe)" class="size-12" />
             <div class="min-w-0">
               <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
-              <RecipeFacts :recipe="s.row.recipe" :foods="foods" :minutes="lookMinutes(s.look)" />
-              <FitLine :standing="s" class="mt-1" />
+              <FitLine :standing="s" class="mt-1.5">
+                <RecipeFacts :recipe="s.row.recipe" :foods="foods" :minutes="lookMinutes(s.look)" />
+              </FitLine>
             </div>
             <span class="flex flex-col items-stretch gap-1.5 sm:w-44">
               <button
@@ -195,10 +197,10 @@ function addGuest(guest: StoredGuest): void {
               >
                 {{
                   s.look.swaps.length > 1
-                    ? 'Lay it out with the swaps'
+                    ? 'Plan it with the swaps'
                     : s.look.swaps.length === 1
-                      ? 'Lay it out with the swap'
-                      : 'Lay it out'
+                      ? 'Plan it with the swap'
+                      : 'Plan it'
                 }}<span class="sr-only">: {{ s.row.recipe.title }}</span>
               </button>
               <button

@@ -7,6 +7,7 @@ import { changesIn, layersText, linesFor, pictureOf, themeWords, toJsonLd } from
 import { recipeToJson, recipeToText } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
+import StillLife from '../parts/pictures/StillLife.vue'
 import Amount from '../parts/Amount.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
 import { useAuthStore } from '../stores/auth'
@@ -61,7 +62,8 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
     <article v-else>
       <div class="mb-4 flex flex-wrap items-start justify-between gap-3">
         <div class="flex items-start gap-4">
-          <Picture :name="pictureOf(recipe)" class="size-16 shrink-0" />
+          <StillLife v-if="row?.look" :look="row.look" class="!w-32 shrink-0" />
+          <Picture v-else :name="pictureOf(recipe)" class="size-16 shrink-0" />
           <div>
             <h1 class="text-3xl">{{ recipe.title }}</h1>
             <p class="text-lg">{{ recipe.about }}</p>

@@ -5,6 +5,7 @@ import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
 import { pictureOf } from '@lea/core/recipe'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
+import StillLife from '../parts/pictures/StillLife.vue'
 import FitLine from '../choose/FitLine.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
 import ShelfFilters from '../choose/ShelfFilters.vue'
@@ -87,24 +88,19 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
       </Notice>
       <ul class="grid gap-3 lg:grid-cols-2">
         <li v-for="r in shown" :key="r.id" class="patch relative flex items-start gap-3 p-4">
-          <Picture :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
-          <div class="min-w-0">
+          <StillLife v-if="r.look" :look="r.look" class="!w-28 shrink-0" />
+          <Picture v-else :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
+          <div class="min-w-0 flex-1">
             <h2 class="text-xl leading-tight">
               <RouterLink :to="`/recipes/${r.id}`" class="underline-offset-4 hover:underline">{{
                 r.recipe.title
               }}</RouterLink>
             </h2>
             <p>{{ r.recipe.about }}</p>
-            <RecipeFacts
-              :recipe="r.recipe"
-              :foods="foods"
-              :minutes="byId.get(r.id) ? lookMinutes(byId.get(r.id)!.look) : ''"
-            />
-            <FitLine
-              v-if="byId.get(r.id)"
-              :standing="byId.get(r.id)!"
-              class="mt-1 border-t border-line pt-1"
-            />
+            <FitLine v-if="byId.get(r.id)" :standing="byId.get(r.id)!" class="mt-1.5">
+              <RecipeFacts :recipe="r.recipe" :foods="foods" :minutes="lookMinutes(byId.get(r.id)!.look)" />
+            </FitLine>
+            <RecipeFacts v-else :recipe="r.recipe" :foods="foods" />
           </div>
         </li>
       </ul>

@@ -6,7 +6,7 @@ import type { MadeBefore } from '@lea/core/choose'
 import type { FoodFact, StoredPacket } from '@lea/core/food'
 import type { OwnWord } from '@lea/core/learn'
 import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
-import type { Recipe } from '@lea/core/recipe'
+import type { Recipe, StillLife } from '@lea/core/recipe'
 import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
 import { api, inWords, lastWrite } from '../shared/api'
 import { getCached } from '../offline-cache/answers'
@@ -18,6 +18,7 @@ export interface RecipeRow {
   recipe: Recipe
   /** What happened with it so far. */
   made?: MadeBefore
+  look?: StillLife
 }
 export interface AdultRow extends StoredAdult {
   signIn: string | null

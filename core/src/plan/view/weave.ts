@@ -191,24 +191,6 @@ function watchCells(
   ]
 }
 
-/** Rows of the Check view: every line against every child with a concern, worst meeting first where there are several. */
-export function checkRows(
-  plan: Plan,
-): { line: string; name: string; meetings: Record<string, Plan['checks'][number]> }[] {
-  const rank = { lists: 0, may: 1, ask: 2, nothing: 3 } as const
-  const all = [...new Map(plan.bowls.flatMap((b) => b.lines).map((l) => [l.id, l])).values()]
-  const order = [...new Set(all.map((l) => l.line))]
-  const lines = all.sort((a, b) => order.indexOf(a.line) - order.indexOf(b.line))
-  return lines.map((line) => {
-    const meetings: Record<string, Plan['checks'][number]> = {}
-    for (const check of plan.checks.filter((c) => c.line === line.id)) {
-      const known = meetings[check.child]
-      if (!known || rank[check.meeting] < rank[known.meeting]) meetings[check.child] = check
-    }
-    return { line: line.id, name: line.name, meetings }
-  })
-}
-
 /** Share of a bar for each stretch of the clock ribbon, in per cent of the first sitting. */
 export function ribbon(
   plan: Plan,

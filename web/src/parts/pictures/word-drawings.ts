@@ -39,6 +39,10 @@ export const DRAWINGS: Record<string, Drawing> = {
   close: { line: `${BOX}M5 20h14M5 9h14M12 2v4m-2-1.5L12 6.5l2-2` },
   tear: { line: 'M4 6h6l1 3-2 3 2 3-1 3H4zM20 6h-6l1 3-2 3 2 3-1 3h6z' },
   wait: { line: 'M12 3a9 9 0 1 0 0 18 9 9 0 0 0 0-18zM12 7v5l4 2' },
+  yoghurt: {
+    line: 'M7 9l1.2 11h7.600L17 9zM5 7h14v2H5zM19 7l2.500-3.500',
+    fill: 'M8.600 14h6.800l-.6 5H9.200z',
+  },
   // tools
   jug: { line: 'M6 5h9l2-2v5l-1 12H7zM17 9c4 0 4 7-.5 7', fill: 'M7 12h9l-.7 7H7.6z' },
   'chopping-board': { line: 'M4 8h13v9H4zM17 10h4v5h-4M7 14l5-3' },

@@ -15,7 +15,6 @@ import cheeseWedge from '~icons/fluent-emoji-flat/cheese-wedge'
 import cookedRice from '~icons/fluent-emoji-flat/cooked-rice'
 import cookie from '~icons/fluent-emoji-flat/cookie'
 import cucumber from '~icons/fluent-emoji-flat/cucumber'
-import custard from '~icons/fluent-emoji-flat/custard'
 import droplet from '~icons/fluent-emoji-flat/droplet'
 import earOfCorn from '~icons/fluent-emoji-flat/ear-of-corn'
 import egg from '~icons/fluent-emoji-flat/egg'
@@ -85,7 +84,6 @@ export const WORD_ICONS: Record<string, Component> = {
   milk: glassOfMilk,
   butter: butter,
   cheese: cheeseWedge,
-  yoghurt: custard,
   water: droplet,
   salt: salt,
   honey: honeyPot,

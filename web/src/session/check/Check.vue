@@ -1,14 +1,16 @@
 <script setup lang="ts">
-/** Lines down, children with a concern across; each meeting in words; swaps before and after; packets; the hygiene plan. */
+/** Lines down, children with a concern across; only cells that say something speak; one change for all; packets; the hygiene plan. */
 import { countText } from '@lea/core/amount'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { MEETING_WORDS, concernName } from '@lea/core/food'
-import { type Decision, checkRows, swapSetText } from '@lea/core/plan'
+import { type Decision, checkHeads, checkKeyText, checkRows, swapSetText } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import LabelText from '../../parts/packets/LabelText.vue'
 import { useAuthStore } from '../../stores/auth'
 import { useSettingStore } from '../../stores/setting'
+import Mat from '../../parts/mats/Mat.vue'
+import { useMats } from '../../parts/mats/useMats'
 import { useFoods } from '../../parts/useFoods'
 import { useSession } from '../../stores/session/session'
 import { timeText } from '../../shared/dates'
@@ -20,7 +22,8 @@ const foods = useFoods()
 const auth = useAuthStore()
 const route = useRoute()
 const rows = computed(() => (session.plan ? checkRows(session.plan) : []))
-const children = computed(() => [...new Set(session.plan?.checks.map((c) => c.child) ?? [])])
+const heads = computed(() => (session.plan ? checkHeads(session.plan) : []))
+const { matOf } = useMats()
 const lines = computed(() => new Map(session.plan?.bowls.flatMap((b) => b.lines).map((l) => [l.id, l]) ?? []))
 const recipeLine = (id: string) => {
   const line = lines.value.get(id)
@@ -48,7 +51,7 @@ const look = {
   lists: 'bg-paprika text-white font-bold',
   may: 'border-2 border-paprika text-paprika font-bold',
   ask: 'border-2 border-dashed border-ink font-bold',
-  nothing: 'text-soft',
+  nothing: '',
 }
 const HYGIENE = {
   before: 'Before',
@@ -61,19 +64,88 @@ const hygiene = computed(() =>
     .map((when) => ({ when, notes: (session.plan?.hygiene ?? []).filter((h) => h.when === when) }))
     .filter((g) => g.notes.length > 0),
 )
+const sources = computed(() => [...new Set(session.plan?.hygiene.map((h) => h.source) ?? [])])
 const text = ref('')
 </script>
 
 <template>
   <section v-if="session.plan" aria-label="Check" class="grid min-w-0 gap-5">
     <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
-      <p class="max-w-2xl">
-        Each line against each child’s concern. Lea knows typical recipes, not the packet in your hand:
-        packets are read on the day, and care plans come first.
+      <p v-if="heads.length > 0" class="max-w-2xl">
+        <span
+          class="mr-1 inline-block size-3 rounded-full border-2 border-soft align-[-1px]"
+          aria-hidden="true"
+        />
+        <span class="sr-only">A ring: </span>{{ checkKeyText(session.plan) }}
       </p>
-      <RouterLink class="btn" :to="`/session/${session.plan.session}/sheet`"
-        >Sheet for the kitchen wall</RouterLink
-      >
+      <p v-else-if="rows.length === 0" class="max-w-2xl">
+        This recipe has no ingredient: there is nothing to look up yet.
+      </p>
+      <p v-else class="max-w-2xl">
+        Nobody in this session has an allergy or a diet on the card. Ask again at the door.
+      </p>
+      <RouterLink class="btn" :to="`/session/${session.plan.session}/sheet`">Allergy sheet</RouterLink>
+    </div>
+    <div
+      v-if="heads.length > 0"
+      class="patch overflow-x-auto"
+      tabindex="0"
+      role="region"
+      aria-label="Ingredients against children"
+    >
+      <table class="w-full border-collapse text-sm">
+        <thead>
+          <tr>
+            <th scope="col" class="sticky left-0 z-10 bg-white p-2 text-left">
+              <span class="sr-only">Ingredient</span>
+            </th>
+            <th v-for="h in heads" :key="h.child" scope="col" class="min-w-20 p-2 text-center align-bottom">
+              <span class="mb-1 block" aria-hidden="true"
+                ><Mat :name="session.nameOf(h.child)" :mat="matOf(h.child)" size="small" class="!size-8"
+              /></span>
+              <span class="block text-base">{{ session.nameOf(h.child) }}</span>
+              <span class="block text-xs font-normal text-soft">{{ h.about.map(about).join(', ') }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.line" class="border-t border-line">
+            <th scope="row" class="sticky left-0 z-10 bg-white p-2 text-left text-base">
+              {{ row.name }}
+              <span v-if="lines.get(row.line)?.only" class="block text-xs font-normal">{{
+                lines.get(row.line)?.only === 'apart' ? 'own bowl only' : 'not in the own bowl'
+              }}</span>
+              <span v-if="recipeLine(row.line)" class="block text-xs font-normal text-soft"
+                ><s
+                  ><Amount :text="lines.get(row.line)?.recipeText ?? ''" />
+                  {{ lines.get(row.line)?.swappedFrom }}</s
+                ><br />now <Amount :text="lines.get(row.line)?.text ?? ''"
+              /></span>
+            </th>
+            <td v-for="{ child: c } in heads" :key="c" class="p-1 text-center">
+              <template v-if="row.meetings[c]">
+                <span v-if="row.meetings[c].meeting === 'nothing'"
+                  ><span
+                    class="inline-block size-3 rounded-full border-2 border-soft"
+                    aria-hidden="true"
+                  /><span class="sr-only">{{ MEETING_WORDS.nothing }}</span></span
+                >
+                <span
+                  v-else
+                  class="block rounded-sm px-1.5 py-1.5 leading-tight"
+                  :class="look[row.meetings[c].meeting]"
+                >
+                  {{ MEETING_WORDS[row.meetings[c].meeting]
+                  }}<span class="block text-xs font-normal"
+                    >{{ about(row.meetings[c].about)
+                    }}{{ row.meetings[c].contact ? ', not eaten' : '' }}</span
+                  ></span
+                >
+              </template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
     </div>
     <div
       v-if="set && canChange && (set.decisions.length > 0 || set.stuck.length > 0)"
@@ -110,57 +182,22 @@ const text = ref('')
         <button type="button" class="btn" @click="session.choose(ownBowl.decision)">Set it apart</button>
       </p>
     </div>
-    <p v-if="children.length === 0" class="patch p-4">
-      Nobody in this session has an allergy or a diet on file. Ask again at the auth.
-    </p>
-    <div v-else class="patch overflow-x-auto" tabindex="0" role="region" aria-label="Lines against children">
-      <table class="w-full border-collapse text-sm">
-        <thead>
-          <tr>
-            <th scope="col" class="sticky left-0 bg-white p-2 text-left">Line</th>
-            <th v-for="c in children" :key="c" scope="col" class="p-2 text-left">{{ session.nameOf(c) }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.line" class="border-t border-line align-top">
-            <th scope="row" class="sticky left-0 bg-white p-2 text-left">
-              {{ row.name }}
-              <span v-if="lines.get(row.line)?.only" class="block text-xs font-normal">{{
-                lines.get(row.line)?.only === 'apart' ? 'own bowl only' : 'not in the own bowl'
-              }}</span>
-              <span v-if="recipeLine(row.line)" class="block text-xs font-normal text-soft"
-                ><s
-                  ><Amount :text="lines.get(row.line)?.recipeText ?? ''" />
-                  {{ lines.get(row.line)?.swappedFrom }}</s
-                ><br />now <Amount :text="lines.get(row.line)?.text ?? ''"
-              /></span>
-            </th>
-            <td v-for="c in children" :key="c" class="p-1">
-              <span
-                v-if="row.meetings[c]"
-                class="block rounded-sm px-1.5 py-1 text-xs leading-tight"
-                :class="look[row.meetings[c].meeting]"
-              >
-                {{ MEETING_WORDS[row.meetings[c].meeting]
-                }}<span v-if="row.meetings[c].meeting !== 'nothing'" class="block font-normal"
-                  >{{ about(row.meetings[c].about) }}{{ row.meetings[c].contact ? ', not eaten' : '' }}</span
-                ></span
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
     <OtherRecipes v-if="(set?.stuck.length ?? 0) > 0 || route.query['other']" />
     <div class="grid gap-5 lg:grid-cols-2">
       <section aria-labelledby="hygiene" class="patch p-4">
-        <h2 id="hygiene" class="text-xl">Clean, and apart</h2>
+        <h2 id="hygiene" class="text-xl">Keep clean, keep apart</h2>
         <template v-for="group in hygiene" :key="group.when">
           <h3 class="mt-2 text-sm text-slate">{{ HYGIENE[group.when] }}</h3>
           <ul class="list-inside list-disc text-sm">
-            <li v-for="h in group.notes" :key="h.says" :title="h.source">{{ session.say(h.says) }}</li>
+            <li v-for="h in group.notes" :key="h.says">{{ session.say(h.says) }}</li>
           </ul>
         </template>
+        <details class="mt-2 text-sm text-soft">
+          <summary class="min-h-6 cursor-pointer py-0.5">Where this comes from</summary>
+          <ul>
+            <li v-for="source in sources" :key="source">{{ source }}</li>
+          </ul>
+        </details>
       </section>
       <div class="grid content-start gap-5">
         <section aria-labelledby="reader" class="patch p-4">
