@@ -120,7 +120,7 @@ test('a cold chicken is refused, hot and held it is let through', async () => {
 })
 
 test('a note on a mat, and something that happened', async () => {
-  await expect(page.getByRole('button', { name: /^done:/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Done:/ })).toBeVisible()
   const mat = page
     .getByRole('region', { name: 'The table' })
     .getByRole('button', { name: /Pavel|Maren|Leocadia/ })

@@ -76,7 +76,7 @@ test('own portions: what one child takes stands in Amounts, and each has a strip
   await page.getByRole('button', { name: 'Petra Vance' }).click()
   await page.getByRole('button', { name: 'Gwenda Marsh' }).click()
   await page.getByRole('button', { name: 'We read them all' }).click()
-  const done = page.getByRole('button', { name: /^done:/ })
+  const done = page.getByRole('button', { name: /^Done:/ })
   const whose = async () => (await done.textContent()) ?? ''
   const first = await whose()
   for (let i = 0; i < 2; i++) await done.click()

@@ -32,8 +32,8 @@ test('the shelf says what fits, what stands against the others, and what would h
   await page.getByRole('button', { name: '30', exact: true }).click()
   await expect(page.getByText('The families come at 10:45.')).toBeVisible()
   await expect(bread).toContainText(/after the families come|Would fit|Ends at/)
-  await page.getByLabel('at most, a child').fill('cheap')
-  await page.getByLabel('at most, a child').blur()
+  await page.getByLabel('Most to spend per child').fill('cheap')
+  await page.getByLabel('Most to spend per child').blur()
   await expect(page.getByRole('alert')).toContainText("'cheap' is not a price")
 })
 

@@ -40,7 +40,7 @@ test('sign in, settle, cook, finish and read the record without a mouse', async 
 
   const heading = page.getByRole('heading', { name: 'Wash hands' })
   await expect(heading).toBeVisible()
-  const done = page.getByRole('button', { name: /^done:/ })
+  const done = page.getByRole('button', { name: /^Done:/ })
   const first = (await done.textContent()) ?? ''
   await press(page, done)
   await expect(done).not.toHaveText(first)

@@ -15,7 +15,7 @@ test.afterAll(() => house.close())
 
 /** Over so many minutes the three hundred taps come; `./lea bench offline` takes thirty. */
 const MINUTES = Number(process.env['LEA_OFFLINE_MINUTES'] ?? 0)
-const done = (page: Page) => page.getByRole('button', { name: /^done:/ })
+const done = (page: Page) => page.getByRole('button', { name: /^Done:/ })
 const idOf = (page: Page): string => /session\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? ''
 interface Heard {
   events: { id: string; kind: string; body: Record<string, unknown> }[]

@@ -32,7 +32,7 @@ test('signs in, cooks, goes on without the network, and sends it all after', asy
   await expect(page.getByRole('heading', { name: 'Wash hands' })).toBeVisible()
   await page.getByRole('button', { name: 'next step' }).click()
   await passGates(page)
-  const done = page.getByRole('button', { name: /^done:/ })
+  const done = page.getByRole('button', { name: /^Done:/ })
   const turns: string[] = []
   await expect(page.getByText('all sent')).toBeVisible()
   await context.setOffline(true)

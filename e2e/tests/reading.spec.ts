@@ -68,7 +68,7 @@ test('a chat export: the egg that only the telling names is asked about, and is 
   await expect(understood(page).getByText('an adult: crack an egg')).toBeVisible()
   await expect(understood(page).getByText('15 minutes in the oven, 200 °C')).toBeVisible()
   // Taken back in any order: the egg is asked about again, the milk stays.
-  await page.getByRole('button', { name: /Take back: .*1 egg/ }).click()
+  await page.getByRole('button', { name: /Undo: .*1 egg/ }).click()
   await expect(page.getByText('1 question to answer before it is kept')).toBeVisible()
   await page.getByRole('button', { name: /It goes in: 1 egg/ }).click()
   await keepAndPlan(page, /herb scone one/)

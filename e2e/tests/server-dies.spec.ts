@@ -20,13 +20,13 @@ test('a killed server loses no tap', async ({ page }) => {
   const sent = page.waitForResponse(
     (r) => r.url().endsWith('/events') && r.request().method() === 'POST' && r.ok(),
   )
-  await page.getByRole('button', { name: /^done:/ }).click()
+  await page.getByRole('button', { name: /^Done:/ }).click()
   await sent
   await expect(page.getByText('all sent')).toBeVisible()
 
   await house.kill()
-  await page.getByRole('button', { name: /^done:/ }).click()
-  await page.getByRole('button', { name: /^done:/ }).click()
+  await page.getByRole('button', { name: /^Done:/ }).click()
+  await page.getByRole('button', { name: /^Done:/ }).click()
   await expect(page.getByText('2 kept on this device, not sent yet')).toBeVisible()
   await expect(page.getByText(/Nothing that was tapped is lost/)).toBeVisible()
   await expect(page.getByText(/plain flour · 3 of 3/)).toBeVisible()

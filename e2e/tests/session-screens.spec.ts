@@ -117,7 +117,7 @@ test('the table, the finish and the records', async () => {
 
 test('the buttons of the table are 56 px or more', async () => {
   await page.goto(`${session}/cook`)
-  await expect(page.getByRole('button', { name: /^done:/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Done:/ })).toBeVisible()
   const small = await page
     .getByRole('main')
     .getByRole('button')

@@ -83,7 +83,7 @@ test('one session, from plan to table to record', async ({ page }) => {
     await expect(page.getByText(/scoops? so far/)).toBeVisible()
     // Three halves make the flour: one is less than half of it, two are more.
     await expect(page.getByLabel('The bowl is less than half')).toBeVisible()
-    await page.getByRole('button', { name: /^done:/ }).click()
+    await page.getByRole('button', { name: /^Done:/ }).click()
     await expect(page.getByLabel('The bowl is more than half')).toBeVisible()
     await page.getByRole('button', { name: 'undo' }).click()
     await expect(page.getByLabel('The bowl is less than half')).toBeVisible()
@@ -97,7 +97,7 @@ test('one session, from plan to table to record', async ({ page }) => {
     await expect(page.getByRole('heading', { name: 'An adult is in place for blades.' })).toBeVisible()
     await page.getByRole('button', { name: 'Petra Vance' }).click()
     await page.getByRole('button', { name: 'In place' }).click()
-    await page.getByRole('button', { name: /^done:/ }).click()
+    await page.getByRole('button', { name: /^Done:/ }).click()
   })
 
   await test.step('to the finish, with tastes and a line to remember', async () => {
@@ -144,10 +144,10 @@ test('somebody comes while the table is at work: everything stops until the plan
     .click()
   await settleAll(page, 'Alder Finch', 'Alder Finch, a second time')
   await startCooking(page)
-  await expect(page.getByRole('button', { name: 'a change' })).toBeVisible()
-  const before = await page.getByRole('button', { name: /^done:/ }).textContent()
+  await expect(page.getByRole('button', { name: 'Something changed' })).toBeVisible()
+  const before = await page.getByRole('button', { name: /^Done:/ }).textContent()
 
-  await page.getByRole('button', { name: 'a change' }).click()
+  await page.getByRole('button', { name: 'Something changed' }).click()
   await page.getByRole('button', { name: 'someone came' }).click()
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Nickname').fill('Caspian')
@@ -164,6 +164,6 @@ test('somebody comes while the table is at work: everything stops until the plan
   await expect(page.getByRole('heading', { name: 'Stop: Caspian came' })).toBeVisible()
   await settleAtTable(page, 'The family brought an own pot without pear.')
   await goOn.click()
-  await expect(page.getByRole('button', { name: /^done:/ })).toHaveText(before ?? '')
+  await expect(page.getByRole('button', { name: /^Done:/ })).toHaveText(before ?? '')
   await expect(page.getByText('Caspian').first()).toBeVisible()
 })

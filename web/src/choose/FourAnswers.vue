@@ -69,9 +69,9 @@ const allIn = computed(() => a.value.children.length === settingStore.children.l
           class="px-2 py-1 underline"
           @click="a.children = allIn ? [] : settingStore.children.map((c) => c.id)"
         >
-          {{ allIn ? 'none of them' : 'all of them' }}
+          {{ allIn ? 'None of them' : 'All of them' }}
         </button>
-        <button type="button" class="px-2 py-1 underline" @click="emit('guest')">and a guest</button>
+        <button type="button" class="px-2 py-1 underline" @click="emit('guest')">Add a guest</button>
       </div>
       <div class="mt-2 flex flex-wrap items-center gap-1.5">
         <span class="text-sm text-soft">with</span>
@@ -94,10 +94,10 @@ const allIn = computed(() => a.value.children.length === settingStore.children.l
       </div>
       <div class="mt-2 grid grid-cols-2 gap-3">
         <label class="text-sm font-semibold"
-          >another day<input v-model="a.date" type="date" class="field mt-1 font-normal"
+          >Another day<input v-model="a.date" type="date" class="field mt-1 font-normal"
         /></label>
         <label class="text-sm font-semibold"
-          >begins at<input v-model="a.start" type="time" class="field mt-1 font-normal"
+          >Begins at<input v-model="a.start" type="time" class="field mt-1 font-normal"
         /></label>
       </div>
     </fieldset>
@@ -135,13 +135,13 @@ const allIn = computed(() => a.value.children.length === settingStore.children.l
       </div>
       <div class="mt-2 flex flex-wrap items-end gap-3 text-sm">
         <label class="block font-semibold"
-          >heat<select v-model="a.heat" aria-label="Heat" class="field mt-1 block !w-36 font-normal">
+          >Heat<select v-model="a.heat" aria-label="Heat" class="field mt-1 block !w-36 font-normal">
             <option value="">any</option>
             <option v-for="h in HEATS" :key="h" :value="h">{{ heatWord(h) }}</option>
           </select></label
         >
         <label class="block font-semibold"
-          >at most, a child<input
+          >Most to spend per child<input
             v-model.lazy="a.budget"
             class="field mt-1 block !w-28 font-normal"
             placeholder="85p"

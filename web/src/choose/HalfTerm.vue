@@ -176,10 +176,10 @@ const missing = computed(() => {
           </span>
         </fieldset>
         <label class="text-sm font-semibold"
-          >begins at<input v-model="input.start" type="time" class="field mt-1 font-normal"
+          >Begins at<input v-model="input.start" type="time" class="field mt-1 font-normal"
         /></label>
         <label class="text-sm font-semibold"
-          >minutes<input
+          >Minutes<input
             v-model.number="input.minutes"
             type="number"
             min="10"

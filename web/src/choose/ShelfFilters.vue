@@ -133,20 +133,20 @@ const isOn = (event: Event): boolean => (event.target as HTMLInputElement).check
         >
         <template v-if="withGroup">
           <label class="block font-semibold"
-            >at most, minutes<input
+            >At most, minutes<input
               class="field mt-1 block !w-24 font-normal"
               inputmode="numeric"
               @input="most('minutes', textOf($event))"
           /></label>
           <label class="block font-semibold"
-            >a child<input
+            >Cost a child, at most<input
               class="field mt-1 block !w-24 font-normal"
               placeholder="85p"
               aria-label="At most, a child"
               @input="most('cost', textOf($event))"
           /></label>
           <label class="block font-semibold"
-            >foods to buy<input
+            >Foods to buy<input
               class="field mt-1 block !w-24 font-normal"
               inputmode="numeric"
               aria-label="At most so many foods to buy"

@@ -134,7 +134,7 @@ const AT_FIELD = /^(food|have\.|weighs\.|packs\[)/
               :aria-label="`Remove pack ${i + 1}`"
               @click="packs = packs.filter((x) => x !== p)"
             >
-              remove
+              Remove
             </button>
           </div>
           <p

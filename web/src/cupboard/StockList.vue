@@ -73,7 +73,7 @@ const packText = (p: CupboardPack): string => {
           :aria-label="`Change ${name}`"
           @click="editing = item"
         >
-          change
+          Change
         </button>
       </li>
     </ul>

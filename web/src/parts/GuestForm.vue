@@ -76,7 +76,7 @@ async function add(): Promise<void> {
           >Age<input v-model="age" type="number" min="0" max="216" class="field mt-1 font-normal"
         /></label>
         <label class="font-semibold"
-          >in
+          >In
           <select v-model="unit" class="field mt-1 font-normal">
             <option value="years">years</option>
             <option value="months">months</option>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** One page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
+/** The allergy sheet, one page for the kitchen wall: children by mat and nickname, what each must not have, what on this table matters. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import { emergencyNumber, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } from '@lea/core/food'
@@ -47,7 +47,7 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
     >
     <p v-if="!session.plan" role="status">{{ session.planFault || 'Laying out the sheet …' }}</p>
     <article v-else class="patch p-5 print:border-0 print:p-0">
-      <h1 class="text-2xl">{{ session.plan.recipe.title }}: who must not have what</h1>
+      <h1 class="text-2xl">Allergy sheet: {{ session.plan.recipe.title }}</h1>
       <p class="text-sm">
         {{ dayText(session.stored?.date ?? '') }}, {{ session.stored?.start }} ·
         {{ settingStore.setting?.name }}

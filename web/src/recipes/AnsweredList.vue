@@ -23,10 +23,10 @@ defineEmits<{ takeBack: [key: string] }>()
         <button
           type="button"
           class="btn py-0.5 text-sm"
-          :aria-label="`Take back: ${answerWords(a).about} ${answerWords(a).says}`"
+          :aria-label="`Undo: ${answerWords(a).about} ${answerWords(a).says}`"
           @click="$emit('takeBack', a.key)"
         >
-          <Undo2 class="size-4" aria-hidden="true" />Take back
+          <Undo2 class="size-4" aria-hidden="true" />Undo
         </button>
       </li>
     </ul>

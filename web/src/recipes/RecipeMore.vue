@@ -110,7 +110,7 @@ function setVariant(step: string, variants: StepVariant[]): void {
         <div v-for="(v, i) in s.variants ?? []" :key="i" class="mb-2 flex flex-wrap items-end gap-2">
           <span class="w-40 truncate pb-2 font-semibold">{{ s.title }}</span>
           <label class="text-sm"
-            >from, months<input
+            >From, months<input
               class="field mt-1 w-24"
               type="number"
               min="0"
@@ -118,7 +118,7 @@ function setVariant(step: string, variants: StepVariant[]): void {
               @change="v.from = number($event)"
           /></label>
           <label class="text-sm"
-            >below, months<input
+            >Below, months<input
               class="field mt-1 w-24"
               type="number"
               min="1"
@@ -151,7 +151,7 @@ function setVariant(step: string, variants: StepVariant[]): void {
           class="btn"
           @click="setVariant(s.id, [...(s.variants ?? []), { below: 36, says: '' }])"
         >
-          {{ s.title || 'a step' }}: another way
+          {{ s.title || 'Step' }}: another way
         </button>
       </span>
     </section>

@@ -88,7 +88,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <div class="flex items-end justify-between gap-3 border-b border-ink pb-1">
             <h2 id="goes-in" class="text-xl">Goes in</h2>
             <label class="flex items-center gap-2 text-sm font-semibold"
-              >for<input
+              >For<input
                 v-model.number.lazy="serves"
                 type="number"
                 min="1"

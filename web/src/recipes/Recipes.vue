@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@lea/core/amount'
 /** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
 import { computed, onMounted, ref, watch } from 'vue'
 import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
@@ -80,7 +81,9 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
         <template v-if="looking"
           >Looked at {{ shelf.done }} of {{ shelf.of }} recipes with this group …</template
         >
-        <template v-else>{{ rows.length }} of {{ settingStore.recipes.length }} recipes.</template>
+        <template v-else
+          >{{ rows.length }} of {{ countText(settingStore.recipes.length, 'recipe') }}.</template
+        >
       </p>
       <Notice v-if="rows.length === 0">
         None is like that.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@lea/core/amount'
 /** What was made and done over a period, for what comes next: sessions, turns, cost, what has not come round. No ranks. */
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { Bar } from 'vue-chartjs'
@@ -133,7 +134,7 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
               <RouterLink :to="`/record/sessions/${r.id}`" class="block hover:underline">
                 <span class="text-soft">{{ dayText(r.date) }}</span>
                 <span class="ml-3 font-title text-lg font-bold">{{ r.title }}</span>
-                <span class="ml-3">{{ r.children.length }} children</span>
+                <span class="ml-3">{{ countText(r.children.length, 'child', 'children') }}</span>
                 <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
                 <span v-if="r.memo[0]" class="block text-sm text-soft">“{{ r.memo[0] }}”</span>
               </RouterLink>

@@ -93,7 +93,7 @@ const usualText = computed(() => {
           :aria-label="`${nameOf(m.technique)} as in the catalogue`"
           @click="back(m.technique)"
         >
-          as in the catalogue
+          As in the catalogue
         </button>
       </li>
     </ul>

@@ -18,14 +18,14 @@ const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; e
   <footer class="gap-2 px-3 pb-3 max-lg:contents lg:flex lg:items-center">
     <div class="flex flex-wrap items-center gap-2 max-lg:px-3 max-lg:pb-3">
       <slot />
-      <button type="button" class="btn btn-table" :disabled="first" @click="emit('back')">back</button>
-      <button type="button" class="btn btn-table" @click="emit('change')">a change</button>
-      <button type="button" class="btn btn-table" @click="emit('keys')">keys</button>
-      <RouterLink class="btn btn-table" :to="show">for the children</RouterLink>
+      <button type="button" class="btn btn-table" :disabled="first" @click="emit('back')">Back</button>
+      <button type="button" class="btn btn-table" @click="emit('change')">Something changed</button>
+      <button type="button" class="btn btn-table" @click="emit('keys')">Keys</button>
+      <RouterLink class="btn btn-table" :to="show">For the children</RouterLink>
       <button
         type="button"
         class="btn btn-table"
-        aria-label="second screen for the children"
+        aria-label="Second screen for the children"
         @click="emit('screen')"
       >
         <MonitorSmartphone class="size-6" aria-hidden="true" />
@@ -39,17 +39,19 @@ const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; e
         class="btn btn-table mr-auto !border-paprika !text-paprika"
         @click="emit('emergency')"
       >
-        emergency
+        Emergency
       </button>
       <template v-if="doer !== null">
-        <button type="button" class="btn btn-table" @click="emit('next')">next step</button>
+        <button type="button" class="btn btn-table" @click="emit('next')">
+          {{ last ? 'Finish' : 'Next step' }}
+        </button>
         <button
           type="button"
           class="btn btn-main btn-table max-lg:flex-1 lg:min-w-56"
           :disabled="blocked"
           @click="emit('done')"
         >
-          done: {{ doer }}’s turn
+          Done: {{ doer }}’s turn
         </button>
       </template>
       <button
@@ -59,7 +61,7 @@ const emit = defineEmits<{ back: []; next: []; done: []; change: []; keys: []; e
         :disabled="blocked"
         @click="emit('next')"
       >
-        {{ last ? 'finish' : 'next step' }}
+        {{ last ? 'Finish' : 'Next step' }}
       </button>
     </div>
   </footer>

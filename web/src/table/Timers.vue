@@ -75,10 +75,10 @@ defineExpose({ start })
       class="btn btn-table border-dashed text-left"
       @click="run(o)"
     >
-      timer {{ minutes(o.seconds) }}<template v-if="o.every">, each {{ minutes(o.every) }}</template>
+      Timer {{ minutes(o.seconds) }}<template v-if="o.every">, each {{ minutes(o.every) }}</template>
     </button>
     <button type="button" class="btn btn-table border-dashed" @click="choosing = true">
-      {{ offers.length > 0 ? 'other' : 'timer' }}<span v-if="offers.length > 0" class="sr-only"> timer</span>
+      {{ offers.length > 0 ? 'Other' : 'Timer' }}<span v-if="offers.length > 0" class="sr-only"> timer</span>
     </button>
     <Sheet v-if="choosing" open title="A timer" @close="choosing = false">
       <p class="mb-2">It is called “{{ name }}”, and rings on every device at this table until it is seen.</p>
@@ -102,7 +102,7 @@ defineExpose({ start })
           class="btn btn-table"
           @click="run({ name, seconds: 1200, every: m * 60 })"
         >
-          each {{ m }} min
+          Each {{ m }} min
         </button>
       </div>
     </Sheet>

@@ -59,7 +59,7 @@ const typedVerdict = computed(() =>
         class="btn btn-table justify-self-start"
         @click="emit('take', keptReading(reading), 'probe')"
       >
-        take this reading
+        Take this reading
       </button>
     </template>
     <p v-else role="status" class="font-semibold">
@@ -71,13 +71,13 @@ const typedVerdict = computed(() =>
       class="justify-self-start underline"
       @click="typing = true"
     >
-      write a reading by hand
+      Write a reading by hand
     </button>
     <div v-else-if="typing" class="flex flex-wrap items-end gap-3">
       <label class="font-semibold"
         >°C<input v-model="celsius" inputmode="decimal" class="field mt-1 block !w-28 font-normal" /></label
       ><label class="font-semibold"
-        >held for, seconds<input
+        >Held for, seconds<input
           v-model="held"
           inputmode="numeric"
           class="field mt-1 block !w-28 font-normal"
@@ -88,7 +88,7 @@ const typedVerdict = computed(() =>
         :disabled="!typed"
         @click="typed && emit('take', typed, 'typed')"
       >
-        keep it
+        Keep it
       </button>
       <p v-if="typedVerdict" role="status">{{ coreSays(typedVerdict) }}</p>
     </div>

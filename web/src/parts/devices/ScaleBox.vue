@@ -36,7 +36,7 @@ function setToNought(): void {
       class="btn btn-table ml-auto"
       @click="setToNought"
     >
-      set to 0
+      Set to 0
     </button>
   </section>
 </template>

@@ -93,7 +93,7 @@ async function save(): Promise<void> {
           </select></label
         >
         <label class="text-sm font-semibold"
-          >or type it<input v-model="code" class="field mt-1 font-normal" maxlength="40"
+          >Or type it<input v-model="code" class="field mt-1 font-normal" maxlength="40"
         /></label>
         <button type="button" class="btn" @click="scan">Scan</button>
         <p class="text-sm text-soft sm:col-span-3">

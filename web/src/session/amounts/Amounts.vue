@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@lea/core/amount'
 /** From the recipe to this group: how much, measured how, in which scoops, and the turns that come of it. */
 import { computed, ref } from 'vue'
 import { MEASURING, MEASURING_WORDS } from '@lea/core/plan'
@@ -81,7 +82,7 @@ async function toggle(id: string): Promise<void> {
         :aria-pressed="b.id === session.bowl"
         @click="session.bowl = b.id"
       >
-        {{ b.name }}, {{ b.children.length }} children
+        {{ b.name }}, {{ countText(b.children.length, 'child', 'children') }}
       </button>
     </div>
     <AmountTable :plan="session.plan" :bowl="session.bowl" :disabled="fixed" />

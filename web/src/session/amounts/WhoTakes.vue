@@ -80,7 +80,7 @@ const tap = (c: Rows, row: Rows['children'][number], line: string): void => {
                 class="underline"
                 @click="session.takeBack({ kind: 'chooses', choice: c.id, child: row.child, lines: [] })"
               >
-                said; take back
+                Said. Undo
               </button>
               <template v-else-if="row.settled">said</template>
               <span v-else class="text-soft">reckoned</span>

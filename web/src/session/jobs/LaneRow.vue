@@ -103,7 +103,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
           class="btn !min-h-8 w-full truncate !px-2 text-sm"
           @click="emit('set', lane.who)"
         >
-          to {{ session.nameOf(lane.who) }}
+          To {{ session.nameOf(lane.who) }}
         </button>
         <select
           v-else

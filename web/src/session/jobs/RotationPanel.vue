@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countText } from '@lea/core/amount'
 /** Small groups one after another at the same table: who, when, and a session made of each. */
 import { ref, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -76,7 +77,7 @@ async function make(): Promise<void> {
         }}{{ found.fits ? '' : ', after the families come' }}.
       </p>
       <button v-if="!disabled && found.groups.length > 1" type="button" class="btn mt-1" @click="make">
-        Make these {{ found.groups.length }} sessions
+        Make these {{ countText(found.groups.length, 'session') }}
       </button>
     </template>
   </section>

@@ -41,7 +41,7 @@ const fewer = (n: number): string => `${countText(n, 'minute')} less`
           class="underline"
           @click="session.chooseAll(s.decisions)"
         >
-          do it
+          Use it
         </button>
         <details class="mt-0.5">
           <summary class="cursor-pointer text-soft">before and after</summary>

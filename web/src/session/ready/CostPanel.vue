@@ -67,7 +67,7 @@ async function compare(): Promise<void> {
           :aria-invalid="fault ? 'true' : undefined"
           :aria-describedby="fault ? 'ready-fault' : undefined" /></label
       ><label class="text-sm font-semibold"
-        >for portions
+        >For portions
         <input v-model="portions" class="field !w-16 font-normal" inputmode="numeric" placeholder="6"
       /></label>
       <button type="submit" class="btn">Compare</button>

@@ -113,7 +113,7 @@ function keepOwn(): void {
             :aria-expanded="turns"
             @click="turns = !turns"
           >
-            {{ turns ? 'fold the turns' : `${moment.turns.length} to say in the turns` }}
+            {{ turns ? 'Fold the turns' : `${moment.turns.length} to say in the turns` }}
           </button>
           <ul v-if="turns" class="mt-1">
             <TalkLine v-for="r in moment.turns" :key="r.key" :row="r" :step="talk.step" />

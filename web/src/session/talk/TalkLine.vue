@@ -65,7 +65,7 @@ function change(): void {
         >
         <bdi v-if="row.home?.roman" dir="ltr" class="mr-2 text-sm text-soft">{{ row.home.roman }}</bdi>
         <Amount :text="row.says" />
-        <span v-if="row.answer" class="text-sm text-soft"> → <Amount :text="row.answer" /></span>
+        <span v-if="row.answer" class="text-sm text-soft"> (<Amount :text="row.answer" />)</span>
         <span v-if="row.why" class="block text-xs text-soft">{{ row.why }}</span>
       </span>
       <span class="no-print flex gap-1">
@@ -76,7 +76,7 @@ function change(): void {
           :aria-expanded="open"
           @click="open = !open"
         >
-          {{ open ? 'fewer' : 'easier' }}
+          {{ open ? 'Fewer' : 'Easier' }}
         </button>
         <template v-if="canChange && !fixed">
           <button
@@ -106,7 +106,7 @@ function change(): void {
           class="btn !min-h-9 !px-2 text-sm"
           @click="session.takeBack(own)"
         >
-          take out
+          Take out
         </button>
       </span>
     </div>

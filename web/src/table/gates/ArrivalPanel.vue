@@ -93,7 +93,7 @@ async function looksOn(): Promise<void> {
         Go on with the plan for everyone
       </button>
       <button v-if="onlyCame" type="button" class="btn btn-table" @click="looksOn">
-        only looks on, eats nothing
+        Only looks on, eats nothing
       </button>
     </div>
     <ReadPacket

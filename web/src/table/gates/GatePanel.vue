@@ -79,7 +79,7 @@ async function pass(): Promise<void> {
         class="btn btn-table border-dashed"
         @click="ticked = items.map((i) => i.id)"
       >
-        all of them
+        All of them
       </button>
     </div>
     <p v-if="need.gate === 'plans'" class="text-lg">
@@ -109,7 +109,7 @@ async function pass(): Promise<void> {
     <p aria-live="polite">
       {{ chosen.length === 0 ? 'Nobody yet' : chosen.map((c) => session.nameOf(c)).join(' and ') }}
       <button v-if="chosen.length > 0" type="button" class="ml-2 underline" @click="chosen = []">
-        again
+        Again
       </button>
     </p>
     <button

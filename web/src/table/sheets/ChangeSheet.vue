@@ -192,7 +192,7 @@ const shorten = (offer: RestOffer): Promise<void> =>
         class="btn btn-table mt-4"
         @click="((what = null), (offers = null), (short = null))"
       >
-        back
+        Back
       </button>
     </template>
   </Sheet>

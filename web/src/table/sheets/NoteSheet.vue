@@ -43,7 +43,7 @@ async function keep(words: string): Promise<void> {
         :class="child === '' ? '!bg-ink !text-white' : ''"
         @click="child = ''"
       >
-        everybody
+        Everybody
       </button>
       <button
         v-for="c in children"

@@ -54,8 +54,8 @@ onMounted(make)
     <p v-else-if="ended" role="status" class="mb-4">No second screen follows this table any more.</p>
     <p v-else-if="!fault" role="status" class="mb-4">Asking for a code …</p>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="btn btn-table" @click="make">new code</button>
-      <button type="button" class="btn btn-table" @click="end">end all second screens</button>
+      <button type="button" class="btn btn-table" @click="make">New code</button>
+      <button type="button" class="btn btn-table" @click="end">End all second screens</button>
     </div>
   </Sheet>
 </template>

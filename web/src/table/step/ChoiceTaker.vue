@@ -81,7 +81,7 @@ async function take(lines: string[]): Promise<void> {
         :class="active.took?.length === 0 ? '!border-ink !bg-ink !text-white' : ''"
         @click="take([])"
       >
-        none
+        None
       </button>
     </div>
   </section>

@@ -29,7 +29,7 @@ const widths = computed(() =>
           :aria-label="`Count one for ${names(turn.who)}`"
           @click="emit('tap')"
         >
-          tap
+          Tap
         </button>
         <span
           v-else

@@ -115,10 +115,10 @@ defineExpose({ simpler: () => ease(1), harder: () => ease(-1), another })
       </template>
       <div class="mt-2 grid grid-cols-2 gap-2">
         <button type="button" class="btn btn-table !px-1" :disabled="!canEase" @click="ease(1)">
-          easier
+          Easier
         </button>
         <button type="button" class="btn btn-table !px-1" :disabled="now.lines.length < 2" @click="another">
-          another
+          Another
         </button>
       </div>
       <SayNote v-if="who && prompt" :child="who" :prompt="prompt" :food="line.food" />

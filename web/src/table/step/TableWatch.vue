@@ -46,7 +46,7 @@ const packets = computed(() => table.state.gates.find((g) => g.gate === 'packets
         :aria-expanded="details"
         @click="details = !details"
       >
-        {{ details ? 'hide names' : `${personal.length} for an adult’s eyes` }}
+        {{ details ? 'Hide names' : `${personal.length} for an adult’s eyes` }}
       </button>
       <p v-for="w in details ? personal : []" :key="w.says" class="mt-1">{{ session.say(w.says) }}</p>
     </template>
