@@ -192,7 +192,7 @@ test('finish, record, and the family', async () => {
   const pdf = await page.request.get(`${house.address}${link ?? ''}`)
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
   await page.getByLabel('Letter to').fill('family@saltmere.example')
-  await page.getByRole('button', { name: 'Put the letter in the outbox' }).click()
+  await page.getByRole('button', { name: 'Save the letter as a file' }).click()
   await expect(page.getByText('The letter to family@saltmere.example lies in the outbox.')).toBeVisible()
   await page.goto(`${house.address}/setting/devices`)
   await expect(page.getByRole('link', { name: /\.eml$/ })).toHaveCount(1)

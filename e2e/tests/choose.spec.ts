@@ -137,7 +137,7 @@ test('children from a table: columns matched, rows at fault named, the others ta
   await expect(dialog.getByText(/milk: anaphylaxis risk/)).toBeVisible()
   await expect(dialog.getByText(/will ask at every food/)).toBeVisible()
   await dialog.getByLabel('Column for Allergies').selectOption('none')
-  await expect(dialog.getByRole('button', { name: /Take \d child/ })).toBeDisabled()
+  await expect(dialog.getByRole('button', { name: /Add \d child/ })).toBeDisabled()
   await dialog.getByLabel('Column for Allergies').selectOption('Medical')
   await dialog.getByRole('button', { name: 'Take 2 children' }).click()
   await expect(page.getByText('2 added, 0 changed.')).toBeVisible()

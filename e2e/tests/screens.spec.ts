@@ -71,7 +71,7 @@ test('a recipe to cook from, its editor, a reading with questions, a shelf that 
   await comeIn()
   await page.goto(`${house.address}/recipes`)
   await page.getByRole('link', { name: 'Chapati and dal' }).click()
-  await expect(page.getByRole('heading', { name: 'Goes in' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Ingredients' })).toBeVisible()
   await looksRight(page)
   await page.getByRole('link', { name: 'Change it' }).click()
   await expect(page.getByText(/minutes, to/)).toBeVisible()

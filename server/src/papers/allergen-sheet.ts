@@ -37,7 +37,7 @@ export function allergenSheet(paper: Paper): Page {
     title: `Who must not have what: ${plan.recipe.title}`,
     foot: footOf(paper),
     content: [
-      heading(`${plan.recipe.title}: who must not have what`, 18),
+      heading(`Allergy sheet: ${plan.recipe.title}`, 18),
       small(
         `${dayWords(session.date)}, ${session.start} · for staff eyes: not where families or children read it`,
       ),

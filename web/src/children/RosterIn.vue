@@ -135,8 +135,8 @@ async function keep(): Promise<void> {
               <th scope="col" class="p-1">Nickname</th>
               <th scope="col" class="p-1">Born</th>
               <th scope="col" class="p-1">Allergies</th>
-              <th scope="col" class="p-1">Beside</th>
-              <th scope="col" class="p-1">What becomes of it</th>
+              <th scope="col" class="p-1">Other notes</th>
+              <th scope="col" class="p-1">Result</th>
             </tr>
           </thead>
           <tbody>
@@ -181,7 +181,7 @@ async function keep(): Promise<void> {
         :disabled="saving || good.length === 0 || (asksAllergies && !noAllergies)"
         @click="keep"
       >
-        Take {{ countText(good.length, 'child', 'children') }}
+        Add {{ countText(good.length, 'child', 'children') }}
       </button>
     </template>
   </Sheet>

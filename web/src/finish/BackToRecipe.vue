@@ -50,8 +50,8 @@ async function keep(own: boolean): Promise<void> {
     </ul>
     <p v-if="said" role="status">{{ said }}</p>
     <div v-else class="flex flex-wrap gap-2">
-      <button type="button" class="btn" @click="keep(false)">Into the recipe</button>
-      <button type="button" class="btn" @click="keep(true)">As one of its own</button>
+      <button type="button" class="btn" @click="keep(false)">Change this recipe</button>
+      <button type="button" class="btn" @click="keep(true)">Save as a new recipe</button>
     </div>
   </section>
 </template>

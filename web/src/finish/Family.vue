@@ -110,7 +110,7 @@ const say = (text: string): string => session.say(text)
               class="field mt-1 font-normal"
               required
           /></label>
-          <button type="submit" class="btn" :disabled="!to || !sheet">Put the letter in the outbox</button>
+          <button type="submit" class="btn" :disabled="!to || !sheet">Save the letter as a file</button>
           <p class="text-sm text-soft">
             It is not sent: somebody takes it from the outbox. The address stands in that letter only.
           </p>

@@ -8,15 +8,15 @@ const auth = useAuthStore()
 const size = useLocalStorage('lea-paper', 'A4')
 const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
 const PAPERS = [
-  ['before', 'to send before the day'],
-  ['run', 'run sheet'],
-  ['allergens', 'who must not have what'],
-  ['jobs', 'job cards'],
-  ['words', 'word cards'],
-  ['mats', 'place mats'],
-  ['shopping', 'shopping'],
-  ['labels', 'labels'],
-  ['record', 'record'],
+  ['before', 'To send before the day'],
+  ['run', 'Run sheet'],
+  ['allergens', 'Allergy sheet'],
+  ['jobs', 'Job cards'],
+  ['words', 'Word cards'],
+  ['mats', 'Place mats'],
+  ['shopping', 'Shopping'],
+  ['labels', 'Labels'],
+  ['record', 'Record'],
 ] as const
 </script>
 

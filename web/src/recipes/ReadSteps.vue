@@ -19,7 +19,7 @@ const goesIn = (uses: { line: string }[]): string =>
 
 <template>
   <div>
-    <h3 class="mt-3 border-b border-ink text-lg">Is done</h3>
+    <h3 class="mt-3 border-b border-ink text-lg">Steps</h3>
     <ol>
       <li
         v-for="s in read.recipe.steps"

@@ -86,7 +86,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
       <div class="grid gap-6 md:grid-cols-[minmax(15rem,1fr)_2fr]">
         <section aria-labelledby="goes-in">
           <div class="flex items-end justify-between gap-3 border-b border-ink pb-1">
-            <h2 id="goes-in" class="text-xl">Goes in</h2>
+            <h2 id="goes-in" class="text-xl">Ingredients</h2>
             <label class="flex items-center gap-2 text-sm font-semibold"
               >For<input
                 v-model.number.lazy="serves"
@@ -118,7 +118,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
         </section>
 
         <section aria-labelledby="is-done">
-          <h2 id="is-done" class="border-b border-ink pb-1 text-xl">Is done</h2>
+          <h2 id="is-done" class="border-b border-ink pb-1 text-xl">Steps</h2>
           <ol>
             <li
               v-for="(step, i) in recipe.steps"

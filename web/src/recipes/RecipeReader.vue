@@ -213,7 +213,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
           </p>
           <AnsweredList v-if="answers.length > 0" :answers="answers" @take-back="takeBack" />
           <AskLine v-for="q in others" :key="q.key" :question="q" @answer="answer(q, $event)" />
-          <h3 class="mt-2 border-b border-ink text-lg">Goes in</h3>
+          <h3 class="mt-2 border-b border-ink text-lg">Ingredients</h3>
           <ul>
             <li v-for="l in read.lines" :key="l.key" class="border-b border-line py-1">
               <span v-if="l.line" class="flex flex-wrap gap-x-2">

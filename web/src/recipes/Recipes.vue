@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countText } from '@lea/core/amount'
 /** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
+import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, watch } from 'vue'
 import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
 import { pictureOf } from '@lea/core/recipe'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countText } from '@lea/core/amount'
 /** What was made and done over a period, for what comes next: sessions, turns, cost, what has not come round. No ranks. */
+import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { Bar } from 'vue-chartjs'
 import { moneyText } from '@lea/core/amount'

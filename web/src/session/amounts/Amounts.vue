@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countText } from '@lea/core/amount'
 /** From the recipe to this group: how much, measured how, in which scoops, and the turns that come of it. */
+import { countText } from '@lea/core/amount'
 import { computed, ref } from 'vue'
 import { MEASURING, MEASURING_WORDS } from '@lea/core/plan'
 import { inWords } from '../../shared/api'

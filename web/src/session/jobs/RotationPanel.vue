@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countText } from '@lea/core/amount'
 /** Small groups one after another at the same table: who, when, and a session made of each. */
+import { countText } from '@lea/core/amount'
 import { ref, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { type Plan, RESET_MINUTES, type Rotation } from '@lea/core/plan'

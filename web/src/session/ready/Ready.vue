@@ -24,7 +24,7 @@ const print = (): void => window.print()
   <section v-if="session.plan" aria-label="Ready" class="grid min-w-0 content-start gap-4">
     <div class="patch min-w-0 p-4">
       <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-        <h2 class="text-xl">To have in</h2>
+        <h2 class="text-xl">Shopping list</h2>
         <span class="text-sm text-soft">{{ got }} of {{ toGet.length }} got</span>
         <span v-if="!session.madeUp" class="no-print ml-auto flex flex-wrap gap-2">
           <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>Save as CSV</a>
@@ -46,18 +46,19 @@ const print = (): void => window.print()
           :disabled="fixed"
         />
         <div class="patch p-4">
-          <h2 class="mb-1 text-xl">Ahead</h2>
+          <h2 class="mb-1 text-xl">Before you start</h2>
           <ul>
             <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
               <strong>{{ a.when }}</strong> {{ session.say(a.says) }}
             </li>
           </ul>
-          <p v-if="!session.madeUp" class="no-print mt-3 text-sm">
+          <details v-if="!session.madeUp" class="no-print mt-3 text-sm text-soft">
+            <summary class="min-h-6 cursor-pointer py-0.5">For technicians</summary>
             <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
               >Save the request of this plan</a
             >
             (JSON, without names, for <code>./lea calc plan</code>)
-          </p>
+          </details>
         </div>
       </div>
       <KitList class="min-w-0 md:col-span-2" :plan="session.plan" :disabled="fixed" />
