@@ -84,7 +84,7 @@ export async function signIn(page: Page, house: Pick<TestServer, 'address'>, nam
   await page.getByLabel('Sign-in name').fill(name)
   await page.getByLabel('Password').fill('saltmere-demo')
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible()
 }
 
 /** Opens the soda bread session of the demo. */

@@ -116,7 +116,7 @@ test('a free choice: what a card forbids is not offered, stops nobody, and what 
   const spinach = anouk.getByRole('button', { name: 'Anouk, spinach' })
   const before = await spinach.getAttribute('aria-pressed')
   await spinach.click()
-  await expect(anouk).toContainText('said')
+  await expect(anouk).toContainText('Said')
   await expect(spinach).toHaveAttribute('aria-pressed', before === 'true' ? 'false' : 'true')
   await anouk.getByRole('button', { name: 'Said. Undo' }).click()
   await expect(anouk).toContainText('reckoned')

@@ -139,7 +139,7 @@ test('children from a table: columns matched, rows at fault named, the others ta
   await dialog.getByLabel('Column for Allergies').selectOption('none')
   await expect(dialog.getByRole('button', { name: /Add \d child/ })).toBeDisabled()
   await dialog.getByLabel('Column for Allergies').selectOption('Medical')
-  await dialog.getByRole('button', { name: 'Take 2 children' }).click()
+  await dialog.getByRole('button', { name: 'Add 2 children' }).click()
   await expect(page.getByText('2 added, 0 changed.')).toBeVisible()
   await expect(page.getByText('Ondine', { exact: true }).last()).toBeVisible()
 })

@@ -134,7 +134,7 @@ test('cooking begins without a network, survives a reload, and arrives whole', a
   await page.goto(`${house.address}/today`)
   await openByCode(page)
   await expect(page.getByText(/No network\./)).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Today', level: 1 })).toBeVisible()
   await page.goto(`${house.address}/session/${id}/cook`)
   await openByCode(page)
   await expect(done(page)).toHaveText(stands ?? '')
@@ -161,7 +161,7 @@ test('three hundred taps without a network are all there after, once', async ({ 
         [...document.querySelectorAll('button')].find((b) => words.test(b.textContent) && !b.disabled)
       const kept = (n: number) => document.body.textContent.includes(`${n} kept on this device`)
       for (let n = 1; n <= 300; n++) {
-        const words = n % 2 === 1 ? /^\s*done:/ : /^\s*undo/
+        const words = n % 2 === 1 ? /^\s*done:/i : /^\s*undo/i
         while (!button(words)) await frame()
         button(words)?.click()
         while (!kept(n)) await frame()
@@ -234,7 +234,7 @@ test('a timer rings after a reload until it is seen, and two run side by side', 
   }, id)
   const ringing = page.getByRole('button', { name: /Oven is hot is due: seen/ })
   await expect(ringing).toBeVisible()
-  await page.getByRole('button', { name: 'timer', exact: true }).click()
+  await page.getByRole('button', { name: 'Timer', exact: true }).click()
   await page.getByRole('button', { name: '10 min', exact: true }).click()
   const other = page.getByRole('button', { name: /, (09|10):\d\d left; end it/ })
   await expect(other).toBeVisible()

@@ -38,8 +38,9 @@ const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
   for (const s of list) map.set(s.date, [...(map.get(s.date) ?? []), s])
   return [...map]
 }
-const first = computed(() => upcoming.ahead[0])
-const ahead = computed(() => days(upcoming.ahead.slice(1)))
+/** What is at the table now comes before what is next. */
+const first = computed(() => upcoming.ahead.find((s) => s.state === 'cooking') ?? upcoming.ahead[0])
+const ahead = computed(() => days(upcoming.ahead.filter((s) => s !== first.value)))
 const behind = computed(() => {
   const here = new Set(upcoming.ahead.map((s) => s.id))
   const list = settingStore.sessions.filter((s) => !here.has(s.id))
@@ -108,7 +109,7 @@ async function made(id: string): Promise<void> {
             <ul class="grid gap-2">
               <li v-for="s in list" :key="s.id" class="flex items-stretch gap-2">
                 <RouterLink
-                  :to="`/session/${s.id}/weave`"
+                  :to="`/session/${s.id}/${s.state === 'cooking' ? 'cook' : 'weave'}`"
                   class="patch flex flex-1 flex-wrap items-center gap-x-4 gap-y-1 p-3 hover:bg-[#eef3f0]"
                 >
                   <WovenPatch
