@@ -251,7 +251,9 @@ test('an empty house is made on the first visit', async ({ page }) => {
     await expect(steps).toHaveText([/To do: .*children/, /Done: \d+ recipes/, /To do: .*session/])
     await test.step('a made-up group: its swaps are tried, and nothing of it is kept', async () => {
       const sent: string[] = []
-      page.on('request', (r) => void (r.method() !== 'GET' && sent.push(r.url())))
+      page.on('request', (r) => {
+        if (r.method() !== 'GET') sent.push(r.url())
+      })
       await page.getByRole('link', { name: 'Try it with a made-up group' }).click()
       await expect(page.getByRole('heading', { name: 'Must fix: 1' })).toBeVisible()
       await page.getByLabel('Recipe').selectOption({ label: 'Herb soda bread' })

@@ -3,6 +3,7 @@ import { glossaryRow } from '../learn/glossary'
 import { foodWord } from '../learn/step-words'
 import type { Recipe, RecipeLine } from './recipe'
 
+/** What a still life can stand in: each has a drawing of its own. */
 export const VESSELS = ['bowl', 'pot', 'pan', 'tin', 'tray', 'jar', 'cup', 'foil', 'plate'] as const
 export type Vessel = (typeof VESSELS)[number]
 

@@ -56,7 +56,7 @@ export function sessionCard(plan: Plan): SessionCard {
 }
 
 /** "oat drink, chives and 3 more" */
-export function namedFew(names: readonly string[]): string {
+function namedFew(names: readonly string[]): string {
   const rest = names.length - NAMED
   if (rest > 1) return `${names.slice(0, NAMED).join(', ')} and ${rest} more`
   return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : (names[0] ?? '')

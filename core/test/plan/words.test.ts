@@ -29,7 +29,7 @@ const GROUPS = [
     child('d', 99),
   ],
 ]
-const NAMES = new Map([...'abcd'].map((id) => [id, `Child ${id.toUpperCase()}`]))
+const NAMES = new Map(['a', 'b', 'c', 'd'].map((id) => [id, `Child ${id.toUpperCase()}`]))
 const plans: Plan[] = SHIPPED_RECIPES.flatMap((recipe) =>
   GROUPS.map((people) => compile(request(people, { recipe, effort: 'sketch' }))),
 )

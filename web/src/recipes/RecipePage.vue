@@ -110,7 +110,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
             {{ c.lines.map(lineName).join(', ') }}.
           </p>
           <p v-if="recipe.equipment.length > 0" class="mt-3">
-            <span class="font-semibold">On hand:</span> {{ recipe.equipment.join(', ') }}
+            <span class="font-semibold">Tools:</span> {{ recipe.equipment.join(', ') }}
           </p>
           <p v-if="recipe.storage" class="mt-2">
             <span class="font-semibold">What is left:</span> {{ recipe.storage }}

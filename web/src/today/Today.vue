@@ -64,7 +64,7 @@ async function made(id: string): Promise<void> {
 
 <template>
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
-    <div class="mb-4 flex items-center justify-between gap-4">
+    <div class="mb-4 flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
       <h1 class="text-3xl">Today</h1>
       <span v-if="auth.isLeader()" class="flex flex-wrap gap-2">
         <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
@@ -117,7 +117,7 @@ async function made(id: string): Promise<void> {
                     :patch="upcoming.cardOf(s.id)!.patch"
                     class="h-12 w-24 shrink-0"
                   />
-                  <span class="min-w-0 flex-1">
+                  <span class="min-w-0 flex-[1_1_13rem]">
                     <span class="numeral mr-3 text-lg">{{ s.start }}</span>
                     <span class="font-title text-xl font-bold">{{ titleOf(s) }}</span>
                     <span class="block text-soft">{{ count(s) }}</span>
@@ -135,7 +135,7 @@ async function made(id: string): Promise<void> {
                 <button
                   v-if="auth.isLeader()"
                   type="button"
-                  class="btn"
+                  class="btn self-start"
                   :aria-label="`Copy ${titleOf(s)}, ${dayText(s.date)}`"
                   @click="copying = s"
                 >

@@ -3,6 +3,7 @@ import { countText } from '../../amount/show'
 import type { Plan } from '../model/plan'
 import { type WeaveColumn, weave } from './weave'
 
+/** The five threads of the weave, from the top of the cloth down. */
 export const THREADS = ['hands', 'measure', 'count', 'say', 'watch'] as const
 export type Thread = (typeof THREADS)[number]
 

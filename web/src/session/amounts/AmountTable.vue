@@ -20,7 +20,7 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
   <table class="patch w-full border-collapse max-md:block" aria-label="Lines">
     <thead class="max-md:sr-only">
       <tr class="text-left text-sm">
-        <th scope="col" class="w-[20%] p-2">Line</th>
+        <th scope="col" class="w-[20%] p-2">Ingredient</th>
         <th scope="col" class="w-[13%] p-2">Recipe, for {{ plan.recipe.serves }}</th>
         <th scope="col" class="w-[19%] p-2">{{ name?.name }}, for {{ name?.children.length }}</th>
         <th scope="col" class="p-2">Measured</th>
