@@ -160,8 +160,8 @@ const money = (minor: number, base: SelectionCriteria['base']): string =>
 
 /** Of allergens: what is swapped for everyone, or that nothing was found; it is never more than that. */
 function noteOf(f: Figures, swaps: SwapSet['swaps']): string {
-  if (swaps.length > 0) return `For all: ${swaps.map(asSwap).join(', ')}.`
-  return f.danger === 0 ? 'Nothing found that lists what anybody here avoids.' : ''
+  if (swaps.length > 0) return `For all: ${swaps.map(asSwap).join(', ')}. Read the packets.`
+  return f.danger === 0 ? 'Nothing found that lists what anybody here avoids: read the packets.' : ''
 }
 
 /** What one compares recipes by: price, turns, packets. */

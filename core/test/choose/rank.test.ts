@@ -30,7 +30,8 @@ describe('the ranked shelf', () => {
       expect(look.reasons.length + look.against.length, look.recipe).toBeGreaterThan(0)
     // Of allergens it is said what was found, or swapped; where something stands against it, that stands first.
     for (const look of shelf)
-      if (look.figures.danger === 0 && look.figures.minutes > 0) expect(look.note).not.toBe('')
+      if (look.figures.danger === 0 && look.figures.minutes > 0)
+        expect(look.note).toMatch(/read the packets\.$/i)
     for (const look of shelf)
       expect(`${look.note} ${look.brief.join(' ')}`).not.toMatch(/\bsafe\b|\bfree\b|\b1 turns|\b1 packets/)
   })
@@ -58,7 +59,7 @@ describe('the ranked shelf', () => {
       wishFor([...four(), child('z', 41, { concerns: [milk] })]),
     )
     expect(look.figures).toMatchObject({ danger: 0, swaps: 1 })
-    expect(look.note).toMatch(/^For all: oat drink .*for buttermilk\.$/)
+    expect(look.note).toMatch(/^For all: oat drink .*for buttermilk\. Read the packets\.$/)
   })
   it('what the look calls free of danger has no listed allergen in the whole plan either', () => {
     // The false 'nothing found' is the worst bug: the outline must find whatever the whole plan finds.

@@ -9,6 +9,7 @@ import { useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
+import { inWords } from '../shared/api'
 import { dayText } from '../shared/dates'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
@@ -40,11 +41,16 @@ const says = (text: string): string =>
 async function cook(): Promise<void> {
   if (!cooking.value) {
     beginning.value = true
-    // The table's code is read when somebody begins, not with the first page.
-    const session = (await import('../stores/session/session')).useSession()
-    await session.open(props.session.id)
-    refusal.value = (await session.cook()) ?? ''
-    beginning.value = false
+    try {
+      // The table's code is read when somebody begins, not with the first page.
+      const session = (await import('../stores/session/session')).useSession()
+      await session.open(props.session.id)
+      refusal.value = (await session.cook()) ?? ''
+    } catch (fault) {
+      refusal.value = inWords(fault)
+    } finally {
+      beginning.value = false
+    }
     if (refusal.value) return
   }
   await router.push(`/session/${props.session.id}/cook`)
