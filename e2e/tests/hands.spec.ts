@@ -121,6 +121,8 @@ test('a guest five minutes before: re-checked at once, swapped, read, signed, an
   await test.step('the sheet for the wall names the guest, and prints on one page', async () => {
     await page.getByRole('link', { name: 'check', exact: true }).click()
     await page.getByRole('link', { name: 'Allergy sheet' }).click()
+    // Check names them too: the paper is looked at once it is there.
+    await expect(page.getByRole('heading', { name: /^Allergy sheet: / })).toBeVisible()
     await expect(page.getByRole('row', { name: /Jarek.*sesame/ })).toContainText('egg')
     for (const format of ['A4', 'Letter']) {
       const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
