@@ -65,7 +65,7 @@ export function evaluateRequest(
     recipe: id,
     figures,
     against,
-    note: noteOf(figures, swaps),
+    note: noteOf(out, figures, swaps),
     brief: briefOf(figures, request),
     reasons: reasonsOf(figures, out.draft.people.length),
     decisions: request.decisions,
@@ -159,15 +159,19 @@ const money = (minor: number, base: SelectionCriteria['base']): string =>
   moneyText(minor, nationOf(base.rules).currency)
 
 /** Of allergens: what is swapped for everyone, or that nothing was found; it is never more than that. */
-function noteOf(f: Figures, swaps: SwapSet['swaps']): string {
+function noteOf({ draft }: Out<Gathered>, f: Figures, swaps: SwapSet['swaps']): string {
   if (swaps.length > 0) return `For all: ${swaps.map(asSwap).join(', ')}. Read the packets.`
-  return f.danger === 0 ? 'Nothing found that lists what anybody here avoids: read the packets.' : ''
+  if (f.danger > 0) return ''
+  // What is freely chosen, eaten from another bowl, or no more than disliked, stops nobody: it is found all the same.
+  return draft.checks.some((c) => c.meeting === 'lists')
+    ? 'Something in it lists what somebody here avoids: see Check, and read the packets.'
+    : 'Nothing found that lists what anybody here avoids: read the packets.'
 }
 
 /** What one compares recipes by: price, turns, packets. */
 function briefOf(f: Figures, request: PlanRequest): string[] {
   const list: string[] = []
-  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least ' : ''}${money(f.cost, request)} a child`)
+  if (f.cost > 0) list.push(`${f.unpriced > 0 ? 'at least' : 'about'} ${money(f.cost, request)} a child`)
   if (f.mostTurns > 0)
     list.push(
       f.leastTurns === f.mostTurns

@@ -7,7 +7,7 @@ import { settleRows } from '../plan/view/settle'
 
 /** One thing to do before the session, with the view of the session in which it is done. */
 export interface BeforeRow {
-  kind: 'fix' | 'read' | 'buy' | 'ready' | 'know'
+  kind: 'fix' | 'read' | 'buy' | 'ready'
   /** `HH:MM`, where it has a time. */
   at?: string
   /** Names as tokens. */
@@ -21,8 +21,6 @@ export interface SessionCard {
   endsAt: string
   /** Stops that are open; cooking begins when there is none. */
   mustFix: number
-  /** What an adult is asked to see, and what is asked again at the table. */
-  pleaseNote: number
   /** In the order of the day. */
   before: BeforeRow[]
   /** "Ready to cook", or why it cannot begin yet. */
@@ -37,19 +35,17 @@ const TIME = /^\d{2}:\d{2}$/
 /** @param plan of this session as it stands now, whatever its version */
 export function sessionCard(plan: Plan): SessionCard {
   const mustFix = openStops(plan).length
-  const rows = settleRows(plan)
-  const pleaseNote = rows.filter((r) => r.grade === 'adult').length
+  const notes = settleRows(plan).filter((r) => r.grade === 'adult').length
   return {
     patch: wovenPatch(plan),
     endsAt: plan.totals.endsAt,
     mustFix,
-    pleaseNote,
     before: [...fixRows(mustFix), ...packetRows(plan), ...buyRows(plan), ...aheadRows(plan)],
     stands:
       mustFix > 0
         ? `${countText(mustFix, 'problem')} to fix before anybody cooks.`
-        : pleaseNote > 0
-          ? `Ready to cook. ${countText(pleaseNote, 'note')} for the adults.`
+        : notes > 0
+          ? `Ready to cook. ${countText(notes, 'note')} for the adults.`
           : 'Ready to cook.',
     short: mustFix > 0 ? `${countText(mustFix, 'problem')} to fix` : 'Ready',
   }

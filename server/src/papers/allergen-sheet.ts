@@ -34,7 +34,7 @@ export function allergenSheet(paper: Paper): Page {
     ]
   })
   return {
-    title: `Who must not have what: ${plan.recipe.title}`,
+    title: `Allergy sheet: ${plan.recipe.title}`,
     foot: footOf(paper),
     content: [
       heading(`Allergy sheet: ${plan.recipe.title}`, 18),

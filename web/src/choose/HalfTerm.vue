@@ -45,8 +45,8 @@ onMounted(async () => {
 
 const taken = computed(() => new Set(settingStore.sessions.map((s) => s.date)))
 const dates = computed(() => termDays(input.from, input.weeks, input.weekdays))
-/** Days that have a session already stay as they are; what is made on them counts. */
 const filled = computed(() => plan.value?.days.filter((d) => d.recipe).length ?? 0)
+/** Days that have a session already stay as they are; what is made on them counts. */
 const free = computed(() => dates.value.filter((d) => !taken.value.has(d)))
 const session = (date: string): StoredSession => ({
   id: 'term',

@@ -72,8 +72,9 @@ async function cook(): Promise<void> {
 
 <template>
   <main id="main" class="px-5 py-3">
-    <Notice v-if="session.planFault && !session.stored" tone="fault">
-      {{ session.planFault }} <RouterLink class="underline" to="/today">Back to Today</RouterLink>
+    <Notice v-if="(session.planFault || settingStore.fault) && !session.stored" tone="fault">
+      {{ session.planFault || settingStore.fault }}
+      <RouterLink class="underline" to="/today">Back to Today</RouterLink>
     </Notice>
     <Notice v-else-if="noRecipe">
       There is no recipe to try. <RouterLink class="underline" to="/recipes">Read one in</RouterLink> first.

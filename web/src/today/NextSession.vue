@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The next session, large: its patch, what to do before it, and the buttons to cook and to print. */
-import { countText } from '@lea/core/amount'
+import { fillNames } from '@lea/core/plan'
 import type { SessionCard } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
-import { ShoppingBasket, PackageOpen, TriangleAlert, Clock, Info } from '@lucide/vue'
+import { ShoppingBasket, PackageOpen, TriangleAlert, Clock } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
@@ -14,7 +14,14 @@ import { dayText } from '../shared/dates'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 
-const props = defineProps<{ session: StoredSession; title: string; card?: SessionCard; fault: string }>()
+const props = defineProps<{
+  session: StoredSession
+  title: string
+  /** How many come. */
+  people: string
+  card?: SessionCard
+  fault: string
+}>()
 const emit = defineEmits<{ copy: [] }>()
 const auth = useAuthStore()
 const settingStore = useSettingStore()
@@ -28,15 +35,9 @@ const ICONS = {
   read: PackageOpen,
   buy: ShoppingBasket,
   ready: Clock,
-  know: Info,
 } as const
 const cooking = computed(() => props.session.state === 'cooking')
-const people = computed(
-  () =>
-    `${countText(props.session.children.length + props.session.guests.length, 'child', 'children')}, ${countText(props.session.adults.length, 'adult')}`,
-)
-const says = (text: string): string =>
-  text.replaceAll(/\{\{([^}]+)\}\}/g, (_, id: string) => settingStore.names.get(id) ?? 'an adult')
+const says = (text: string): string => fillNames(text, settingStore.names, 'an adult')
 
 async function cook(): Promise<void> {
   if (!cooking.value) {

@@ -88,6 +88,7 @@ async function made(id: string): Promise<void> {
         :key="first.id"
         :session="first"
         :title="titleOf(first)"
+        :people="count(first)"
         :card="upcoming.cardOf(first.id)"
         :fault="upcoming.faultOf(first.id)"
         @copy="copying = first"

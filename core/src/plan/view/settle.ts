@@ -30,9 +30,8 @@ export interface SettleView {
   /** What it means for the button beside it. */
   says: string
   mustFix: SettleRow[]
-  /** Told now, asked again at the table. */
-  adults: SettleRow[]
-  know: SettleRow[]
+  /** Folded to a count: what the adults are told, and what is good to know. */
+  folded: { title: string; says: string; rows: SettleRow[] }[]
 }
 
 /** @param underWay cooking has begun, or is over: nothing is asked any more */
@@ -50,7 +49,13 @@ export function settleView(plan: Plan, underWay = false): SettleView {
           ? ''
           : `Cook opens when ${mustFix.length === 1 ? 'this is' : `these ${countText(mustFix.length, 'problem')} are`} fixed.`,
     mustFix,
-    adults: of('adult'),
-    know: of('know'),
+    folded: [
+      {
+        title: 'For the adults',
+        says: underWay ? '' : 'Lea asks again at the table.',
+        rows: of('adult'),
+      },
+      { title: 'Good to know', says: '', rows: of('know') },
+    ],
   }
 }

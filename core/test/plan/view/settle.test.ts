@@ -24,7 +24,7 @@ describe('what is left to settle', () => {
           ),
         )
         const view = settleView(plan)
-        const ids = [...view.mustFix, ...view.adults, ...view.know].flatMap((r) =>
+        const ids = [...view.mustFix, ...view.folded.flatMap((s) => s.rows)].flatMap((r) =>
           r.findings.map((f) => f.id),
         )
         expect([...ids].sort()).toEqual(plan.findings.map((f) => f.id).sort())

@@ -100,33 +100,24 @@ async function toTitle(): Promise<void> {
         @fix="apply"
       />
     </ul>
-    <details v-if="view.adults.length > 0" class="mt-3 border-t border-ink pt-1">
-      <summary class="cursor-pointer py-1 font-semibold">For the adults: {{ view.adults.length }}</summary>
-      <p class="text-sm text-soft">Lea asks again at the table.</p>
-      <ul>
-        <SettleRow
-          v-for="row in view.adults"
-          :key="row.findings[0]?.id"
-          :row="row"
-          :can-change="canChange"
-          class="border-t border-line first:border-0"
-          @fix="apply"
-        />
-      </ul>
-    </details>
-    <details v-if="view.know.length > 0" class="border-t border-line pt-1">
-      <summary class="cursor-pointer py-1 font-semibold">Good to know: {{ view.know.length }}</summary>
-      <ul>
-        <SettleRow
-          v-for="row in view.know"
-          :key="row.findings[0]?.id"
-          :row="row"
-          :can-change="canChange"
-          class="border-t border-line first:border-0"
-          @fix="apply"
-        />
-      </ul>
-    </details>
+    <template v-for="shelf in view.folded" :key="shelf.title">
+      <details v-if="shelf.rows.length > 0" class="border-t border-line pt-1 first-of-type:mt-3">
+        <summary class="cursor-pointer py-1 font-semibold">
+          {{ shelf.title }}: {{ shelf.rows.length }}
+        </summary>
+        <p v-if="shelf.says" class="text-sm text-soft">{{ shelf.says }}</p>
+        <ul>
+          <SettleRow
+            v-for="row in shelf.rows"
+            :key="row.findings[0]?.id"
+            :row="row"
+            :can-change="canChange"
+            class="border-t border-line first:border-0"
+            @fix="apply"
+          />
+        </ul>
+      </details>
+    </template>
     <details v-if="plan.cleared.length > 0" class="border-t border-line pt-1">
       <summary class="cursor-pointer py-1 font-semibold">
         Cleared by an adult: {{ plan.cleared.length }}
