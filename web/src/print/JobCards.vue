@@ -5,7 +5,7 @@ import { useRoute } from 'vue-router'
 import { jobCards } from '@lea/core/plan'
 import Amount from '../parts/Amount.vue'
 import Mat from '../parts/mats/Mat.vue'
-import Picture from '../parts/pictures/Picture.vue'
+import TechniqueStrip from '../parts/pictures/techniques/TechniqueStrip.vue'
 import { useMats } from '../parts/mats/useMats'
 import PaperBar from './PaperBar.vue'
 import { useOpenSession } from '../parts/useOpenSession'
@@ -39,7 +39,7 @@ const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
         </div>
         <ol>
           <li v-for="r in c.rows" :key="r.task" class="flex items-center gap-2 border-t border-line py-1">
-            <Picture :name="r.picture" class="size-7 shrink-0" />
+            <TechniqueStrip v-bind="r.hands" class="h-11 shrink-0" />
             <span class="min-w-0 flex-1 leading-tight">
               <strong>{{ r.job }}</strong><span v-if="r.how" class="block text-sm">{{ r.how }}</span
               ><span v-for="h in r.helps" :key="h" class="block text-sm font-semibold">{{ h }}</span

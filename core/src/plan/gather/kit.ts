@@ -184,6 +184,12 @@ export function fewTools(draft: Clocked, request: PlanRequest): Finding[] {
   )
 }
 
+/** "3 of 18 laid out". */
+export function kitLaid(plan: Plan): string {
+  const all = kitByPlace(plan).flatMap((p) => p.tools)
+  return `${all.filter((t) => t.laid).length} of ${all.length} laid out`
+}
+
 /** Where tools lie, in words. */
 export const KIT_PLACE_WORDS: Record<KitTool['where'], string> = {
   place: 'At the children’s places',

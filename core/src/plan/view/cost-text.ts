@@ -5,6 +5,8 @@ import type { Cheaper, Cost } from '../model/shopping-list'
 export interface CostText {
   /** A row each: what it is, how much; `part` of the row above it. */
   rows: { what: string; sum: string; part?: true }[]
+  /** The two that are asked for first. */
+  figures: { figure: string; says: string }[]
   /** Against the ready-made thing; empty where there is none to compare with. */
   ready: { perPortion: string; byUse: string; byPurchase: string } | null
 }
@@ -24,9 +26,11 @@ export function costText(cost: Cost): CostText {
   const pay = (cost.unpaid ?? cost.unknown).length > 0 ? 'at least ' : ''
   const use = cost.unknown.length > 0 ? 'at least ' : ''
   return {
+    figures: [
+      { figure: pay + money(cost.till), says: 'to pay today' },
+      { figure: pay + money(cost.tillPerChild), says: 'for each child' },
+    ],
     rows: [
-      { what: 'To pay today', sum: pay + money(cost.till) },
-      { what: 'for each child', sum: pay + money(cost.tillPerChild), part: true },
       { what: 'Worth of what goes into the bowls', sum: use + money(cost.used) },
       { what: 'for each child', sum: use + money(cost.usedPerChild), part: true },
       { what: 'for each portion', sum: use + money(cost.usedPerPortion), part: true },

@@ -3,14 +3,15 @@ import { must } from '../../amount/must'
 import { techniqueOf } from '../../craft/techniques'
 import type { Plan } from '../model/plan'
 import type { Task, TaskForm } from '../model/task'
+import { handPicture, type HandPicture } from './hand-picture'
 import { taskText } from './task-text'
 
 export interface CardRow {
   task: string
   picture: string
   job: string
-  /** Id of the tool in the hand, and how in words. */
-  tool: string
+  hands: HandPicture
+  /** How, in words. */
   how: string
   /** What this child wants for it: a left-handed pair, a cutter with a knob. */
   helps: string[]
@@ -50,7 +51,7 @@ export function jobCards(plan: Plan): JobCard[] {
             `the step ${t.step}`,
           ).picture,
           job: taskText(t, plan),
-          tool: formOf(t, child)?.tool ?? '',
+          hands: handPicture(t, bowl.lines, child),
           how: formOf(t, child)?.says ?? '',
           helps: unique((t.helps ?? []).filter((h) => h.child === child).map((h) => h.says)),
           cue: techniqueOf(t.technique)?.cue ?? '',

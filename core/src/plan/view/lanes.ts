@@ -1,7 +1,10 @@
 import { must } from '../../amount/must'
 import { isOvernight } from '../model/session-recipe/sittings'
 import type { Decision } from '../model/decision'
+import type { PlanLine } from '../model/line'
 import type { Plan } from '../model/plan'
+import { handPicture, type HandPicture } from './hand-picture'
+import { halfMinutes } from './headline'
 import { taskText } from './task-text'
 import { clockAfter } from '../../amount/clock-time'
 import type { Task, Turn } from '../model/task'
@@ -17,6 +20,8 @@ export interface LaneBlock {
   /** A turn can be handed to another child; a job that each does cannot. `meanwhile`: a job for waiting. */
   kind: 'turn' | 'each' | 'beside' | 'does' | 'meanwhile' | 'ready'
   pinned: boolean
+  /** What is done, for its picture; none for a job for waiting. */
+  picture?: HandPicture
   /** Which turn of its task, from 1. */
   number?: number
 }
@@ -26,7 +31,8 @@ export interface Lane {
   blocks: LaneBlock[]
   turns: number
   jobs: number
-  waitMinutes: number
+  /** The longest wait for a turn, in words: "1½ min". */
+  wait: string
   /** Longest stretch with nothing to do, with the jobs for waiting counted in; minutes to the half. */
   idleMinutes?: number
 }
@@ -60,6 +66,7 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
     kind: task.mode === 'TURNS' ? 'turn' : 'each',
     ...(task.mode === 'TURNS' && { number: turn.number }),
     pinned: pinned.has(`${task.id} ${turn.child}`),
+    picture: handPicture(task, linesOf(plan, task), turn.child),
   })
   const children = plan.totals.perChild.map((p): Lane => ({
     who: p.child,
@@ -73,7 +80,7 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
     ],
     turns: p.turns,
     jobs: p.jobs,
-    waitMinutes: Math.round(p.longestWait / 30) / 2,
+    wait: halfMinutes(p.longestWait),
     ...(p.idleFilled !== undefined && { idleMinutes: Math.round(p.idleFilled / 30) / 2 }),
   }))
   const adults = plan.adults.map((id): Lane => {
@@ -84,7 +91,7 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
         .map((b) => ({ ...b, pinned: pinned.has(`${b.task} ${id}`) })),
       ...readyBlocks(plan, id, share, clock),
     ]
-    return { who: id, adult: true, blocks, turns: 0, jobs: blocks.length, waitMinutes: 0 }
+    return { who: id, adult: true, blocks, turns: 0, jobs: blocks.length, wait: '' }
   })
   return {
     lanes: [...adults, ...children],
@@ -94,6 +101,9 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
     ticks: ticks(whole, clock, share),
   }
 }
+
+const linesOf = (plan: Plan, task: Task): readonly PlanLine[] =>
+  plan.bowls.find((b) => b.id === task.bowl)?.lines ?? []
 
 /** Jobs for waiting, in the first sitting. */
 const meanwhile = (
@@ -157,6 +167,7 @@ function adultBlock(
       width: share(to - from),
       kind: task.mode === 'ADULT' ? 'does' : 'beside',
       pinned: false,
+      picture: handPicture(task, linesOf(plan, task)),
     },
   ]
 }

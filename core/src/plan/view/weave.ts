@@ -5,6 +5,7 @@ import { toMixed, ratio } from '../../amount/ratio'
 import type { Grade as GradeName } from '../../food/concerns'
 import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
+import { handPicture, type HandPicture } from './hand-picture'
 import { scoopsOf, scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
 import type { Measured, PlanLine } from '../model/line'
 import type { StepTime, Task } from '../model/task'
@@ -19,6 +20,7 @@ export interface HandsCell {
   children: string[]
   adult: string | null
   mode: Task['mode']
+  picture: HandPicture
   /** Who takes no part, and does this instead. */
   instead: { child: string; job: string }[]
   helps: { child: string; says: string }[]
@@ -133,6 +135,7 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
         ? (task.adult ?? null)
         : null,
     mode: task.mode,
+    picture: handPicture(task, lines),
     instead: task.instead ?? [],
     helps: task.helps ?? [],
   }

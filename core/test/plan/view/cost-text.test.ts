@@ -17,9 +17,11 @@ const cost = (more: Partial<Cost>): Cost => ({
 
 describe('what it costs, in words', () => {
   it('is a sum where every price is known', () => {
+    expect(costText(cost({})).figures.map((f) => `${f.figure} ${f.says}`)).toEqual([
+      '£9.05 to pay today',
+      '75p for each child',
+    ])
     expect(costText(cost({})).rows.map((r) => `${r.what}: ${r.sum}`)).toEqual([
-      'To pay today: £9.05',
-      'for each child: 75p',
       'Worth of what goes into the bowls: £4.12',
       'for each child: 34p',
       'for each portion: 34p',
@@ -31,7 +33,10 @@ describe('what it costs, in words', () => {
     })
   })
   it('is "at least" of what lacks a price, and of nothing else', () => {
-    const starts = (c: Cost) => costText(c).rows.map((r) => r.sum.startsWith('at least '))
+    const starts = (c: Cost) =>
+      [...costText(c).figures.map((f) => f.figure), ...costText(c).rows.map((r) => r.sum)].map((s) =>
+        s.startsWith('at least '),
+      )
     expect(starts(cost({ unknown: ['oats'] }))).toEqual([false, false, true, true, true])
     expect(starts(cost({ unknown: ['oats'], unpaid: ['oats'] }))).toEqual([true, true, true, true, true])
     // Frozen before 0.15: what lacks a price may be what is still to buy.

@@ -5,14 +5,14 @@ import { type Plan, whoUsesWhat } from '@lea/core/plan'
 import ToolPicture from '../pictures/ToolPicture.vue'
 import { useSession } from '../../stores/session/session'
 
-const props = defineProps<{ plan: Plan }>()
+const props = defineProps<{ plan: Plan; bare?: boolean }>()
 const session = useSession()
 const table = computed(() => whoUsesWhat(props.plan))
 </script>
 
 <template>
   <div class="min-w-0 md:col-span-3">
-    <h2 id="who-uses" class="mb-1 text-lg">Who uses what</h2>
+    <h2 v-if="!bare" class="mb-1 text-lg">Who uses what</h2>
     <p v-if="table.columns.length === 0 && table.adults.length === 0" class="text-sm">
       No blade and nothing hot today.
     </p>
@@ -21,7 +21,7 @@ const table = computed(() => whoUsesWhat(props.plan))
       class="overflow-x-auto"
       tabindex="0"
       role="region"
-      aria-labelledby="who-uses"
+      aria-label="Who uses what"
     >
       <table class="w-full min-w-[40rem] text-sm">
         <thead>

@@ -36,6 +36,13 @@ const TURNS = [
   { value: 'quick' as const, text: 'few scoops' },
 ]
 
+/** How it is measured now, in one line. */
+const way = computed(() => {
+  const now = session.plan?.measuring
+  const turns = TURNS.find((t) => t.value === now?.scooping)?.text ?? ''
+  return now ? `Measured ${MEASURING_WORDS[now.way]}, with ${turns}` : ''
+})
+
 async function toggle(id: string): Promise<void> {
   const kit = settingStore.setting?.kit
   if (!kit) return
@@ -55,22 +62,27 @@ async function toggle(id: string): Promise<void> {
 <template>
   <section v-if="session.plan && bowl" aria-label="Amounts" class="min-w-0">
     <Notice v-if="fault" tone="fault" class="mb-3">{{ fault }}</Notice>
-    <div class="mb-3 flex flex-wrap gap-x-6 gap-y-2">
-      <Choice
-        label="Measured"
-        :options="WAYS"
-        :model-value="session.plan.measuring.way"
-        :disabled="fixed"
-        @update:model-value="(way) => session.choose({ kind: 'measuring', way })"
-      />
-      <Choice
-        label="With"
-        :options="TURNS"
-        :model-value="session.plan.measuring.scooping"
-        :disabled="fixed"
-        @update:model-value="(way) => session.choose({ kind: 'scooping', way })"
-      />
-    </div>
+    <details class="mb-2">
+      <summary class="min-h-8 cursor-pointer">
+        <span class="font-semibold">{{ way }}</span>
+      </summary>
+      <div class="mt-1 flex flex-wrap gap-x-6 gap-y-2">
+        <Choice
+          label="Measured"
+          :options="WAYS"
+          :model-value="session.plan.measuring.way"
+          :disabled="fixed"
+          @update:model-value="(way) => session.choose({ kind: 'measuring', way })"
+        />
+        <Choice
+          label="With"
+          :options="TURNS"
+          :model-value="session.plan.measuring.scooping"
+          :disabled="fixed"
+          @update:model-value="(way) => session.choose({ kind: 'scooping', way })"
+        />
+      </div>
+    </details>
     <MeasureBox class="mb-4" :measures="box" :used="used" :disabled="fixed" @toggle="toggle" />
     <div v-if="session.plan.bowls.length > 1" class="mb-2 flex flex-wrap gap-2">
       <button
@@ -89,7 +101,7 @@ async function toggle(id: string): Promise<void> {
     <WhoTakes :plan="session.plan" :disabled="fixed" />
     <div class="mt-4 grid items-start gap-4 md:grid-cols-2">
       <section aria-labelledby="turns-title">
-        <h2 id="turns-title" class="mb-2 text-lg">Turns for each child</h2>
+        <h2 id="turns-title" class="mb-2 text-lg">Turns</h2>
         <TurnRow :plan="session.plan" :bowl="session.bowl" />
       </section>
       <HowMuch :plan="session.plan" :recipe="recipe" :disabled="fixed" />

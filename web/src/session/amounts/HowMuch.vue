@@ -113,43 +113,46 @@ const choose = (make: Make): Promise<void> => session.choose({ kind: 'make', mak
       {{ fault }}
     </p>
     <p v-if="plan.making.refused" class="mt-1 text-sm font-semibold">{{ plan.making.refused }}</p>
-    <template v-if="plan.making.batches.length > 0">
-      <h3 class="mt-3 text-sm text-soft">In batches, the least left over first</h3>
-      <ul class="mt-1 grid gap-1">
-        <li v-for="b in plan.making.batches" :key="b.batches">
-          <button
-            type="button"
-            class="w-full rounded-patch border px-2.5 py-1 text-left text-sm"
-            :class="b.chosen ? 'border-2 border-teal font-semibold' : 'border-line hover:border-ink'"
-            :aria-pressed="b.chosen"
-            :disabled="disabled"
-            @click="choose({ by: 'batches', batches: b.batches })"
-          >
-            <Amount :text="batchText(b)" />
-          </button>
-        </li>
-      </ul>
-    </template>
+    <details v-if="plan.making.batches.length + plan.making.tins.length + plan.making.cases.length > 0">
+      <summary class="mt-2 min-h-6 cursor-pointer py-0.5 text-sm">Other batches, tins and cases</summary>
+      <template v-if="plan.making.batches.length > 0">
+        <h3 class="mt-3 text-sm text-soft">In batches, the least left over first</h3>
+        <ul class="mt-1 grid gap-1">
+          <li v-for="b in plan.making.batches" :key="b.batches">
+            <button
+              type="button"
+              class="w-full rounded-patch border px-2.5 py-1 text-left text-sm"
+              :class="b.chosen ? 'border-2 border-teal font-semibold' : 'border-line hover:border-ink'"
+              :aria-pressed="b.chosen"
+              :disabled="disabled"
+              @click="choose({ by: 'batches', batches: b.batches })"
+            >
+              <Amount :text="batchText(b)" />
+            </button>
+          </li>
+        </ul>
+      </template>
+      <template v-if="plan.making.tins.length > 0">
+        <h3 class="mt-3 text-sm text-soft">Tins that this amount fills</h3>
+        <ul class="text-sm">
+          <li v-for="t in plan.making.tins" :key="t.name">
+            {{ t.name }}: <Amount :text="numberText(t.fills)" /> of one<strong v-if="t.near">
+              · as it is, watch the time</strong
+            >
+          </li>
+        </ul>
+      </template>
+      <template v-if="plan.making.cases.length > 0">
+        <h3 class="mt-3 text-sm text-soft">
+          Or in cases, two thirds full<template v-if="plan.making.cases[0]?.estimated">, about</template>
+        </h3>
+        <ul class="text-sm">
+          <li v-for="c in plan.making.cases" :key="c.name">
+            {{ c.n }} {{ c.name }} ({{ countText(c.tins, 'tin') }})
+          </li>
+        </ul>
+      </template>
+    </details>
     <p v-if="plan.making.oven" class="mt-2 text-sm"><Amount :text="ovenText(plan.making)" />.</p>
-    <template v-if="plan.making.tins.length > 0">
-      <h3 class="mt-3 text-sm text-soft">Tins that this amount fills</h3>
-      <ul class="text-sm">
-        <li v-for="t in plan.making.tins" :key="t.name">
-          {{ t.name }}: <Amount :text="numberText(t.fills)" /> of one<strong v-if="t.near">
-            · as it is, watch the time</strong
-          >
-        </li>
-      </ul>
-    </template>
-    <template v-if="plan.making.cases.length > 0">
-      <h3 class="mt-3 text-sm text-soft">
-        Or in cases, two thirds full<template v-if="plan.making.cases[0]?.estimated">, about</template>
-      </h3>
-      <ul class="text-sm">
-        <li v-for="c in plan.making.cases" :key="c.name">
-          {{ c.n }} {{ c.name }} ({{ countText(c.tins, 'tin') }})
-        </li>
-      </ul>
-    </template>
   </section>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The box of measures as pictures, in proportion: a tap takes one out or puts it back, and all is worked out anew. */
 import { computed } from 'vue'
-import { type Measure, drawnLength, unitOf } from '@lea/core/amount'
+import { type Measure, countText, drawnLength, unitOf } from '@lea/core/amount'
 import Amount from '../../parts/Amount.vue'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
 
@@ -18,8 +18,8 @@ const state = (m: Measure): string => {
 <template>
   <section aria-labelledby="box-title">
     <h2 id="box-title" class="text-lg">
-      The box of measures: {{ inBox }}
-      <span class="font-sans text-sm font-normal text-soft">tap what is lost, tap again to put it back</span>
+      {{ countText(inBox, 'measure') }} in the box
+      <span class="font-sans text-sm font-normal text-soft">Tap one that is lost.</span>
     </h2>
     <p v-if="measures.length === 0" class="text-soft">
       The box is empty. Put measures in under
@@ -51,8 +51,8 @@ const state = (m: Measure): string => {
             aria-hidden="true"
           />
           <span class="text-sm font-semibold"><Amount :text="m.name" /></span>
-          <span class="text-xs">{{ state(m) }}</span>
-          <span v-if="unitOf(m.unit).system === 'us'" class="text-xs">US</span>
+          <span v-if="m.count !== 1" class="text-sm">{{ m.count === 0 ? 'lost' : `× ${m.count}` }}</span>
+          <span v-if="unitOf(m.unit).system === 'us'" class="text-sm">US</span>
         </button>
       </li>
     </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Other ways to measure one line: chosen here, pinned in the plan; and the same whole made four ways, to compare. */
+import { Shuffle } from '@lucide/vue'
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ref, shallowRef } from 'vue'
 import type { Alternative, Alternatives, AmountRow } from '@lea/core/plan'
@@ -43,11 +44,12 @@ async function unpin(close: () => void): Promise<void> {
 <template>
   <Popover class="relative">
     <PopoverButton
-      class="rounded-patch border border-ink bg-white px-2.5 py-1 text-sm font-semibold"
+      class="grid size-9 place-items-center rounded-patch border border-ink bg-white"
+      title="Other ways"
       :aria-label="`Other ways to measure ${row.line.name}`"
       @click="look"
-      >other ways</PopoverButton
-    >
+      ><Shuffle class="size-4" aria-hidden="true"
+    /></PopoverButton>
     <PopoverPanel
       v-slot="{ close }"
       class="patch absolute right-0 z-10 mt-1 max-h-[28rem] w-[min(26rem,85vw)] overflow-y-auto border-ink p-3 shadow-lg"

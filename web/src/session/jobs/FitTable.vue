@@ -11,9 +11,8 @@ const { matOf } = useMats()
 </script>
 
 <template>
-  <div class="min-w-0 md:col-span-3">
-    <h2 id="fit" class="mb-1 text-lg">Turns, waits and fit</h2>
-    <div class="overflow-x-auto" tabindex="0" role="region" aria-labelledby="fit">
+  <div class="min-w-0">
+    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Turns, waits and fit">
       <table class="w-full min-w-[44rem] text-sm">
         <thead>
           <tr class="text-left align-bottom">

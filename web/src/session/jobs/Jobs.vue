@@ -9,6 +9,8 @@ import {
   type PlanFigures,
   certificate,
   childLoads,
+  headline,
+  jobCards,
   laneChart,
   planFigures,
   turnAt,
@@ -17,6 +19,8 @@ import {
 } from '@lea/core/plan'
 import { clearingUp } from '@lea/core/session'
 import Notice from '../../parts/Notice.vue'
+import BigFigures from '../../parts/layout/BigFigures.vue'
+import Fold from '../../parts/layout/Fold.vue'
 import FiguresTable from './FiguresTable.vue'
 import FitTable from './FitTable.vue'
 import LaneRow from './LaneRow.vue'
@@ -38,6 +42,10 @@ const fits = computed(() => {
   const wanted = session.request()
   return session.plan && wanted ? childLoads(session.plan, wanted) : []
 })
+const waiting = computed(() =>
+  session.plan ? jobCards(session.plan).filter((c) => c.waiting.length > 0) : [],
+)
+const background = computed(() => session.plan?.background ?? [])
 const clearing = computed(() => (session.plan ? clearingUp(session.plan) : []))
 /** The plan before the last change, for setting the two beside each other. */
 const compared = shallowRef<{ before: PlanFigures; after: PlanFigures } | null>(null)
@@ -66,22 +74,7 @@ const pins = computed(() =>
     return KEPT.includes(d.kind) ? [{ decision: d, says: keptText(d) }] : []
   }),
 )
-const spare = computed(() => {
-  const { spareMinutes: n, latestStart } = session.plan?.totals ?? {}
-  if (n === undefined || latestStart === undefined) return ''
-  if (n < 0) return `${-n} minutes too late for the families.`
-  return n === 0
-    ? 'It ends just when the families come.'
-    : `${n} minutes spare before the families come: it could begin as late as ${latestStart}.`
-})
-const inHand = computed(() => {
-  const { buffer = 0, clearUp } = session.plan?.totals ?? {}
-  const parts = [
-    ...(buffer > 0 ? [`${minutesText(buffer)} in hand for what goes slower`] : []),
-    ...(clearUp ? [`${minutesText(clearUp.end - clearUp.start)} for clearing up at the end`] : []),
-  ]
-  return parts.length > 0 ? `Keep ${parts.join(' and ')}.` : ''
-})
+const head = computed(() => (session.plan ? headline(session.plan) : null))
 const improving = computed(() => {
   if (session.improving === 'looking') return 'Looking for a shorter plan …'
   if (session.improving !== 'done') return ''
@@ -143,21 +136,27 @@ const turnsOfHeld = computed(
 
 <template>
   <section v-if="session.plan && chart" aria-label="Jobs" class="min-w-0">
-    <div v-if="proof" class="mb-3 patch p-3">
-      <p class="font-semibold">
-        {{ proof.length }} <span class="font-normal">{{ session.say(proof.cause) }}</span>
-      </p>
-      <p v-if="proof.fairness" class="text-sm">{{ proof.fairness }}</p>
-      <p v-if="proof.waiting" class="text-sm">{{ proof.waiting }}</p>
-      <p v-if="spare" class="text-sm">{{ spare }} {{ inHand }}</p>
+    <div v-if="head" class="mb-3">
+      <BigFigures :figures="head.figures" label="The plan in figures" />
       <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
+      <details v-if="proof || head.spare" class="mt-1 text-sm">
+        <summary class="min-h-6 cursor-pointer py-0.5">Could it be shorter or fairer?</summary>
+        <template v-if="proof">
+          <p class="font-semibold">
+            {{ proof.length }} <span class="font-normal">{{ session.say(proof.cause) }}</span>
+          </p>
+          <p v-if="proof.fairness">{{ proof.fairness }}</p>
+          <p v-if="proof.waiting">{{ proof.waiting }}</p>
+        </template>
+        <p v-if="head.spare">{{ head.spare }}</p>
+      </details>
     </div>
     <!-- As high with words as without: what is being dragged must not move under the hand. -->
-    <div class="mb-2 flex min-h-16 items-center">
+    <div v-if="!fixed" class="mb-1 flex min-h-12 items-center">
       <Notice v-if="refused" tone="fault" class="w-full">Not there. {{ refused }}</Notice>
       <p v-if="said" role="status" class="text-sm font-semibold">{{ said }}</p>
-      <p v-if="!refused && !said && !held && !fixed" class="text-sm text-soft">
-        Drag a turn to another lane or another time, or hand it over from the list at the right.
+      <p v-if="!refused && !said && !held" class="text-sm text-soft">
+        Drag a turn to another child or time, or choose it with ⇄.
       </p>
       <p v-if="held" role="status" class="text-sm">
         Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose who shall have it.
@@ -193,8 +192,8 @@ const turnsOfHeld = computed(
               >
             </th>
             <th scope="col" class="w-14 p-1 text-center">Turns</th>
-            <th scope="col" class="w-20 p-1">Longest wait</th>
-            <th v-if="!fixed" scope="col" class="w-32 p-1">
+            <th scope="col" class="w-20 p-1">Wait</th>
+            <th v-if="!fixed" scope="col" class="p-1" :class="held ? 'w-32' : 'w-14'">
               <span class="sr-only">{{ held ? 'Set down' : 'Hand over' }}</span>
             </th>
           </tr>
@@ -221,11 +220,42 @@ const turnsOfHeld = computed(
         caption="Before and after the last change"
       />
     </div>
-    <div class="mt-4 grid items-start gap-4 md:grid-cols-3">
+    <div class="mt-4 grid items-start gap-3 md:grid-cols-2">
       <ShorterList :plan="session.plan" :disabled="fixed" />
-      <RotationPanel v-if="session.plan.children.length > 2" :plan="session.plan" :disabled="fixed" />
-      <div v-if="clearing.length > 0">
-        <h2 class="mb-1 text-lg">Clearing up</h2>
+      <div v-if="pins.length > 0" class="patch p-3">
+        <h2 class="mb-1 text-lg">Chosen by hand</h2>
+        <ul class="text-sm">
+          <li v-for="p in pins" :key="p.says" class="border-t border-line py-1">
+            {{ p.says }}
+            <button v-if="!fixed" type="button" class="ml-1 underline" @click="session.takeBack(p.decision)">
+              Undo<span class="sr-only">: {{ p.says }}</span>
+            </button>
+          </li>
+        </ul>
+      </div>
+      <Fold title="Who uses what"><WhoUsesWhat :plan="session.plan" bare /></Fold>
+      <Fold title="While they wait" :count="waiting.length">
+        <ul class="text-sm">
+          <li v-for="w in waiting" :key="w.child" class="border-t border-line py-1 first:border-0">
+            <strong>{{ session.nameOf(w.child) }}:</strong> {{ w.waiting.join(', ') }}
+          </li>
+        </ul>
+      </Fold>
+      <Fold v-if="barred.length > 0" title="Who sits out of what, and why" :count="barred.length">
+        <ul class="list-inside list-disc text-sm">
+          <li v-for="b in barred" :key="b">{{ b }}</li>
+        </ul>
+      </Fold>
+      <Fold v-if="background.length > 0" title="Ready in time" :count="background.length">
+        <ul class="text-sm">
+          <li v-for="b in background" :key="b.says" class="border-t border-line py-1 first:border-0">
+            <span class="numeral">{{ b.at }}</span> {{ b.says
+            }}{{ b.adult ? `, ${session.nameOf(b.adult)}` : '' }}{{ b.start < 0 ? ', before it begins' : ''
+            }}{{ b.sitting > 1 ? `, sitting ${b.sitting}` : '' }}
+          </li>
+        </ul>
+      </Fold>
+      <Fold v-if="clearing.length > 0" title="Clearing up" :count="clearing.length">
         <p class="text-sm text-soft">
           {{ session.plan.totals.clearUp ? 'After the end.' : 'While everybody waits.' }}
         </p>
@@ -234,36 +264,11 @@ const turnsOfHeld = computed(
             <strong>{{ c.says }}:</strong> {{ c.children.map(session.nameOf).join(', ') }}
           </li>
         </ul>
-      </div>
-      <div v-if="(session.plan.background ?? []).length > 0">
-        <h2 class="mb-1 text-lg">Ready in time</h2>
-        <ul class="text-sm">
-          <li v-for="b in session.plan.background" :key="b.says" class="border-t border-line py-1">
-            <span class="numeral">{{ b.at }}</span> {{ b.says
-            }}{{ b.adult ? `, ${session.nameOf(b.adult)}` : '' }}{{ b.start < 0 ? ', before it begins' : ''
-            }}{{ b.sitting > 1 ? `, sitting ${b.sitting}` : '' }}
-          </li>
-        </ul>
-      </div>
-      <div v-if="pins.length > 0">
-        <h2 class="mb-1 text-lg">Chosen by hand</h2>
-        <ul class="text-sm">
-          <li v-for="p in pins" :key="p.says" class="border-t border-line py-1">
-            {{ p.says }}
-            <button v-if="!fixed" type="button" class="ml-1 underline" @click="session.takeBack(p.decision)">
-              Undo
-            </button>
-          </li>
-        </ul>
-      </div>
-      <div v-if="barred.length > 0">
-        <h2 class="mb-1 text-lg">Who sits out of what, and why</h2>
-        <ul class="list-inside list-disc text-sm">
-          <li v-for="b in barred" :key="b">{{ b }}</li>
-        </ul>
-      </div>
-      <WhoUsesWhat :plan="session.plan" />
-      <FitTable :fits="fits" />
+      </Fold>
+      <Fold v-if="session.plan.children.length > 2" title="Small groups one after another">
+        <RotationPanel :plan="session.plan" :disabled="fixed" />
+      </Fold>
+      <Fold title="Turns, waits and fit" class="md:col-span-2"><FitTable :fits="fits" /></Fold>
     </div>
   </section>
 </template>

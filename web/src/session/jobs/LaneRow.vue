@@ -3,6 +3,7 @@
 import type { Lane, LaneBlock, LaneChart } from '@lea/core/plan'
 import Mat from '../../parts/mats/Mat.vue'
 import { useMats } from '../../parts/mats/useMats'
+import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
 import MatPattern from '../../parts/mats/MatPattern.vue'
 import { useSession } from '../../stores/session/session'
 
@@ -51,7 +52,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
 </script>
 
 <template>
-  <tr class="border-t border-line" @dragover.prevent @drop.prevent="drop">
+  <tr class="border-t border-line [content-visibility:auto]" @dragover.prevent @drop.prevent="drop">
     <th scope="row" class="w-40 p-1 text-left font-semibold">
       <span class="flex items-center gap-2">
         <Mat v-if="!lane.adult" :name="session.nameOf(lane.who)" :mat="matOf(lane.who)" />
@@ -84,18 +85,17 @@ const LOOK: Record<LaneBlock['kind'], string> = {
         >
           <MatPattern v-if="!lane.adult && b.kind !== 'meanwhile'" :mat="matOf(lane.who)" />
           <span
-            v-if="b.width > 6"
-            class="absolute inset-x-0.5 bottom-0 truncate bg-white/85 px-0.5 text-left text-[0.65rem] leading-tight"
-            aria-hidden="true"
-            >{{ b.label }}</span
-          >
+            v-if="b.picture && b.width > 2.6"
+            class="absolute inset-y-0 left-1/2 flex -translate-x-1/2 items-center bg-white/90"
+            ><TechniqueStrip v-bind="b.picture" one class="h-6 w-8"
+          /></span>
           <span class="sr-only">{{ says(b) }}. </span>
         </span>
       </div>
     </td>
     <td class="numeral w-14 p-1 text-center text-lg">{{ lane.adult ? '' : lane.turns }}</td>
-    <td class="w-20 p-1 text-sm">{{ lane.adult ? '' : `${lane.waitMinutes} min` }}</td>
-    <td v-if="!disabled" class="w-32 p-1">
+    <td class="w-20 p-1 text-sm">{{ lane.wait }}</td>
+    <td v-if="!disabled" class="p-1" :class="held ? 'w-32' : 'w-14'">
       <template v-if="held === null || takesHeld()">
         <button
           v-if="held"
@@ -107,11 +107,11 @@ const LOOK: Record<LaneBlock['kind'], string> = {
         </button>
         <select
           v-else
-          class="field !min-h-8 !py-0 text-sm"
+          class="field !min-h-8 !w-12 !py-0 !pl-2 !pr-0 text-sm"
           :aria-label="`Hand over a ${lane.adult ? 'job' : 'turn'} of ${session.nameOf(lane.who)}`"
           @change="choose($event.target as HTMLSelectElement)"
         >
-          <option value="">hand over …</option>
+          <option value="">⇄</option>
           <option v-for="b in lane.blocks.filter(canTake)" :key="b.id" :value="b.id">
             {{ b.at }} {{ b.label }}
           </option>

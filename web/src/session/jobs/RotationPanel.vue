@@ -42,12 +42,11 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <section aria-labelledby="rotation">
-    <h2 id="rotation" class="mb-1 text-lg">Small groups one after another</h2>
+  <section aria-label="Small groups one after another">
     <Notice v-if="fault" tone="fault" class="mb-2">{{ fault }}</Notice>
     <p v-if="made > 0" role="status" class="text-sm">
       {{ made }} sessions, this one with the first group.
-      <RouterLink to="/" class="underline">They stand under Today.</RouterLink>
+      <RouterLink to="/today" class="underline">They stand under Today.</RouterLink>
     </p>
     <div class="flex flex-wrap items-end gap-2 text-sm">
       <label

@@ -5,6 +5,7 @@ import { moneyField, readMoney } from '@lea/core/amount'
 import { costText, type Plan } from '@lea/core/plan'
 import type { Recipe } from '@lea/core/recipe'
 import { recipeSchema } from '@lea/core/schema'
+import BigFigures from '../../parts/layout/BigFigures.vue'
 import { inWords } from '../../shared/api'
 import { useSettingStore } from '../../stores/setting'
 import { useSession } from '../../stores/session/session'
@@ -42,38 +43,44 @@ async function compare(): Promise<void> {
 <template>
   <section class="patch p-4" aria-labelledby="cost-title">
     <h2 id="cost-title" class="text-xl">Cost</h2>
-    <dl class="mt-1 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1">
-      <template v-for="(r, i) in words.rows" :key="i">
-        <dt :class="r.part && 'text-sm text-soft'">{{ r.what }}</dt>
-        <dd class="numeral text-right" :class="r.part && 'text-sm'">{{ r.sum }}</dd>
-      </template>
-    </dl>
+    <BigFigures :figures="words.figures" label="Cost in figures" class="mt-1" />
     <p v-if="cost.unknown.length > 0" class="mt-2 text-sm">
       No price known for {{ cost.unknown.join(', ') }}: write it into the
       <RouterLink class="underline" to="/cupboard">Cupboard</RouterLink>.
     </p>
-    <p v-if="words.ready" class="mt-2 text-sm">
-      Ready-made: {{ words.ready.perPortion }} a portion. By what goes in,
-      <strong>{{ words.ready.byUse }}</strong>; by what is paid today,
-      <strong>{{ words.ready.byPurchase }}</strong>.
-    </p>
-    <form v-if="!disabled" class="no-print mt-2 flex flex-wrap items-end gap-2" @submit.prevent="compare">
-      <label class="text-sm font-semibold"
-        >Ready-made costs
-        <input
-          v-model="price"
-          class="field !w-20 font-normal"
-          placeholder="1.80"
-          :aria-invalid="fault ? 'true' : undefined"
-          :aria-describedby="fault ? 'ready-fault' : undefined" /></label
-      ><label class="text-sm font-semibold"
-        >For portions
-        <input v-model="portions" class="field !w-16 font-normal" inputmode="numeric" placeholder="6"
-      /></label>
-      <button type="submit" class="btn">Compare</button>
-    </form>
-    <p v-if="fault" id="ready-fault" role="alert" class="mt-1 text-sm font-semibold text-paprika">
-      {{ fault }}
-    </p>
+    <details class="no-print mt-2">
+      <summary class="min-h-6 cursor-pointer py-0.5 text-sm">
+        Worth of what goes in, and the ready-made thing
+      </summary>
+      <dl class="mt-1 grid max-w-md grid-cols-[1fr_auto] gap-x-4 gap-y-1">
+        <template v-for="(r, i) in words.rows" :key="i">
+          <dt :class="r.part && 'text-sm text-soft'">{{ r.what }}</dt>
+          <dd class="numeral text-right" :class="r.part && 'text-sm'">{{ r.sum }}</dd>
+        </template>
+      </dl>
+      <p v-if="words.ready" class="mt-2 text-sm">
+        Ready-made: {{ words.ready.perPortion }} a portion. By what goes in,
+        <strong>{{ words.ready.byUse }}</strong>; by what is paid today,
+        <strong>{{ words.ready.byPurchase }}</strong>.
+      </p>
+      <form v-if="!disabled" class="mt-2 flex flex-wrap items-end gap-2" @submit.prevent="compare">
+        <label class="text-sm font-semibold"
+          >Ready-made costs
+          <input
+            v-model="price"
+            class="field !w-20 font-normal"
+            placeholder="1.80"
+            :aria-invalid="fault ? 'true' : undefined"
+            :aria-describedby="fault ? 'ready-fault' : undefined" /></label
+        ><label class="text-sm font-semibold"
+          >For portions
+          <input v-model="portions" class="field !w-16 font-normal" inputmode="numeric" placeholder="6"
+        /></label>
+        <button type="submit" class="btn">Compare</button>
+      </form>
+      <p v-if="fault" id="ready-fault" role="alert" class="mt-1 text-sm font-semibold text-paprika">
+        {{ fault }}
+      </p>
+    </details>
   </section>
 </template>

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 /** The kit, counted: what lies at each place, what stands in the middle, what the adult holds; ticked off when it is on the table. */
-import { computed } from 'vue'
-import { KIT_PLACE_WORDS, type KitTool, type Plan, kitByPlace } from '@lea/core/plan'
+import { computed, ref } from 'vue'
+import { KIT_PLACE_WORDS, type KitTool, type Plan, kitByPlace, kitLaid } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import ToolPicture from '../../parts/pictures/ToolPicture.vue'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ plan: Plan; disabled: boolean }>()
 const session = useSession()
+/** What each is for is shown when it is asked for. */
+const jobs = ref(false)
 const places = computed(() => kitByPlace(props.plan))
 
 async function tick(t: KitTool): Promise<void> {
@@ -18,7 +20,13 @@ async function tick(t: KitTool): Promise<void> {
 
 <template>
   <div class="patch p-4">
-    <h2 class="mb-1 text-xl">Kit</h2>
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h2 class="mb-1 text-xl">Kit</h2>
+      <span class="text-sm text-soft">{{ kitLaid(plan) }}</span>
+      <button type="button" class="ml-auto underline" :aria-pressed="jobs" @click="jobs = !jobs">
+        {{ jobs ? 'Fold what it is for' : 'Show what it is for' }}
+      </button>
+    </div>
     <template v-if="plan.kit.measures.length > 0">
       <h3 class="text-sm text-soft">Measures</h3>
       <p>
@@ -29,7 +37,7 @@ async function tick(t: KitTool): Promise<void> {
     </template>
     <template v-for="p in places" :key="p.where">
       <h3 class="mt-2 text-sm text-soft">{{ KIT_PLACE_WORDS[p.where] }}</h3>
-      <ul class="grid gap-x-6 lg:grid-cols-2">
+      <ul class="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
         <li v-for="t in p.tools" :key="t.tool" class="border-t border-line py-1">
           <label class="flex items-start gap-2"
             ><input
@@ -43,7 +51,7 @@ async function tick(t: KitTool): Promise<void> {
               <span v-if="t.children" class="font-semibold">{{
                 t.children.map(session.nameOf).join(', ')
               }}</span>
-              <span class="block text-sm text-soft">{{ t.jobs.join(', ') }}</span>
+              <span v-if="jobs" class="block text-sm text-soft">{{ t.jobs.join(', ') }}</span>
               <span v-if="t.washed" class="block text-sm font-semibold">{{ t.washed }}</span></span
             ></label
           >

@@ -27,46 +27,42 @@ const print = (): void => window.print()
         <h2 class="text-xl">Shopping list</h2>
         <span class="text-sm text-soft">{{ got }} of {{ toGet.length }} got</span>
         <span v-if="!session.madeUp" class="no-print ml-auto flex flex-wrap gap-2">
-          <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>Save as CSV</a>
           <RouterLink class="btn" :to="`/session/${session.plan.session}/run`">Run sheet</RouterLink>
           <RouterLink class="btn" :to="`/session/${session.plan.session}/cards`">Job cards</RouterLink>
           <button type="button" class="btn" @click="print">Print</button>
+          <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>CSV</a>
         </span>
       </div>
       <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Shopping list">
         <ShoppingList :plan="session.plan" :disabled="fixed" />
       </div>
     </div>
-    <div class="grid items-start gap-4 md:grid-cols-3">
-      <div class="grid min-w-0 gap-4">
-        <CostPanel
-          :plan="session.plan"
-          :recipe="settingStore.recipe(recipeId)"
-          :recipe-id="recipeId"
-          :disabled="fixed"
-        />
-        <div class="patch p-4">
-          <h2 class="mb-1 text-xl">Before you start</h2>
-          <ul>
-            <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
-              <strong>{{ a.when }}</strong> {{ session.say(a.says) }}
-            </li>
-          </ul>
-          <details v-if="!session.madeUp" class="no-print mt-3 text-sm text-soft">
-            <summary class="min-h-6 cursor-pointer py-0.5">For technicians</summary>
-            <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
-              >Save the request of this plan</a
-            >
-            (JSON, without names, for <code>./lea calc plan</code>)
-          </details>
-        </div>
-      </div>
-      <KitList class="min-w-0 md:col-span-2" :plan="session.plan" :disabled="fixed" />
+    <div class="patch min-w-0 p-4">
+      <h2 class="mb-1 text-xl">Before you start</h2>
+      <ul class="grid gap-x-6 md:grid-cols-2">
+        <li v-for="a in session.plan.ahead" :key="a.says" class="border-t border-line py-1">
+          <span class="numeral mr-1">{{ a.when }}</span> {{ session.say(a.says) }}
+        </li>
+      </ul>
     </div>
+    <KitList class="min-w-0" :plan="session.plan" :disabled="fixed" />
+    <CostPanel
+      :plan="session.plan"
+      :recipe="settingStore.recipe(recipeId)"
+      :recipe-id="recipeId"
+      :disabled="fixed"
+    />
+    <PaperLinks v-if="!session.madeUp" :id="session.plan.session" class="no-print" />
     <p v-if="canSeal() && !hasCode" class="no-print text-sm">
       If the network fails, an open page goes on; to open Lea again without it this device needs
       <RouterLink class="underline" to="/me">a code of its own</RouterLink>.
     </p>
-    <PaperLinks v-if="!session.madeUp" :id="session.plan.session" class="no-print mt-4" />
+    <details v-if="!session.madeUp" class="no-print text-sm text-soft">
+      <summary class="min-h-6 cursor-pointer py-0.5">For technicians</summary>
+      <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
+        >Save the request of this plan</a
+      >
+      (JSON, without names, for <code>./lea calc plan</code>)
+    </details>
   </section>
 </template>

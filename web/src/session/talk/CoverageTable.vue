@@ -26,8 +26,7 @@ const later = computed(() => inWords('due'))
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="coverage">
-    <h2 id="coverage" class="text-xl">Who meets what</h2>
+  <section aria-label="Who meets what">
     <p class="text-sm text-soft">
       {{ MARKS.asked }} is asked, {{ MARKS.heard }} hears the word. It is a plan of questions, not a test:
       saying nothing is a fine answer.

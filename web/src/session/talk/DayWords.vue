@@ -25,7 +25,6 @@ const day = computed(() => (session.plan ? talkOfDay(session.plan, glossary.valu
         <p class="font-title text-2xl font-bold leading-tight">{{ day.word.word }}</p>
         <HomeWords :home="day.word.home" />
         <p v-if="day.word.act" class="text-sm">{{ day.word.act }}</p>
-        <p class="text-xs text-soft">say it often: before, while and after</p>
       </div>
     </div>
     <div>
@@ -36,14 +35,14 @@ const day = computed(() => (session.plan ? talkOfDay(session.plan, glossary.valu
       </template>
       <p v-else>No two words here begin alike.</p>
     </div>
-    <div>
-      <p class="text-sm text-soft">Words of a recipe, for those who read</p>
+    <details>
+      <summary class="min-h-6 cursor-pointer py-0.5 text-sm">Words of a recipe, for those who read</summary>
       <dl class="grid grid-cols-[6rem_1fr] text-sm">
         <template v-for="r in day.recipe" :key="r.part">
           <dt class="font-semibold">{{ r.part }}</dt>
           <dd>{{ r.says }}</dd>
         </template>
       </dl>
-    </div>
+    </details>
   </section>
 </template>

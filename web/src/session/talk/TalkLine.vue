@@ -53,7 +53,7 @@ function change(): void {
           <Mat :name="session.nameOf(row.child)" :mat="matOf(row.child)" />
           <span aria-hidden="true" class="truncate">{{ session.nameOf(row.child) }}</span>
         </template>
-        <span v-else class="text-soft">everybody</span>
+        <span v-else class="sr-only">everybody</span>
       </span>
       <span class="min-w-0 flex-1 basis-56">
         <bdi

@@ -1,21 +1,29 @@
 <script setup lang="ts">
 import type { WeaveColumn } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
+import Mat from '../../parts/mats/Mat.vue'
+import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 
 defineProps<{ column: WeaveColumn; wide: boolean }>()
 const session = useSession()
+const { matOf } = useMats()
 </script>
 
 <template>
-  <div v-for="c in wide ? column.count : column.count.slice(0, 1)" :key="`${c.child} ${c.says}`" class="mb-1">
-    <p :class="wide ? '' : 'line-clamp-2'">“<Amount :text="c.says" />”</p>
-    <p class="mt-0.5 text-xs text-soft">
-      <template v-if="c.child">{{ session.nameOf(c.child) }}</template>
-      <template v-if="wide">
-        <template v-if="c.child"> · </template>answer: <Amount :text="c.answer" />
-      </template>
-    </p>
+  <div :class="wide ? '' : 'flex flex-wrap gap-1'">
+    <div
+      v-for="c in column.count"
+      :key="`${c.child} ${c.says}`"
+      class="flex items-start gap-1"
+      :class="wide ? 'mb-1' : ''"
+    >
+      <Mat v-if="c.child" :name="session.nameOf(c.child)" :mat="matOf(c.child)" class="shrink-0" />
+      <span v-if="!wide" class="numeral text-lg leading-tight text-moss" aria-hidden="true">?</span>
+      <p :class="wide ? '' : 'sr-only'">
+        “<Amount :text="c.says" />” <span class="text-soft">(<Amount :text="c.answer" />)</span>
+      </p>
+    </div>
   </div>
-  <span v-if="column.count.length === 0" class="text-soft">–</span>
+  <span v-if="column.count.length === 0" class="sr-only">No question.</span>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { WeaveColumn } from '@lea/core/plan'
+import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
 import Mat from '../../parts/mats/Mat.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
@@ -21,11 +22,15 @@ const { matOf } = useMats()
       <span class="flex flex-wrap gap-px"
         ><Mat v-for="c in h.children" :key="c" :name="session.nameOf(c)" :mat="matOf(c)"
       /></span>
-      <span class="block"
+      <TechniqueStrip v-bind="h.picture" :one="!wide" class="mt-0.5 h-11" />
+      <span :class="wide ? 'block' : 'sr-only'"
         >{{ h.job }}<template v-if="wide && h.detail">: {{ h.detail }}</template></span
       >
-      <span v-if="h.adult" class="block text-xs text-soft"
-        >{{ session.nameOf(h.adult).split(' ')[0] }}{{ h.mode === 'ADULT' ? ' does this' : ' beside' }}</span
+      <span v-if="h.adult" class="text-xs" :class="wide ? 'block text-soft' : ''"
+        >{{ session.nameOf(h.adult).split(' ')[0]
+        }}<span :class="wide ? '' : 'sr-only'">{{
+          h.mode === 'ADULT' ? ' does this' : ' stands beside'
+        }}</span></span
       >
       <span
         v-for="i in wide ? h.instead : []"
@@ -42,5 +47,5 @@ const { matOf } = useMats()
       <PinJob v-if="wide && h.mode === 'TURNS' && !session.frozen" :task="h.task" />
     </div>
   </div>
-  <span v-if="column.hands.length === 0" class="text-soft">wait</span>
+  <span v-if="column.hands.length === 0" class="text-soft">Wait</span>
 </template>

@@ -17,7 +17,7 @@ const { matOf } = useMats()
         <strong><Amount :text="m.amount" /></strong> {{ m.food }}
         <span v-if="m.swapped" class="text-xs text-soft">(swapped in)</span>
       </p>
-      <p class="text-xs text-soft">
+      <p v-if="wide" class="text-xs text-soft">
         <Amount :text="m.how" /><template v-if="m.near"> · {{ m.near }}</template>
       </p>
       <ScoopStrip
@@ -30,7 +30,5 @@ const { matOf } = useMats()
       />
     </div>
   </div>
-  <span v-if="column.measure.length === 0" class="text-soft">{{
-    column.minutes > 240 ? 'overnight' : `${column.minutes} min`
-  }}</span>
+  <span v-if="column.measure.length === 0" class="sr-only">Nothing to measure.</span>
 </template>

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** One thing to settle: a line that opens to why, and to its fixes with what they cost. */
+import { computed } from 'vue'
 import type { Finding, Fix, SettleRow } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
+import FixButton from './FixButton.vue'
 import Grade from '../../parts/Grade.vue'
 import { useSession } from '../../stores/session/session'
 
@@ -13,6 +15,13 @@ const session = useSession()
 const fixesOf = ({ fixes }: Finding): Fix[] =>
   session.madeUp ? fixes.filter(({ action }) => !['read-packet', 'reason'].includes(action.do)) : fixes
 const first = (): Finding | undefined => props.row.findings[0]
+/** The first way as a button; all, where there are two. */
+const fixes = computed(() => {
+  const finding = first()
+  return finding ? fixesOf(finding) : []
+})
+const shown = computed(() => fixes.value.slice(0, fixes.value.length > 2 ? 1 : 2))
+const others = computed(() => fixes.value.slice(shown.value.length))
 </script>
 
 <template>
@@ -30,21 +39,24 @@ const first = (): Finding | undefined => props.row.findings[0]
         </p>
       </details>
       <div v-if="first() && canChange" class="mb-2 mt-1.5 grid gap-1.5">
-        <button
-          v-for="(fix, i) in fixesOf(first()!)"
+        <FixButton
+          v-for="fix in shown"
           :key="fix.label"
-          type="button"
-          class="rounded-patch border px-2.5 py-1.5 text-left text-sm leading-snug"
-          :class="
-            i === 0 && row.grade === 'stop' && fix.action.do !== 'reason'
-              ? 'border-ink bg-ink text-white hover:bg-[#24483f]'
-              : 'border-ink bg-porcelain hover:bg-[#e6eeea]'
-          "
+          :fix="fix"
+          :first="row.grade === 'stop' && fix.action.do !== 'reason'"
           @click="emit('fix', first()!, fix)"
-        >
-          <span class="block font-semibold">{{ session.say(fix.label) }}</span>
-          <span class="block text-xs"><Amount :text="fix.cost" /></span>
-        </button>
+        />
+        <details v-if="others.length > 0">
+          <summary class="min-h-6 cursor-pointer py-0.5 text-sm">Other ways: {{ others.length }}</summary>
+          <div class="mt-1 grid gap-1.5">
+            <FixButton
+              v-for="fix in others"
+              :key="fix.label"
+              :fix="fix"
+              @click="emit('fix', first()!, fix)"
+            />
+          </div>
+        </details>
       </div>
     </details>
   </li>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-/** Whose turn it is and what to do, in pictures: tool, food, bowl; the strip, a big numeral, and the parts of the whole. */
+/** Whose turn it is and what to do, in pictures: the technique as it goes, or the measure, the food and the bowl; the strip, a big numeral, and the parts of the whole. */
 import { ArrowRight } from '@lucide/vue'
 import type { ShowMoment, ShowRow } from '@lea/core/session'
 import MatPattern from '../../parts/mats/MatPattern.vue'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
-import ToolPicture from '../../parts/pictures/ToolPicture.vue'
+import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
 import ShowStrip from './ShowStrip.vue'
 
@@ -31,12 +31,20 @@ defineProps<{
         :unit="row.scoop.unit"
         :name="row.scoop.name"
       />
-      <ToolPicture v-else :tool="moment.tool" class="h-[18vh]" />
-      <template v-if="moment.food">
+      <TechniqueStrip
+        v-else
+        class="h-[24vh]"
+        play
+        :technique="moment.technique"
+        :tool="moment.tool"
+        :food="moment.food"
+        :left="moment.left"
+      />
+      <template v-if="row.scoop && moment.food">
         <ArrowRight class="size-[7vh]" aria-hidden="true" />
         <WordPicture :word="moment.food" label="" class="size-[18vh]" />
       </template>
-      <template v-if="moment.to">
+      <template v-if="row.scoop && moment.to">
         <ArrowRight class="size-[7vh]" aria-hidden="true" />
         <WordPicture :word="moment.to" label="" class="size-[18vh]" />
       </template>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+/** The picture of a food within a frame: packaged, drawn for Lea, or any round one. Comes after the frame: the pictures of foods are many. */
+import { computed, type Component } from 'vue'
+import DrawnPicture from '../DrawnPicture.vue'
+import { DRAWINGS } from '../word-drawings'
+import { WORD_ICONS } from '../word-icons'
+import { FOODS } from './shapes'
+
+const props = defineProps<{ food: string }>()
+const icon = computed<Component | undefined>(() => WORD_ICONS[props.food])
+const drawing = computed(() => DRAWINGS[props.food] ?? FOODS['round'] ?? { line: '' })
+</script>
+
+<template>
+  <component :is="icon" v-if="icon" />
+  <DrawnPicture v-else :drawing="drawing" />
+</template>
