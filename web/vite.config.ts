@@ -4,11 +4,12 @@ import icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
+import { countryWords } from './country-words'
 
 export default defineConfig({
   // White space between words that stand on two lines of a template is kept as one space.
   plugins: [
-    vue({ template: { compilerOptions: { whitespace: 'preserve' } } }),
+    vue({ template: { compilerOptions: { whitespace: 'preserve', nodeTransforms: [countryWords] } } }),
     tailwind(),
     icons({ compiler: 'vue3' }),
     // The shell is kept by the browser, so that a table opens without a network. A newer Lea waits until the old one is closed: it

@@ -125,7 +125,7 @@ test('sessions as a calendar file, the setting as an archive', async ({ page }) 
 test('children from a table: columns matched, rows at fault named, the others taken', async ({ page }) => {
   await signIn(page, house)
   await page.goto(`${house.address}/children`)
-  await page.getByRole('button', { name: 'From a table' }).click()
+  await page.getByRole('button', { name: 'From a list' }).click()
   const csv =
     'Child,Room,DOB,Medical\r\n"Ondine",Heron,2022-05,"milk (anaphylaxis); glimmerberry"\r\nCaspian,Heron,soon,\r\nWren,Heron,03/2022,none\r\n'
   await page

@@ -70,7 +70,7 @@ test('the dialogs', async () => {
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight(page)
   await page.goto(`${house.address}/children`)
-  await page.getByRole('button', { name: 'From a table' }).click()
+  await page.getByRole('button', { name: 'From a list' }).click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight(page)
   await page.goto(`${house.address}/today`)

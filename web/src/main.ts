@@ -2,13 +2,13 @@ import { createPinia } from 'pinia'
 import { createApp, type Component } from 'vue'
 import App from './App.vue'
 import { makeRouter } from './router'
+import { countryText } from './shared/country'
 import { sweepCache } from './offline-cache/answers'
 import { keepShell } from './offline-cache/shell'
 import './styles/main.css'
 
-createApp(App as Component)
-  .use(createPinia())
-  .use(makeRouter())
-  .mount('#app')
+const app = createApp(App as Component)
+app.config.globalProperties['$words'] = countryText
+app.use(createPinia()).use(makeRouter()).mount('#app')
 keepShell()
 void sweepCache()

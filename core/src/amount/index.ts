@@ -14,4 +14,5 @@ export { TEMPERATURES, type TemperatureUnit, convertTemperature } from './temper
 export { SYSTEMS, type System, unitWord } from './unit-words'
 export { UNIT_IDS, convert, measureText, unitLabel, unitOf } from './units'
 export { DEVICE_MOODS, type DeviceMood, type ScaleReading, scaleState, weighAgainst } from './weighing'
-export { type Nation, NATIONS, NATION_IDS, guidanceOf, nationOf } from './nation/nations'
+export { isBritish, wordsOf } from './nation/words'
+export { type Country, type Nation, NATIONS, NATION_IDS, guidanceOf, nationOf } from './nation/nations'

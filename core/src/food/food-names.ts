@@ -3,6 +3,7 @@
  * ("finely chopped", "large", "to serve"). "Fish stock" is not stock, "walnut oil" is no oil that Lea may pick: what is left over is a
  * question. Words by common practice, from memory.
  */
+import { wordsOf } from '../amount/nation/words'
 import { SHIPPED_BOOK, type FoodBook, type FoodFact } from './foods'
 import { normaliseLabel } from './label/text'
 
@@ -25,6 +26,8 @@ function namesOf(book: FoodBook): Map<string, FoodFact> {
   for (const names of [
     (f: FoodFact) => [f.name, f.plural ?? ''],
     (f: FoodFact) => [...f.aliases, f.id.replace(/-/g, ' ')],
+    // What Lea itself says to a US setting it reads as well.
+    (f: FoodFact) => [f.name, ...f.aliases].map((n) => wordsOf(n, 'us')),
   ])
     for (const food of book.all)
       for (const name of names(food)) if (name && !map.has(key(name))) map.set(key(name), food)

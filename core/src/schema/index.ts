@@ -19,6 +19,7 @@ export {
   rosterRows,
   withMore,
 } from './roster'
+export { hasHeadings, rosterLines } from './roster-lines'
 export { sessionChangesSchema } from './session/session-changes'
 export {
   type MendInput,

@@ -27,7 +27,7 @@ export type RosterField = (typeof ROSTER_FIELDS)[number]
 /** Which column of the table has which field; null: none. */
 export type RosterColumns = Record<RosterField, number | null>
 
-const HEADINGS: Record<RosterField, RegExp> = {
+export const HEADINGS: Record<RosterField, RegExp> = {
   nickname: /^(nick ?name|known as|first name|name|child|called)$/i,
   birth: /^(birth.*|born.*|date of birth|dob|d\.o\.b\.?)$/i,
   allergies: /^(allerg.*|intoleranc.*|medical.*|health.*|avoids?)$/i,

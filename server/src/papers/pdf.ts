@@ -1,5 +1,6 @@
 /** What a paper is made of: A4 or Letter, black and white legible, the same hand as the screen. Plain data, set by pdf-worker.ts. */
 import type { Content } from 'pdfmake/interfaces'
+import { type Country, wordsOf } from '@lea/core/amount'
 import { runsOf } from './fonts'
 
 export const PAPER_SIZES = ['A4', 'Letter'] as const
@@ -11,6 +12,24 @@ export interface Page {
   foot: string
   wide?: boolean
   content: Content[]
+}
+
+/** A page in the words of its country: all of its texts, and nothing else of it. */
+export function inCountry(page: Page, country: Country): Page {
+  const turned = (value: unknown, key = ''): unknown => {
+    if (typeof value === 'string')
+      return key === 'text' || key === 'ul' || key === '' ? wordsOf(value, country) : value
+    if (Array.isArray(value)) return value.map((v) => turned(v, key))
+    if (value === null || typeof value !== 'object') return value
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, turned(v, k)]))
+  }
+  return country === 'us'
+    ? {
+        ...page,
+        foot: wordsOf(page.foot, country),
+        content: page.content.map((c) => turned(c, 'text') as Content),
+      }
+    : page
 }
 
 export const INK = '#17312B'

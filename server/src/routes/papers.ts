@@ -1,5 +1,6 @@
 import { create as contentDisposition } from 'content-disposition'
 import { Router, type Request, type Response } from 'express'
+import type { Country } from '@lea/core/amount'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { MOST_PORTIONS } from '@lea/core/session'
 import * as yup from 'yup'
@@ -15,7 +16,7 @@ import { familyPaper, sheetOf, type FamilyWish } from '../papers/family-paper'
 import { labelsPaper } from '../papers/labels'
 import { loadPaper, type Loaded } from '../papers/load'
 import type { Paper } from '../papers/paper'
-import { PAPER_SIZES, type Page, type PaperSize } from '../papers/pdf'
+import { inCountry, PAPER_SIZES, type Page, type PaperSize } from '../papers/pdf'
 import { recordPaper } from '../papers/record-paper'
 import { runSheet } from '../papers/run-sheet'
 import { shoppingPaper } from '../papers/shopping'
@@ -66,8 +67,8 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
     if (!isUuid(id)) throw notFound('this session')
     return loadPaper((work) => run(req, work), plans, id)
   }
-  const send = async (req: Request, res: Response, page: Page, country: string): Promise<void> => {
-    const pdf = await plans.pdf(page, size(req, country))
+  const send = async (req: Request, res: Response, page: Page, country: Country): Promise<void> => {
+    const pdf = await plans.pdf(inCountry(page, country), size(req, country))
     const name = page.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'paper'
     res
       .type('application/pdf')
@@ -99,7 +100,10 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
       attachments: [
         {
           filename: 'family-sheet.pdf',
-          content: await plans.pdf(page, size(req, paper.setting.rules.country)),
+          content: await plans.pdf(
+            inCountry(page, paper.setting.rules.country),
+            size(req, paper.setting.rules.country),
+          ),
           contentType: 'application/pdf',
         },
       ],

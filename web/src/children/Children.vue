@@ -46,7 +46,7 @@ async function erase({ id, nickname }: StoredChild): Promise<void> {
         <a v-if="settingStore.children.length > 0" class="btn" href="/api/children/roster.csv" download
           >Save as a table</a
         >
-        <button type="button" class="btn" @click="reading = true">From a table</button>
+        <button type="button" class="btn" @click="reading = true">From a list</button>
         <button type="button" class="btn btn-main" @click="editing = 'new'">Add a child</button>
       </span>
     </div>

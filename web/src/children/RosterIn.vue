@@ -27,7 +27,10 @@ const FIELD_WORDS: Record<RosterField, string> = {
   plan: 'Care plan',
 }
 const heading = ref<string[]>([])
-const cells = ref<string[][]>([])
+/** The rows, each with its line and, of pasted lines, what stands there. */
+const table = ref<{ line: number; cells: string[]; written?: string }[]>([])
+const pasted = ref('')
+const free = ref(false)
 const columns = ref<RosterColumns | null>(null)
 const fault = ref('')
 const saving = ref(false)
@@ -40,27 +43,35 @@ async function open(event: Event): Promise<void> {
   fault.value = ''
   const text = file.size > 1_000_000 ? '' : await file.text()
   input.value = ''
+  if (file.size > 1_000_000) fault.value = 'The file is larger than 1 MB: a roster is a short table.'
+  else await take(text)
+}
+/** A table with headings, or lines as people write them. */
+async function take(text: string): Promise<void> {
+  fault.value = ''
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
-  const [first, ...rest] = data
-  if (!first || rest.length === 0) {
+  const [first = [], ...rest] = data
+  free.value = !(await reader().hasHeadings([...first]))
+  const lines = free.value ? await reader().rosterLines(text) : null
+  const all = lines ? lines.rows : rest.map((cells, i) => ({ line: i + 2, cells }))
+  if (all.length === 0) {
+    columns.value = null
     fault.value =
-      file.size > 1_000_000
-        ? 'The file is larger than 1 MB: a roster is a short table.'
-        : 'The file has no rows under a heading. Save the table as CSV, its first row the headings.'
+      'There are no children in it. Write one to a line: a nickname, the month of birth, allergies.'
     return
   }
-  heading.value = first
-  cells.value = rest.slice(0, 300)
-  if (rest.length > 300)
-    fault.value = `The first 300 of ${rest.length} rows are shown: a roster holds no more.`
-  columns.value = await reader().rosterColumns(first)
+  heading.value = lines ? [] : first
+  table.value = all.slice(0, 300)
+  if (all.length > 300) fault.value = `The first 300 of ${all.length} rows are shown: a roster holds no more.`
+  columns.value = lines ? lines.columns : await reader().rosterColumns(first)
 }
 const rows = computedAsync(async () => {
   const { value } = columns
   if (!value) return []
-  const lines = cells.value.map((c, i) => ({ line: i + 2, cells: [...c] }))
+  const lines = table.value.map(({ line, cells }) => ({ line, cells: [...cells] }))
   return reader().readRoster(lines, { ...value }, todayText(), [...settingStore.children])
 }, [])
+const writtenAt = (line: number): string => table.value.find((r) => r.line === line)?.written ?? ''
 const good = computed(() => rows.value.filter((r) => r.child !== null))
 const bad = computed(() => rows.value.filter((r) => r.child === null))
 /** Columns of the file that nothing is taken from: something of a child may stand there. */
@@ -87,17 +98,29 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <Sheet open wide title="Children from a table" @close="emit('close')">
-    <p class="mb-3">
-      A CSV file, its first row the headings. Only nicknames and birth months are kept, no full names and no
-      days. Nothing is kept before you have looked.
+  <Sheet open wide title="Children from a list" @close="emit('close')">
+    <p class="mb-2">
+      Only nicknames and birth months are kept, no full names and no days. Nothing is kept before you have
+      looked.
     </p>
+    <label class="mb-1 block font-semibold"
+      >One child to a line
+      <textarea
+        v-model="pasted"
+        class="field mt-1 h-32 font-normal"
+        maxlength="60000"
+        placeholder="Robin, April 2022, milk allergy, Welsh at home"
+      ></textarea>
+    </label>
+    <button type="button" class="btn btn-main mr-2" :disabled="pasted.trim() === ''" @click="take(pasted)">
+      Read these lines
+    </button>
     <label class="btn"
       >Open a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="sr-only" @change="open"
     /></label>
     <Notice v-if="fault" tone="fault" class="mt-3">{{ fault }}</Notice>
     <template v-if="columns">
-      <fieldset class="mt-4">
+      <fieldset v-if="!free" class="mt-4">
         <legend class="font-semibold">Which column is what</legend>
         <div class="grid gap-2 sm:grid-cols-4">
           <label v-for="f in ROSTER_FIELDS" :key="f" class="text-sm font-semibold"
@@ -142,7 +165,12 @@ async function keep(): Promise<void> {
           <tbody>
             <tr v-for="r in rows" :key="r.line" class="border-t border-line align-top">
               <td class="numeral p-1">{{ r.line }}</td>
-              <th scope="row" class="p-1 text-left">{{ r.nickname }}</th>
+              <th scope="row" class="p-1 text-left">
+                {{ r.nickname
+                }}<span v-if="writtenAt(r.line)" class="block text-sm font-normal text-soft">{{
+                  writtenAt(r.line)
+                }}</span>
+              </th>
               <td class="p-1">{{ r.child ? monthText(r.child.birth) : '' }}</td>
               <td class="p-1">
                 {{
@@ -172,8 +200,8 @@ async function keep(): Promise<void> {
         </table>
       </div>
       <p v-if="bad.length > 0" role="status" class="mt-2 font-semibold">
-        {{ countText(bad.length, 'row cannot', 'rows cannot') }} be taken. Put it right in the file and open
-        it again, or go on without.
+        {{ countText(bad.length, 'row cannot', 'rows cannot') }} be taken. Put it right
+        {{ free ? 'above and read the lines' : 'in the file and open it' }} again, or go on without.
       </p>
       <button
         type="button"

@@ -60,6 +60,14 @@ async function say(word: string): Promise<void> {
 const taste = (child: string, choice: Taste): Promise<string> =>
   table.add({ kind: 'taste', body: { child, taste: choice } })
 
+/** Who has no token yet: all of them at one tap, each changed by itself afterwards. */
+const untasted = computed(
+  () => plan.value?.children.filter((c) => table.state.tastes[c.id] === undefined).map((c) => c.id) ?? [],
+)
+async function tasteAll(choice: Taste): Promise<void> {
+  for (const child of untasted.value) await taste(child, choice)
+}
+
 async function finish(): Promise<void> {
   await table.add({ kind: 'memo', body: { lines: lines.value.map((l) => l.trim().slice(0, 300)) } })
   if (!table.state.finished) await table.add({ kind: 'finish', body: {} })
@@ -91,6 +99,27 @@ async function finish(): Promise<void> {
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
         <div class="grid gap-4">
           <section class="patch p-4" aria-label="Tastes">
+            <div
+              v-if="untasted.length > 1"
+              role="group"
+              aria-label="How was it for everybody"
+              class="mb-2 flex flex-wrap items-center gap-3 border-b-2 border-ink pb-2"
+            >
+              <span class="w-16 font-semibold sm:w-40">{{
+                untasted.length === plan.children.length ? 'Everybody' : 'All others'
+              }}</span>
+              <span class="flex flex-1 flex-wrap gap-2">
+                <button
+                  v-for="t in TASTES"
+                  :key="t"
+                  type="button"
+                  class="btn btn-table flex-1"
+                  @click="tasteAll(t)"
+                >
+                  {{ TASTE_WORDS[t] }}
+                </button>
+              </span>
+            </div>
             <ul class="grid gap-2">
               <li
                 v-for="c in plan.children"

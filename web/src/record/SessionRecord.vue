@@ -121,6 +121,9 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
           </table>
         </div>
         <div class="grid gap-4">
+          <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/session/${record.id}/family`"
+            >Family sheet</RouterLink
+          >
           <PaperLinks :id="record.id" />
           <OpenAgain v-if="record.finished && auth.isLeader()" :id="record.id" />
           <EraseGuest

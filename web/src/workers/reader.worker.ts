@@ -19,8 +19,10 @@ import {
   ownDietSchema,
   packetSchema,
   readRecipeFile,
+  hasHeadings,
   readRoster,
   rosterColumns,
+  rosterLines,
 } from '@lea/core/schema'
 import { atTable } from '@lea/core/setting'
 import { ValidationError } from 'yup'
@@ -52,6 +54,8 @@ const reader = {
     readRecipeFile(text, system, foodBook(own), answers),
   rosterColumns,
   readRoster,
+  hasHeadings,
+  rosterLines,
   /** The value as its schema has it, or what is wrong with it, field by field. */
   check(kind: CheckedKind, value: unknown, today: string): Checked {
     try {

@@ -48,7 +48,7 @@ function change(): void {
   <li class="border-t border-line py-1.5">
     <div class="flex flex-wrap items-start gap-x-2 gap-y-1">
       <LineKindIcon :kind="row.kind" class="pt-0.5" />
-      <span class="flex w-24 items-center gap-1.5 pt-0.5 text-sm font-semibold">
+      <span class="flex items-center gap-1.5 pt-0.5 text-sm font-semibold" :class="row.child ? 'w-24' : ''">
         <template v-if="row.child">
           <Mat :name="session.nameOf(row.child)" :mat="matOf(row.child)" />
           <span aria-hidden="true" class="truncate">{{ session.nameOf(row.child) }}</span>
