@@ -136,6 +136,8 @@ export async function openFinding(page: Page, says: RegExp): Promise<Locator> {
   const opened = row.locator('> details')
   await expect(opened).toBeVisible()
   if ((await opened.getAttribute('open')) === null) await opened.locator('> summary').click()
+  const more = opened.getByText(/^Other ways: \d/)
+  if ((await more.count()) > 0 && (await more.locator('..').getAttribute('open')) === null) await more.click()
   return row
 }
 
@@ -172,6 +174,9 @@ export async function settleAll(page: Page, first: string, second: string): Prom
   for (let round = 0; round < 20 && (await pending()); round++) {
     const before = (await stops.allTextContents()).join()
     const stop = stops.first()
+    const more = stop.getByText(/^Other ways: \d/)
+    if ((await more.count()) > 0 && (await more.locator('..').getAttribute('open')) === null)
+      await more.click()
     const changes = stop
       .getByRole('button')
       .filter({ hasNotText: /No good swap|written reason|Read the packet|Own bowl/ })

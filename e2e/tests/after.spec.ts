@@ -214,7 +214,8 @@ test('the next plan knows: the recipe was made today, and how it was liked', asy
 
 test('what has not come round leads to a recipe that brings it; turns of earlier weeks stand beside the jobs', async () => {
   await page.goto(`${house.address}/record`)
-  const round = page.getByRole('region', { name: 'Not come round' })
+  await page.getByRole('heading', { name: 'Not done yet' }).click()
+  const round = page.getByRole('region', { name: 'Not done yet' })
   const link = round.getByRole('link').first()
   const title = (await link.textContent()) ?? ''
   await link.click()
@@ -222,6 +223,7 @@ test('what has not come round leads to a recipe that brings it; turns of earlier
   await page.goto(`${house.address}/today`)
   await openBread(page)
   await page.getByRole('link', { name: 'jobs' }).click()
+  await page.getByRole('heading', { name: 'Turns, waits and fit' }).click()
   const fit = page.getByRole('region', { name: 'Turns, waits and fit' })
   await expect(
     fit.getByText(/in the last sessions \d jobs? (more|fewer) than the middle/).first(),

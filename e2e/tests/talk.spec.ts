@@ -282,7 +282,7 @@ test('a leader changes the talk: quiet here, own words there, and what is not co
   await fill.getByRole('button', { name: 'take out' }).click()
   await expect(fill.getByText('Who can hear the flour fall?')).toHaveCount(0)
   await fill.getByRole('button', { name: 'Ask here again' }).click()
-  const table = page.getByRole('region', { name: 'Targets by child' })
+  const table = page.getByRole('region', { name: 'Goals by child' })
   await expect(table.getByRole('row')).not.toHaveCount(1)
   await expect(table.getByText('this week').first()).toBeVisible()
 })

@@ -124,13 +124,26 @@ export function linesFor(
   })
 }
 
+export interface StepWork {
+  says: string
+  by: 'children' | 'adult' | 'wait'
+  /** What is done, and the tool that it is usually begun with; for its picture. Not of a wait. */
+  technique?: string
+  tool?: string
+}
+
 /** What hands do in a step, and for how long it waits: "tear · stir · an adult at the oven · 25 minutes". */
-export function stepWork(step: RecipeStep): { says: string; by: 'children' | 'adult' | 'wait' }[] {
+export function stepWork(step: RecipeStep): StepWork[] {
   return step.tasks.map((t) => {
-    const name = techniqueOf(t.technique)?.name ?? t.technique
+    const technique = techniqueOf(t.technique)
     if (t.mode === 'WAIT') return { says: waitWords(t.seconds, t.place, t.celsius), by: 'wait' }
     const count = t.counts ? `, ${t.counts.n} ${t.counts.what}` : ''
-    return { says: `${name}${count}`, by: t.mode === 'ADULT' ? 'adult' : 'children' }
+    return {
+      says: `${technique?.name ?? t.technique}${count}`,
+      by: t.mode === 'ADULT' ? 'adult' : 'children',
+      technique: t.technique,
+      tool: technique?.ladder.find((r) => r.tool)?.tool ?? '',
+    }
   })
 }
 function waitWords(seconds: number, place: Place | undefined, celsius: number | undefined): string {

@@ -50,9 +50,9 @@ export const rulesSchema = yup
     targets: listOf(
       oneOf(
         TARGETS.map((t) => t.id),
-        'Target',
+        'Goal',
       ),
-      'Targets of the week',
+      'Goals of the week',
       8,
     )
       .optional()

@@ -4,6 +4,7 @@ import type { Plan } from '../plan/model/plan'
 import { tookBy } from './choices'
 import type { TableEvent, Taste } from './event'
 import { guessedRows, lookBackAsked, type GuessedRow } from './talk/guessed'
+import { type WovenPatch, wovenPatch } from '../plan/view/patch'
 import { replay, type TableState } from './replay'
 
 export interface PastSession {
@@ -22,6 +23,8 @@ export interface SessionRecord {
   finished: string | null
   /** Each time it was opened again after its end. */
   reopened: TableState['reopened']
+  /** The session as a piece of cloth: its face in lists. */
+  patch: WovenPatch
   children: {
     child: string
     turns: number
@@ -73,6 +76,7 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
     begun: state.begun,
     finished: state.finished,
     reopened: state.reopened,
+    patch: wovenPatch(past.plan),
     children,
     gates: state.gates,
     notes: state.notes,

@@ -34,3 +34,4 @@ export {
   withoutNameIn,
 } from './free-words'
 export { MADE_UP, madeUpSession } from './made-up'
+export { settingStates, type SettingTopic } from './topics'

@@ -70,7 +70,7 @@ async function erase({ id, nickname }: StoredChild): Promise<void> {
         :key="c.id"
         class="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line py-3"
       >
-        <Mat :name="c.nickname" :mat="matOf(c.id)" size="seat" />
+        <Mat :name="c.nickname" :mat="matOf(c.id)" size="seat" beside />
         <span class="min-w-60 flex-1">
           <span class="font-title text-xl font-bold">{{ c.nickname }}</span>
           <span class="text-soft"> born {{ monthText(c.birth) }}</span>
@@ -108,7 +108,7 @@ async function erase({ id, nickname }: StoredChild): Promise<void> {
             class="btn"
             @click="erasing = erasing === c.id ? null : c.id"
           >
-            Erase
+            Erase<span class="sr-only"> {{ c.nickname }}</span>
           </button>
         </span>
         <span v-if="erasing === c.id" class="w-full" role="alert">

@@ -149,8 +149,7 @@ const missing = computed(() => {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <h1 class="text-3xl">Plan several weeks</h1>
     <p class="mb-3 text-soft">
-      From what your whole group can make: techniques, targets and foods come round, and nothing comes too
-      soon again.
+      From what your whole group can make: jobs, goals and foods come round, and nothing comes too soon again.
     </p>
     <Notice v-if="settingStore.fault" tone="fault">{{ settingStore.fault }}</Notice>
     <p v-else-if="!settingStore.loaded" role="status">Opening your lists …</p>

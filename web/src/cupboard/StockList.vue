@@ -47,7 +47,7 @@ const packText = (p: CupboardPack): string => {
       costs.</Notice
     >
     <p v-else-if="found.length === 0" class="text-soft">No food of that name in the cupboard.</p>
-    <ul class="patch max-h-[22rem] overflow-y-auto" tabindex="0" aria-label="Stock">
+    <ul class="patch max-h-[70vh] overflow-y-auto" tabindex="0" aria-label="Stock">
       <li
         v-for="{ item, name } in found"
         :key="item.food"

@@ -34,7 +34,7 @@ const jobs = computed(() => cleanUp(props.plan, table.state, dry.value))
         :disabled="j.done"
         @click="table.add({ kind: 'cleaned', body: { job: j.job, child: j.child } })"
       >
-        <Mat :name="session.nameOf(j.child)" :mat="matOf(j.child)" />
+        <Mat :name="session.nameOf(j.child)" :mat="matOf(j.child)" beside />
         <span class="text-left"
           ><strong>{{ session.nameOf(j.child) }}</strong
           >: {{ j.job }}</span

@@ -34,7 +34,7 @@ const next = (child: string): Promise<string> =>
     <ul class="mt-2 flex flex-wrap gap-2">
       <li v-for="c in plan.children" :key="c.id">
         <button type="button" class="btn btn-table !gap-2 !px-2" @click="next(c.id)">
-          <Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" />
+          <Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" beside />
           <span class="text-left text-sm leading-tight"
             >{{ session.nameOf(c.id)
             }}<span class="block font-normal">{{

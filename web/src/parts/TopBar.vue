@@ -44,7 +44,7 @@ const places = computed(() => [
         >
       </nav>
       <div class="min-w-0 flex-1 text-right text-xs leading-tight md:ml-auto md:flex-none">
-        <p aria-live="polite">{{ upcoming.next }}</p>
+        <p>{{ upcoming.next }}</p>
         <p class="opacity-85">
           {{ auth.setting }} ·
           <RouterLink to="/me" class="underline">{{ auth.person?.name }}</RouterLink>

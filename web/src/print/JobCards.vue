@@ -33,14 +33,18 @@ const cards = computed(() => (session.plan ? jobCards(session.plan) : []))
         class="break-inside-avoid rounded-patch border-2 border-dashed border-ink bg-white p-3"
       >
         <div class="mb-2 flex items-center gap-3">
-          <Mat :name="session.nameOf(c.child)" :mat="matOf(c.child)" size="seat" />
+          <Mat :name="session.nameOf(c.child)" :mat="matOf(c.child)" size="seat" beside />
           <h2 class="text-xl">{{ session.nameOf(c.child) }}</h2>
           <span class="ml-auto text-sm text-soft">{{ c.bowl }}</span>
         </div>
         <ol>
-          <li v-for="r in c.rows" :key="r.task" class="flex items-center gap-2 border-t border-line py-1">
+          <li
+            v-for="r in c.rows"
+            :key="r.task"
+            class="flex flex-wrap items-center gap-2 border-t border-line py-1"
+          >
             <TechniqueStrip v-bind="r.hands" class="h-11 shrink-0" />
-            <span class="min-w-0 flex-1 leading-tight">
+            <span class="min-w-0 flex-1 basis-32 leading-tight">
               <strong>{{ r.job }}</strong><span v-if="r.how" class="block text-sm">{{ r.how }}</span
               ><span v-for="h in r.helps" :key="h" class="block text-sm font-semibold">{{ h }}</span
               ><span class="block text-sm text-soft"><Amount :text="r.cue" /></span>

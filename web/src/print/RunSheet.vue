@@ -40,54 +40,56 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
         {{ dayText(session.stored?.date ?? '') }}, {{ plan.totals.startsAt }} to {{ plan.totals.endsAt }} ·
         {{ settingStore.setting?.name }} · {{ names(plan.adults) }}
       </p>
-      <table class="mt-2 w-full border-collapse text-xs">
-        <thead>
-          <tr class="border-b-2 border-ink text-left">
-            <th scope="col" class="w-12 p-1">When</th>
-            <th scope="col" class="w-28 p-1">Step</th>
-            <th v-for="b in bowls" :key="b.id" scope="col" class="p-1">
-              {{ b.name }}: {{ names(b.children) }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <template v-for="r in rows" :key="'ready' in r ? r.ready.says : r.step.step">
-            <tr v-if="'ready' in r" class="border-b border-line align-top">
-              <td class="numeral p-1">{{ r.ready.at }}</td>
-              <th scope="row" class="p-1 text-left" :colspan="bowls.length + 1">
-                {{ r.ready.says
-                }}<span class="font-normal"
-                  >{{ r.ready.adult ? `, ${session.nameOf(r.ready.adult)}` : ', an adult'
-                  }}{{ r.ready.sitting > 1 ? `, for sitting ${r.ready.sitting}` : '' }}</span
-                >
+      <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Steps and bowls">
+        <table class="mt-2 w-full border-collapse text-xs">
+          <thead>
+            <tr class="border-b-2 border-ink text-left">
+              <th scope="col" class="w-12 p-1">When</th>
+              <th scope="col" class="w-28 p-1">Step</th>
+              <th v-for="b in bowls" :key="b.id" scope="col" class="p-1">
+                {{ b.name }}: {{ names(b.children) }}
               </th>
             </tr>
-            <tr v-else class="border-b border-line align-top">
-              <td class="numeral p-1">{{ r.step.at }}</td>
-              <th scope="row" class="p-1 text-left">
-                {{ r.step.title
-                }}<span class="block font-normal text-soft"
-                  >{{ bowls[0]?.columns[r.index]?.minutes }} min</span
-                >
-              </th>
-              <td v-for="(b, i) in bowls" :key="b.id" class="p-1">
-                <p v-for="m in b.columns[r.index]?.measure ?? []" :key="m.line">
-                  <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
-                </p>
-                <p v-for="h in b.columns[r.index]?.handsShort ?? []" :key="h.task">
-                  {{ h.job }}<template v-if="h.children.length > 0">: {{ names(h.children) }}</template
-                  ><template v-if="h.adult">
-                    · <em>{{ session.nameOf(h.adult) }}</em></template
+          </thead>
+          <tbody>
+            <template v-for="r in rows" :key="'ready' in r ? r.ready.says : r.step.step">
+              <tr v-if="'ready' in r" class="border-b border-line align-top">
+                <td class="numeral p-1">{{ r.ready.at }}</td>
+                <th scope="row" class="p-1 text-left" :colspan="bowls.length + 1">
+                  {{ r.ready.says
+                  }}<span class="font-normal"
+                    >{{ r.ready.adult ? `, ${session.nameOf(r.ready.adult)}` : ', an adult'
+                    }}{{ r.ready.sitting > 1 ? `, for sitting ${r.ready.sitting}` : '' }}</span
                   >
-                </p>
-                <p v-for="w in watchOf(b.columns[r.index], i)" :key="w.says" class="font-semibold">
-                  ! {{ session.say(w.says) }}
-                </p>
-              </td>
-            </tr>
-          </template>
-        </tbody>
-      </table>
+                </th>
+              </tr>
+              <tr v-else class="border-b border-line align-top">
+                <td class="numeral p-1">{{ r.step.at }}</td>
+                <th scope="row" class="p-1 text-left">
+                  {{ r.step.title
+                  }}<span class="block font-normal text-soft"
+                    >{{ bowls[0]?.columns[r.index]?.minutes }} min</span
+                  >
+                </th>
+                <td v-for="(b, i) in bowls" :key="b.id" class="p-1">
+                  <p v-for="m in b.columns[r.index]?.measure ?? []" :key="m.line">
+                    <strong><Amount :text="m.amount" /></strong> {{ m.food }}: <Amount :text="m.how" />
+                  </p>
+                  <p v-for="h in b.columns[r.index]?.handsShort ?? []" :key="h.task">
+                    {{ h.job }}<template v-if="h.children.length > 0">: {{ names(h.children) }}</template
+                    ><template v-if="h.adult">
+                      · <em>{{ session.nameOf(h.adult) }}</em></template
+                    >
+                  </p>
+                  <p v-for="w in watchOf(b.columns[r.index], i)" :key="w.says" class="font-semibold">
+                    ! {{ session.say(w.says) }}
+                  </p>
+                </td>
+              </tr>
+            </template>
+          </tbody>
+        </table>
+      </div>
       <WhoUsesWhat :plan="plan" class="mt-3 break-inside-avoid" />
       <p v-if="clearing.length > 0" class="mt-2 text-xs">
         <strong>{{

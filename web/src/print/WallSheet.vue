@@ -66,7 +66,7 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
         </thead>
         <tbody>
           <tr v-for="p in people" :key="p.id" class="border-b border-line align-top">
-            <td class="p-1"><Mat :name="p.nickname" :mat="matOf(p.id)" size="seat" /></td>
+            <td class="p-1"><Mat :name="p.nickname" :mat="matOf(p.id)" size="seat" beside /></td>
             <th scope="row" class="p-1 text-left text-base">{{ p.nickname }}</th>
             <td class="p-1">
               <p v-for="c in p.concerns" :key="c.allergen">

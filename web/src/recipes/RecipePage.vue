@@ -136,7 +136,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                 <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
                   <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
                 </p>
-                <StepWork :step="step" class="mt-0.5" />
+                <StepWork :step="step" pictures class="mt-0.5" />
                 <p v-if="step.rests" class="text-sm text-soft">It may rest here: {{ step.rests.how }}.</p>
               </div>
             </li>

@@ -90,7 +90,7 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
         <button type="button" class="underline" @click="filter = {}">Show all again</button>
       </Notice>
       <ul class="grid gap-3 lg:grid-cols-2">
-        <li v-for="r in shown" :key="r.id" class="patch relative flex items-start gap-3 p-4">
+        <li v-for="r in shown" :key="r.id" class="patch relative flex items-start gap-3 p-4 max-sm:flex-col">
           <StillLife v-if="r.look" :look="r.look" class="!w-28 shrink-0" />
           <Picture v-else :name="pictureOf(r.recipe)" class="size-14 shrink-0" />
           <div class="min-w-0 flex-1">

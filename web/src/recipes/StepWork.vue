@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** What hands do in a step of a recipe, an adult's and waits apart. */
+import TechniqueStrip from '../parts/pictures/techniques/TechniqueStrip.vue'
 import { type RecipeStep, stepWork } from '@lea/core/recipe'
 
-defineProps<{ step: RecipeStep }>()
+defineProps<{ step: RecipeStep; pictures?: boolean }>()
 </script>
 
 <template>
@@ -10,7 +11,7 @@ defineProps<{ step: RecipeStep }>()
     <li
       v-for="(w, k) in stepWork(step)"
       :key="k"
-      class="rounded-sm border px-1.5"
+      class="inline-flex items-center gap-1.5 rounded-sm border px-1.5"
       :class="
         w.by === 'adult'
           ? 'border-ochre font-semibold text-ochre'
@@ -19,6 +20,12 @@ defineProps<{ step: RecipeStep }>()
             : 'border-beet text-beet'
       "
     >
+      <TechniqueStrip
+        v-if="pictures && w.technique"
+        :technique="w.technique"
+        :tool="w.tool ?? ''"
+        class="h-9"
+      />
       {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
     </li>
     <slot />

@@ -55,7 +55,7 @@ const chartWords = computed(
     <template v-else>
       <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
       <div class="mb-4 flex items-center gap-4">
-        <Mat :name="record.child.nickname" :mat="matOf(record.child.id)" size="turn" />
+        <Mat :name="record.child.nickname" :mat="matOf(record.child.id)" size="turn" beside />
         <div>
           <h1 class="text-3xl">{{ record.child.nickname }}</h1>
           <p class="text-soft">

@@ -6,16 +6,13 @@ import { dayText } from '../shared/dates'
 
 defineProps<{ next: NextRound; view: Overview }>()
 /** So many stand open; the others unfold. */
-const SHOWN = 8
+const SHOWN = 3
 const RECIPES = 3
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="rec-round">
-    <h2 id="rec-round" class="text-xl">Not come round</h2>
-    <p class="text-sm text-soft">
-      What nobody had in this period, of what a child on the list may do at its age.
-    </p>
+  <section aria-label="Not done yet">
+    <p class="text-sm text-soft">Jobs that nobody has done, though somebody is old enough.</p>
     <h3 class="mt-2">Techniques</h3>
     <p v-if="next.techniques.length === 0" class="text-sm">
       Nothing is left that your recipes bring for the ages on the list.
@@ -43,7 +40,7 @@ const RECIPES = 3
       </summary>
       <p class="text-sm">{{ next.without.map((t) => t.name).join(', ') }}</p>
     </details>
-    <h3 class="mt-2">Targets</h3>
+    <h3 class="mt-2">Goals</h3>
     <ul class="text-sm">
       <li v-for="t in next.targets.filter((t) => t.ofWeek)" :key="t.id">
         <strong>{{ t.says }}</strong>, of this week

@@ -14,6 +14,8 @@ import {
 import { api, inWords } from '../shared/api'
 import { barOptions } from '../parts/charts'
 import Mat from '../parts/mats/Mat.vue'
+import WovenPatch from '../parts/pictures/WovenPatch.vue'
+import Fold from '../parts/layout/Fold.vue'
 import Notice from '../parts/Notice.vue'
 import NotCoveredYet from './NotCoveredYet.vue'
 import { useMats } from '../parts/mats/useMats'
@@ -131,12 +133,16 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
           <p v-else-if="sessions.length === 0">No recipe of this period is called so.</p>
           <ul>
             <li v-for="r in sessions" :key="r.id" class="border-t border-line py-2">
-              <RouterLink :to="`/record/sessions/${r.id}`" class="block hover:underline">
-                <span class="text-soft">{{ dayText(r.date) }}</span>
-                <span class="ml-3 font-title text-lg font-bold">{{ r.title }}</span>
-                <span class="ml-3">{{ countText(r.children.length, 'child', 'children') }}</span>
-                <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
-                <span v-if="r.memo[0]" class="block text-sm text-soft">“{{ r.memo[0] }}”</span>
+              <RouterLink :to="`/record/sessions/${r.id}`" class="flex items-center gap-3 hover:underline">
+                <WovenPatch :patch="r.patch" class="h-12 w-24 shrink-0" />
+                <span class="min-w-0">
+                  <span class="font-title text-lg font-bold">{{ r.title }}</span>
+                  <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
+                  <span class="block text-sm text-soft"
+                    >{{ dayText(r.date) }}, {{ countText(r.children.length, 'child', 'children')
+                    }}<template v-if="r.memo[0]">. “{{ r.memo[0] }}”</template></span
+                  >
+                </span>
               </RouterLink>
             </li>
           </ul>
@@ -144,54 +150,57 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
           <ul class="flex flex-wrap gap-2 border-t border-line pt-2">
             <li v-for="c in settingStore.children" :key="c.id">
               <RouterLink class="btn !gap-2" :to="`/record/children/${c.id}`"
-                ><Mat :name="c.nickname" :mat="matOf(c.id)" />{{ c.nickname }}</RouterLink
+                ><Mat :name="c.nickname" :mat="matOf(c.id)" beside />{{ c.nickname }}</RouterLink
               >
             </li>
           </ul>
-          <NotCoveredYet v-if="view" class="mt-5" :next="answer.next" :view="view" />
+          <Fold v-if="view" title="Not done yet" class="mt-5"
+            ><NotCoveredYet :next="answer.next" :view="view"
+          /></Fold>
         </section>
         <div class="grid min-w-0 grid-cols-1 gap-5">
           <section v-if="fair.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-turns">
             <h2 id="rec-turns" class="text-xl">Turns</h2>
-            <p class="text-sm text-soft">
-              Is anybody left out over the weeks? In the order of the list of children.
-            </p>
+            <p class="text-sm text-soft">Is anybody left out over the weeks?</p>
             <div class="relative h-40 min-w-0" aria-hidden="true">
               <Bar :data="turnsChart" :options="turnsOptions" />
             </div>
-            <div
-              class="relative mt-2 max-h-56 overflow-auto"
-              tabindex="0"
-              role="region"
-              aria-label="Turns of each child"
-            >
-              <table class="w-full border-collapse text-left text-sm">
-                <thead>
-                  <tr>
-                    <th scope="col" class="p-1">Child</th>
-                    <th scope="col" class="p-1">Sessions</th>
-                    <th scope="col" class="p-1">Turns</th>
-                    <th scope="col" class="p-1">Jobs</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  <tr v-for="t in fair" :key="t.child" class="border-t border-line">
-                    <th scope="row" class="p-1 font-semibold">
-                      <RouterLink
-                        class="inline-flex items-center gap-1.5 underline"
-                        :to="`/record/children/${t.child}`"
-                        ><Mat :name="nameOf(t.child)" :mat="matOf(t.child)" />{{
-                          nameOf(t.child)
-                        }}</RouterLink
-                      >
-                    </th>
-                    <td class="p-1">{{ t.sessions }}</td>
-                    <td class="p-1">{{ t.turns }}</td>
-                    <td class="p-1">{{ t.jobs }}</td>
-                  </tr>
-                </tbody>
-              </table>
-            </div>
+            <details class="mt-1">
+              <summary class="min-h-6 cursor-pointer py-0.5">In figures</summary>
+              <div
+                class="relative mt-2 max-h-56 overflow-auto"
+                tabindex="0"
+                role="region"
+                aria-label="Turns of each child"
+              >
+                <table class="w-full border-collapse text-left text-sm">
+                  <thead>
+                    <tr>
+                      <th scope="col" class="p-1">Child</th>
+                      <th scope="col" class="p-1">Sessions</th>
+                      <th scope="col" class="p-1">Turns</th>
+                      <th scope="col" class="p-1">Jobs</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    <tr v-for="t in fair" :key="t.child" class="border-t border-line">
+                      <th scope="row" class="p-1 font-semibold">
+                        <RouterLink
+                          class="inline-flex min-h-6 items-center gap-1.5 underline"
+                          :to="`/record/children/${t.child}`"
+                          ><Mat :name="nameOf(t.child)" :mat="matOf(t.child)" beside />{{
+                            nameOf(t.child)
+                          }}</RouterLink
+                        >
+                      </th>
+                      <td class="p-1">{{ t.sessions }}</td>
+                      <td class="p-1">{{ t.turns }}</td>
+                      <td class="p-1">{{ t.jobs }}</td>
+                    </tr>
+                  </tbody>
+                </table>
+              </div>
+            </details>
           </section>
           <section v-if="view && view.cost.length > 0" class="patch min-w-0 p-4" aria-labelledby="rec-cost">
             <h2 id="rec-cost" class="text-xl">What it cost, a child</h2>
@@ -208,14 +217,13 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
               </ul>
             </details>
           </section>
-          <section class="patch p-4" aria-labelledby="rec-made">
-            <h2 id="rec-made" class="text-xl">Made</h2>
+          <Fold title="Recipes made" :count="view?.made.length">
             <ul class="text-sm">
               <li v-for="m in view?.made ?? []" :key="m.title">
                 {{ m.title }}, {{ m.times }}×, last {{ dayText(m.last) }}
               </li>
             </ul>
-          </section>
+          </Fold>
         </div>
       </div>
     </template>

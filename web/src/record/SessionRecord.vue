@@ -6,6 +6,7 @@ import { fillNames } from '@lea/core/plan'
 import { INCIDENT_WORDS, KEPT_WORDS, type SessionRecord, TASTE_WORDS } from '@lea/core/session'
 import { api, inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
+import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
 import EraseGuest from './EraseGuest.vue'
@@ -72,6 +73,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
     <p v-else-if="!record" role="status">Opening the record …</p>
     <template v-else>
       <p><RouterLink class="underline" to="/record">Record</RouterLink></p>
+      <WovenPatch :patch="record.patch" class="float-right ml-4 h-20 w-44" />
       <h1 class="text-3xl">{{ record.title }}</h1>
       <p class="mb-4 text-soft">
         {{ dayText(record.date) }}<template v-if="record.begun">, begun {{ timeText(record.begun) }}</template
@@ -100,7 +102,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
               <tr v-for="c in record.children" :key="c.child" class="border-t border-line align-top">
                 <th scope="row" class="p-1.5">
                   <span class="flex items-center gap-2 font-semibold"
-                    ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" />
+                    ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" beside />
                     <RouterLink
                       v-if="onRoster.has(c.child)"
                       class="underline"

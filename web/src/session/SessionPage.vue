@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { countText } from '@lea/core/amount'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
 import { MADE_UP } from '@lea/core/setting'
@@ -43,6 +43,10 @@ watch(
 const title = computed(() =>
   session.stored ? (settingStore.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
 )
+const view = computed(() => String(route.meta['title'] ?? ''))
+watchEffect(() => {
+  if (title.value) document.title = `${title.value}: ${view.value} · Lea`
+})
 const noRecipe = computed(
   () =>
     id.value === MADE_UP &&
@@ -72,6 +76,12 @@ async function cook(): Promise<void> {
 
 <template>
   <main id="main" class="px-5 py-3">
+    <a
+      v-if="session.plan"
+      href="#settle-title"
+      class="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:bg-white focus:p-2"
+      >To what must be fixed</a
+    >
     <Notice v-if="(session.planFault || settingStore.fault) && !session.stored" tone="fault">
       {{ session.planFault || settingStore.fault }}
       <RouterLink class="underline" to="/today">Back to Today</RouterLink>

@@ -43,8 +43,7 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="adults">
-    <h2 id="adults" class="mb-2 text-xl">Adults</h2>
+  <section aria-label="Adults">
     <ul>
       <li
         v-for="a in settingStore.adults"

@@ -31,8 +31,7 @@ async function open(event: Event): Promise<void> {
 </script>
 
 <template>
-  <section aria-labelledby="archive" class="patch mb-5 p-4">
-    <h2 id="archive" class="text-xl">The whole setting as one file</h2>
+  <section aria-label="The whole setting as one file">
     <p class="mb-2 text-soft">
       A ZIP of JSON files: rules, adults, children, recipes, foods, packets, words, and every session with its
       plan and what happened. Passwords stay here. It holds the children’s data: keep it as you keep their

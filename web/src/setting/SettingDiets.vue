@@ -47,8 +47,7 @@ const removeDiet = (id: string): Promise<void> =>
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="diets">
-    <h2 id="diets" class="mb-1 text-xl">Your own diets</h2>
+  <section aria-label="Your own diets">
     <p class="mb-2 text-sm text-soft">
       Beside vegetarian, vegan, halal, kosher and the others: a name, and what it avoids (foods or allergens,
       parted by commas).

@@ -56,8 +56,7 @@ const about = (id: string): string => settingStore.names.get(id) ?? ''
 </script>
 
 <template>
-  <section class="patch mt-4 p-4" aria-labelledby="keeping">
-    <h2 id="keeping" class="text-xl">How long records are kept</h2>
+  <section aria-label="How long records are kept">
     <p class="mb-2 text-sm text-soft">
       Sessions older than this are erased each night, with their plans and all that was tapped. Local rules
       say how long you have to keep what.
@@ -75,13 +74,13 @@ const about = (id: string): string => settingStore.names.get(id) ?? ''
       <button type="button" class="btn" @click="sweep">Erase older ones now</button>
     </form>
     <p v-if="said" role="status" class="mt-2">{{ said }}</p>
-    <h2 class="mt-4 text-xl">A name in written words</h2>
+    <h3 class="mt-4 text-lg">A name in written words</h3>
     <p class="mb-2 text-sm text-soft">
       Notes, incidents, own questions, recipes: where a child who was erased is named in them, the name is
       blanked here.
     </p>
     <NameInWords />
-    <h2 class="mt-4 text-xl">Who read or changed what</h2>
+    <h3 class="mt-4 text-lg">Who read or changed what</h3>
     <p v-if="lines.length === 0" class="text-soft">Nothing yet.</p>
     <div v-else class="relative max-h-80 overflow-auto" tabindex="0" role="region" aria-label="Log">
       <table class="w-full border-collapse text-left text-sm">

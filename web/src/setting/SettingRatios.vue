@@ -30,8 +30,7 @@ function split(i: number): void {
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="ratios">
-    <h2 id="ratios" class="mb-1 text-xl">Children to an adult</h2>
+  <section aria-label="Children to an adult">
     <p class="mb-2 text-sm text-soft">
       {{ own ? 'Your own numbers.' : `Published least: ${ratioSource(rules)}.` }} Your local rule comes first:
       write it here where it is another. Counted in nurseries; in a library or at home one adult at least.

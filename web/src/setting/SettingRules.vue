@@ -30,8 +30,7 @@ function setOwnRules(text: string): void {
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="rules">
-    <h2 id="rules" class="mb-2 text-xl">House rules</h2>
+  <section aria-label="House rules">
     <form class="grid gap-3" @submit.prevent="emit('save', draft)">
       <fieldset class="grid gap-3" :disabled="disabled">
         <label class="font-semibold"

@@ -11,7 +11,7 @@ const MOST = 8
 const week = computed(() => props.rules.targets ?? [])
 const strands = [...new Set(TARGETS.map((t) => t.strand))]
 const keep = (targets: string[]): void =>
-  emit('save', { ...props.rules, targets }, 'Targets of the week kept. Plans to come use them.')
+  emit('save', { ...props.rules, targets }, 'Goals of the week saved. Plans to come use them.')
 function add(event: Event): void {
   const select = event.target as HTMLSelectElement
   const id = select.value
@@ -21,8 +21,7 @@ function add(event: Event): void {
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="targets">
-    <h2 id="targets" class="mb-1 text-xl">Targets of the week</h2>
+  <section aria-label="Goals of the week">
     <p class="mb-2 text-sm text-soft">
       What the talk should come to this week, in every recipe that has it. Ages are first windows, from
       memory.
@@ -44,7 +43,7 @@ function add(event: Event): void {
       </li>
     </ul>
     <label v-if="!disabled && week.length < MOST" class="mt-2 block font-semibold"
-      >Add a target<select class="field mt-1 font-normal" @change="add">
+      >Add a goal<select class="field mt-1 font-normal" @change="add">
         <option value="">choose …</option>
         <optgroup v-for="s in strands" :key="s" :label="s">
           <option

@@ -72,8 +72,7 @@ const usualText = computed(() => {
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="techniques">
-    <h2 id="techniques" class="mb-1 text-xl">Ages of techniques</h2>
+  <section aria-label="Ages of techniques">
     <p class="mb-2 text-sm text-soft">
       Lea’s ages are planning figures (common practice, from memory); you know your children. Heat never comes
       sooner than in the catalogue; a blade that comes sooner has one child to the adult.

@@ -79,8 +79,7 @@ const readFile = (event: Event): Promise<void> =>
 </script>
 
 <template>
-  <section class="patch p-4" aria-labelledby="words">
-    <h2 id="words" class="mb-1 text-xl">Words of home</h2>
+  <section aria-label="Words of home">
     <p class="mb-2 text-sm text-soft">
       Lea’s words in eight languages are from memory; families’ own words stand over them. Take the file to a
       speaker, and read it back: columns id, kind, english, language, word, reading, checked.

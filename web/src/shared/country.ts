@@ -1,10 +1,15 @@
 /** The words and the dates of the setting's country, on every page (country-words.ts puts them there). */
-import { wordsOf } from '@lea/core/amount'
+import { type Country, wordsOf } from '@lea/core/amount'
 import { ref, watchEffect } from 'vue'
 import { lastRules } from './last-rules'
 
 /** Whose words are said; before a setting is known, those of whoever signed in here last. */
-export const country = ref(lastRules()?.country ?? 'uk')
+const country = ref<Country>(lastRules()?.country ?? 'uk')
+
+/** From now on as these rules have it; nothing changes where none are known. */
+export function speakAs(rules: { country: Country } | undefined): void {
+  if (rules) country.value = rules.country
+}
 
 /** A text as the setting's country says it; what is no text stays as it is. */
 export const countryText = <T>(text: T): T =>

@@ -1,4 +1,4 @@
-import { country } from '../shared/country'
+import { speakAs } from '../shared/country'
 import { rememberRules } from '../shared/last-rules'
 import { CancelledError, QueryClient } from '@tanstack/query-core'
 import { defineStore } from 'pinia'
@@ -47,7 +47,7 @@ export const useSettingStore = defineStore('setting', () => {
     setting: async (...how) => {
       setting.value = await ask<SettingAnswer>('setting', ...how)
       rememberRules(setting.value.rules)
-      country.value = setting.value.rules.country
+      speakAs(setting.value.rules)
     },
     children: async (...how) => (children.value = await ask<StoredChild[]>('children', ...how)),
     recipes: async (...how) => (recipes.value = await ask<RecipeRow[]>('recipes', ...how)),

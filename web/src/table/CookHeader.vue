@@ -27,6 +27,6 @@ const at = computed(() => props.plan.schedule.findIndex((s) => s.step === props.
         {{ s.title }}
       </li>
     </ol>
-    <p class="ml-auto text-sm" aria-live="polite">{{ pace }}</p>
+    <p class="ml-auto text-sm">{{ pace }}</p>
   </header>
 </template>

@@ -80,7 +80,7 @@ const eventParts: Parts<TableEvent, 'kind'> = {
     child: word('Child'),
     target: oneOf(
       TARGETS.map((t) => t.id),
-      'Target',
+      'Goal',
     ),
     how: oneOf(ANSWERS, 'Answer'),
     level: oneOf(SUPPORT_LEVELS, 'Level'),

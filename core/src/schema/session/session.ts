@@ -152,7 +152,7 @@ const childTalkSchema = yup
     marks: listOf(
       yup
         .object({
-          target: required('Target', 60),
+          target: required('Goal', 60),
           on: isoDate('Day'),
           how: oneOf(ANSWERS, 'Answer'),
           level: oneOf(SUPPORT_LEVELS, 'Level'),

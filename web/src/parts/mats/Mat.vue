@@ -5,7 +5,13 @@ import { matLook } from '@lea/core/craft'
 import MatPattern from './MatPattern.vue'
 
 const props = withDefaults(
-  defineProps<{ name: string; mat: number; size?: 'small' | 'seat' | 'turn'; done?: boolean }>(),
+  defineProps<{
+    name: string
+    mat: number
+    size?: 'small' | 'seat' | 'turn'
+    done?: boolean
+    beside?: boolean
+  }>(),
   {
     size: 'small',
   },
@@ -33,6 +39,7 @@ const box = computed(
       aria-hidden="true"
       >{{ label }}</span
     >
-    <span class="sr-only">{{ name }}</span>
+    <!-- Where the name stands beside it, it is read once. -->
+    <span v-if="!beside" class="sr-only">{{ name }}</span>
   </span>
 </template>

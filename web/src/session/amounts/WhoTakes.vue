@@ -44,7 +44,7 @@ const tap = (c: Rows, row: Rows['children'][number], line: string): void => {
           <tr v-for="row in c.children" :key="row.child" class="border-t border-line">
             <th scope="row" class="p-1.5 text-left font-semibold">
               <span class="flex items-center gap-2"
-                ><Mat :name="session.nameOf(row.child)" :mat="matOf(row.child)" />{{
+                ><Mat :name="session.nameOf(row.child)" :mat="matOf(row.child)" beside />{{
                   session.nameOf(row.child)
                 }}</span
               >

@@ -101,7 +101,12 @@ const text = ref('')
             </th>
             <th v-for="h in heads" :key="h.child" scope="col" class="min-w-20 p-2 text-center align-bottom">
               <span class="mb-1 block" aria-hidden="true"
-                ><Mat :name="session.nameOf(h.child)" :mat="matOf(h.child)" size="small" class="!size-8"
+                ><Mat
+                  :name="session.nameOf(h.child)"
+                  :mat="matOf(h.child)"
+                  size="small"
+                  class="!size-8"
+                  beside
               /></span>
               <span class="block text-base">{{ session.nameOf(h.child) }}</span>
               <span class="block text-xs font-normal text-soft">{{ h.about.map(about).join(', ') }}</span>

@@ -30,7 +30,7 @@ const { matOf } = useMats()
           <tr v-for="f in fits" :key="f.child" class="border-t border-line">
             <th scope="row" class="p-1 text-left">
               <span class="flex items-center gap-2"
-                ><Mat :name="session.nameOf(f.child)" :mat="matOf(f.child)" class="!size-5" />{{
+                ><Mat :name="session.nameOf(f.child)" :mat="matOf(f.child)" class="!size-5" beside />{{
                   session.nameOf(f.child)
                 }}</span
               >

@@ -79,9 +79,7 @@ const improving = computed(() => {
   if (session.improving === 'looking') return 'Looking for a shorter plan …'
   if (session.improving !== 'done') return ''
   if (session.improveFault) return `A shorter plan could not be looked for: ${session.improveFault}`
-  return session.improvedBy > 0
-    ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.`
-    : 'Lea looked further and found no shorter order.'
+  return session.improvedBy > 0 ? `A shorter plan was found: ${minutesText(session.improvedBy)} less.` : ''
 })
 const barred = computed(() => {
   const rows = new Map<string, string>()
@@ -155,9 +153,7 @@ const turnsOfHeld = computed(
     <div v-if="!fixed" class="mb-1 flex min-h-12 items-center">
       <Notice v-if="refused" tone="fault" class="w-full">Not there. {{ refused }}</Notice>
       <p v-if="said" role="status" class="text-sm font-semibold">{{ said }}</p>
-      <p v-if="!refused && !said && !held" class="text-sm text-soft">
-        Drag a turn to another child or time, or choose it with ⇄.
-      </p>
+      <p v-if="!refused && !said && !held" class="text-sm text-soft">Drag a turn, or choose it with ⇄.</p>
       <p v-if="held" role="status" class="text-sm">
         Taken up: {{ held.at }} {{ held.label }}. Set it down in a lane, or choose who shall have it.
         <label v-if="held.kind === 'turn'"

@@ -66,7 +66,7 @@ async function make(): Promise<void> {
           >, {{ g.minutes }} min
           <span class="mt-0.5 flex flex-wrap gap-1">
             <span v-for="c in g.children" :key="c" class="flex items-center gap-1">
-              <Mat :name="session.nameOf(c)" :mat="matOf(c)" class="!size-5" />{{ session.nameOf(c) }}
+              <Mat :name="session.nameOf(c)" :mat="matOf(c)" class="!size-5" beside />{{ session.nameOf(c) }}
             </span>
           </span>
         </li>

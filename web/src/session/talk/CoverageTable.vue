@@ -43,11 +43,11 @@ const later = computed(() => inWords('due'))
         <li v-for="u in later" :key="u">{{ u }}</li>
       </ul>
     </details>
-    <div class="relative mt-2 overflow-x-auto" tabindex="0" role="region" aria-label="Targets by child">
+    <div class="relative mt-2 overflow-x-auto" tabindex="0" role="region" aria-label="Goals by child">
       <table class="min-w-full text-sm">
         <thead>
           <tr>
-            <th scope="col" class="min-w-56 p-1 text-left">Target</th>
+            <th scope="col" class="min-w-56 p-1 text-left">Goal</th>
             <th v-for="c in children" :key="c" scope="col" class="p-1">
               <Mat :name="session.nameOf(c)" :mat="matOf(c)" />
             </th>
@@ -55,8 +55,8 @@ const later = computed(() => inWords('due'))
         </thead>
         <tbody>
           <tr v-for="r in rows" :key="r.target" class="border-t border-line">
-            <th scope="row" class="p-1 text-left font-normal" :title="r.standards">
-              {{ r.says }}
+            <th scope="row" class="p-1 text-left font-normal">
+              {{ r.says }} <span class="text-xs text-soft">{{ r.standards }}</span>
               <span v-if="r.week" class="rounded-sm bg-moss px-1 text-xs text-white">this week</span>
             </th>
             <td v-for="c in children" :key="c" class="p-1 text-center" :title="r.met[c]?.steps.join(', ')">
@@ -70,9 +70,8 @@ const later = computed(() => inWords('due'))
       </table>
     </div>
     <p class="mt-2 text-xs text-soft">
-      Targets and ages are from memory, matched to England’s EYFS and national curriculum, Common Core and
-      Head Start; hold the pointer over a target for its codes. They help to choose a question; they say
-      nothing about a child.
+      Goals and ages are from memory, matched to England’s EYFS and national curriculum, Common Core and Head
+      Start; the codes stand under each goal. They help to choose a question; they say nothing about a child.
     </p>
   </section>
 </template>

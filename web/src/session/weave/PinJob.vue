@@ -2,6 +2,7 @@
 /** Pins a turn of a shared task to a child; Lea plans around it. Only children who take part are offered. */
 import { Pin } from '@lucide/vue'
 import { computed, useId } from 'vue'
+import { taskText } from '@lea/core/plan'
 import { useAuthStore } from '../../stores/auth'
 import { useSession } from '../../stores/session/session'
 
@@ -9,6 +10,10 @@ const props = defineProps<{ task: string }>()
 const session = useSession()
 const auth = useAuthStore()
 const id = useId()
+const job = computed(() => {
+  const task = session.plan?.tasks.find((t) => t.id === props.task)
+  return session.plan && task ? taskText(task, session.plan) : ''
+})
 const able = computed(
   () => session.plan?.tasks.find((t) => t.id === props.task)?.forms.flatMap((f) => f.children) ?? [],
 )
@@ -32,7 +37,7 @@ function pin(event: Event): void {
     <span v-for="c in pins" :key="c" class="rounded-sm bg-ink px-1 text-white"
       >{{ session.nameOf(c) }} first</span
     >
-    <label :for="id" class="sr-only">Pin a turn to</label>
+    <label :for="id" class="sr-only">Pin a turn of {{ job }} to</label>
     <select :id="id" class="rounded-sm border border-line bg-white px-1 py-0.5" @change="pin">
       <option value="">pin to …</option>
       <option v-for="c in able.filter((x) => !pins.includes(x))" :key="c" :value="c">

@@ -39,6 +39,8 @@ const template = computed(
 )
 
 async function walk(event: KeyboardEvent): Promise<void> {
+  // A list or a button within a cell has its own keys.
+  if (!['gridcell', 'columnheader'].includes((event.target as HTMLElement).role ?? '')) return
   const moves: Record<string, [number, number]> = {
     ArrowRight: [0, 1],
     ArrowLeft: [0, -1],
@@ -52,7 +54,7 @@ async function walk(event: KeyboardEvent): Promise<void> {
     to.column = Math.min(columns.value.length - 1, Math.max(0, to.column + move[1]))
   } else if (event.key === 'Home') to.column = 0
   else if (event.key === 'End') to.column = columns.value.length - 1
-  else if (event.key === 'Enter' && (event.target as HTMLElement).role === 'gridcell') {
+  else if (event.key === 'Enter') {
     open.value = columns.value[to.column]?.step ?? ''
     return
   } else return

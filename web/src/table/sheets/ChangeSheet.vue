@@ -126,7 +126,7 @@ const shorten = (offer: RestOffer): Promise<void> =>
             :disabled="working"
             @click="mend({ kind: 'left', child: c.id, done: done() })"
           >
-            <Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" />{{ session.nameOf(c.id) }}
+            <Mat :name="session.nameOf(c.id)" :mat="matOf(c.id)" beside />{{ session.nameOf(c.id) }}
           </button>
         </template>
         <template v-else-if="what === 'late'">

@@ -50,7 +50,7 @@ async function take(lines: string[]): Promise<void> {
         :aria-pressed="c.child === active?.child"
         @click="picked = c.child"
       >
-        <Mat :name="session.nameOf(c.child)" :mat="matOf(c.child)" />
+        <Mat :name="session.nameOf(c.child)" :mat="matOf(c.child)" beside />
         <span class="numeral text-lg">{{ c.took === null ? '' : c.took.length }}</span>
         <span class="sr-only"
           >{{ session.nameOf(c.child) }}{{ c.took === null ? ', not asked yet' : ' taken' }}</span

@@ -35,7 +35,7 @@ async function say(option: string): Promise<void> {
         :aria-pressed="c === active"
         @click="picked = c"
       >
-        <Mat :name="session.nameOf(c)" :mat="matOf(c)" />
+        <Mat :name="session.nameOf(c)" :mat="matOf(c)" beside />
         <span class="text-sm font-semibold">{{ by[c] ?? '' }}</span>
         <span class="sr-only">{{ session.nameOf(c) }}</span>
       </button>
