@@ -130,6 +130,16 @@ export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'We read them all' }).click()
 }
 
+/** A part of the Cupboard, or a folded topic, opened. */
+export async function openPart(page: Page, name: string): Promise<void> {
+  await page.getByRole('tab', { name }).click()
+}
+export async function openTopic(page: Page, name: string): Promise<void> {
+  const topic = page.locator('details', { has: page.getByRole('heading', { name, exact: true }) })
+  await expect(topic).toBeVisible()
+  if ((await topic.getAttribute('open')) === null) await topic.locator('> summary').click()
+}
+
 /** A row of what is left to settle, opened: one is open at a time. */
 export async function openFinding(page: Page, says: RegExp): Promise<Locator> {
   const row = page.getByRole('complementary').locator('li', { hasText: says })

@@ -141,7 +141,7 @@ test('a note on a mat, and something that happened', async () => {
   await dialog.getByRole('button', { name: 'Maren' }).click()
   await dialog.getByLabel('What was done').fill('Cold cloth, sat with Gwenda.')
   await dialog.getByRole('button', { name: 'Gwenda Marsh' }).last().click()
-  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await dialog.getByRole('button', { name: 'Save it' }).click()
   await expect(dialog).toHaveCount(0)
 })
 
@@ -151,6 +151,13 @@ test('finish, record, and the family', async () => {
     .getByRole('group', { name: 'How was it for Maren' })
     .getByRole('button', { name: 'tried it' })
     .click()
+  // All who have none yet at one tap; each is changed by itself afterwards, and who had one keeps it.
+  const all = page.getByRole('group', { name: 'How was it for everybody' })
+  await all.getByRole('button', { name: 'more please' }).click()
+  await expect(all).toHaveCount(0)
+  const pressed = page.getByRole('region', { name: 'Tastes' }).locator('[aria-pressed="true"]')
+  await expect(pressed.filter({ hasText: 'tried it' })).toHaveCount(1)
+  expect(await pressed.filter({ hasText: 'more please' }).count()).toBeGreaterThan(1)
   await page.getByRole('group', { name: 'Food' }).getByRole('button').first().click()
   await page
     .getByRole('region', { name: 'Tastes' })
@@ -184,7 +191,8 @@ test('finish, record, and the family', async () => {
   await expect(page.getByRole('heading', { name: 'Turns' })).toBeVisible()
   await expect(unread).toHaveCount(0)
 
-  await page.goto(`${house.address}/session/${id}/family`)
+  await page.goto(`${house.address}/record/sessions/${id}`)
+  await page.getByRole('link', { name: 'Family sheet' }).click()
   await page.getByLabel('Of', { exact: true }).selectOption({ label: 'Maren' })
   await expect(page.getByText(/Maren’s hands|: tried it/).first()).toBeVisible()
   await looksRight(page)

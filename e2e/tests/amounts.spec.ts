@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, signIn, startCooking, sessionFor } from '../test-server'
+import { TestServer, openBread, openPart, sessionFor, signIn, startCooking } from '../test-server'
 import { looksRight } from '../looks'
 
 let house: TestServer
@@ -158,17 +158,18 @@ test('shopping in packs: ticked off, compared, saved as a table', async ({ page 
 test('stock and prices are kept in the Cupboard, a fault stands at its field', async ({ page }) => {
   await signIn(page, house)
   await page.getByRole('link', { name: 'Cupboard' }).click()
+  await openPart(page, 'Stock and prices')
   await page.getByRole('searchbox', { name: 'Find' }).first().fill('butterm')
   await page.getByRole('button', { name: 'Change buttermilk' }).click()
   const form = page.getByRole('dialog')
   await form.getByLabel('Price of pack 1').fill('a lot')
-  await form.getByRole('button', { name: 'Keep' }).click()
+  await form.getByRole('button', { name: 'Save' }).click()
   await expect(form.getByRole('alert')).toContainText('is not a price')
   await expect(form.getByLabel('Price of pack 1')).toHaveValue('a lot')
   await form.getByLabel('Price of pack 1').fill('80p')
   await form.getByLabel('Amount on the shelf').fill('1')
   await form.getByLabel('Unit on the shelf').selectOption('L')
-  await form.getByRole('button', { name: 'Keep' }).click()
+  await form.getByRole('button', { name: 'Save' }).click()
   await expect(form).toHaveCount(0)
   await expect(page.getByRole('list', { name: 'Stock' })).toContainText('284 mL for 80p')
   await page.getByRole('link', { name: 'Today' }).click()

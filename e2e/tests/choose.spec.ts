@@ -2,7 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, signIn } from '../test-server'
+import { TestServer, openTopic, signIn } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -90,6 +90,7 @@ test('sessions as a calendar file, the setting as an archive', async ({ page }) 
   expect(ics).toContain('BEGIN:VEVENT')
   expect(ics).not.toContain('Zuri')
   await page.goto(`${house.address}/setting`)
+  await openTopic(page, 'The whole setting as one file')
   const [archive] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Save the archive' }).click(),
@@ -111,6 +112,7 @@ test('sessions as a calendar file, the setting as an archive', async ({ page }) 
     await page.getByRole('button', { name: 'Make the setting' }).click()
     await expect(page.getByRole('heading', { name: 'Three steps to the first session' })).toBeVisible()
     await page.goto(`${empty.address}/setting`)
+    await openTopic(page, 'The whole setting as one file')
     await page
       .getByLabel('Read an archive in')
       .setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: zip })
@@ -142,4 +144,28 @@ test('children from a table: columns matched, rows at fault named, the others ta
   await dialog.getByRole('button', { name: 'Add 2 children' }).click()
   await expect(page.getByText('2 added, 0 changed.')).toBeVisible()
   await expect(page.getByText('Ondine', { exact: true }).last()).toBeVisible()
+})
+
+test('children pasted as lines: read as they are written, each looked at, what is at fault put right above', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/children`)
+  await page.getByRole('button', { name: 'From a list' }).click()
+  const dialog = page.getByRole('dialog')
+  const lines = dialog.getByLabel('One child to a line')
+  await expect(lines).toBeFocused()
+  await lines.fill(
+    '1. Linnet, April 2022, milk (epipen), Welsh at home\nDunlin, soon, egg\nGodwit 03/2021 sesame',
+  )
+  await dialog.getByRole('button', { name: 'Read these lines' }).click()
+  await expect(dialog.getByText(/milk: anaphylaxis risk/)).toBeVisible()
+  await expect(dialog.getByText('Welsh', { exact: true })).toBeVisible()
+  await expect(dialog.getByText('Birth month is missing: not taken')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Add 2 children' })).toBeEnabled()
+  await lines.fill((await lines.inputValue()).replace('soon', 'May 2021'))
+  await dialog.getByRole('button', { name: 'Read these lines' }).click()
+  await dialog.getByRole('button', { name: 'Add 3 children' }).click()
+  await expect(page.getByText('3 added, 0 changed.')).toBeVisible()
+  await expect(page.getByText('Dunlin', { exact: true }).last()).toBeVisible()
 })

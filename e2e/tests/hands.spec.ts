@@ -1,7 +1,7 @@
 /** By keyboard, at the door, with bad input, and on an empty house. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, openFinding, settleAll, signIn, startCooking } from '../test-server'
+import { TestServer, openBread, openFinding, openPart, settleAll, signIn, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -149,6 +149,7 @@ test('a guest five minutes before: re-checked at once, swapped, read, signed, an
 test('a packet of the register is read, and is out of date when its words change', async ({ page }) => {
   await signIn(page, house)
   await page.getByRole('link', { name: 'Cupboard', exact: true }).click()
+  await openPart(page, 'Packets')
   const seeds = page.locator('li', { hasText: 'Estuary sunflower seeds' })
   await expect(seeds).toContainText('not read yet')
   await seeds.getByRole('button', { name: /^Read / }).click()
@@ -161,7 +162,7 @@ test('a packet of the register is read, and is out of date when its words change
   await seeds.getByRole('button', { name: /^Words of / }).click()
   await dialog.getByLabel('All words of the label').fill('Sunflower seeds, flurbinate. May contain milk.')
   await expect(dialog.getByText('flurbinate: ask about these too')).toBeVisible()
-  await dialog.getByRole('button', { name: 'Keep this packet' }).click()
+  await dialog.getByRole('button', { name: 'Save this packet' }).click()
   await expect(seeds).toContainText('out of date: the words have changed since it was read')
   await page.getByRole('button', { name: 'Add a packet' }).click()
   await dialog.getByLabel('or type it').fill('9999')

@@ -1,7 +1,15 @@
 /** Jobs in full: twelve children with their hands and needs, the clock, rotation, ages of the setting, and what is lost at the table. */
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openBread, passGates, signIn, swapTheMilk, startCooking } from '../test-server'
+import {
+  TestServer,
+  openBread,
+  openTopic,
+  passGates,
+  signIn,
+  startCooking,
+  swapTheMilk,
+} from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -103,22 +111,24 @@ test('left hand and wheelchair: what helps stands on the card; waits are filled,
 test('an age moved in Setting moves the plan, and a wrong one is refused in words', async ({ page }) => {
   await signIn(page, house)
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'Ages of techniques')
   const ages = page.getByRole('region', { name: 'Ages of techniques' })
   await ages.getByRole('combobox', { name: /^Technique/ }).selectOption('snip-scissors')
   await ages.getByLabel('Children from, months').fill('70')
   await ages.getByLabel('Overseen from, months').fill('50')
-  await ages.getByRole('button', { name: 'Keep these ages' }).click()
+  await ages.getByRole('button', { name: 'Save these ages' }).click()
   await expect(page.getByRole('alert')).toContainText('Overseeing begins before children do it at all')
   await ages.getByLabel('Children from, months').fill('60')
   await ages.getByLabel('Overseen from, months').fill('84')
-  await ages.getByRole('button', { name: 'Keep these ages' }).click()
-  await expect(page.getByText('Kept. Plans to come use it.')).toBeVisible()
+  await ages.getByRole('button', { name: 'Save these ages' }).click()
+  await expect(page.getByText('Saved. Plans to come use it.')).toBeVisible()
   await page.getByRole('link', { name: 'Today' }).click()
   await openBread(page)
   await page.getByRole('link', { name: 'jobs' }).click()
   await page.getByRole('heading', { name: /^Who sits out of what/ }).click()
   await expect(page.getByText('Wren: snip with scissors: from 5 years')).toBeVisible()
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'Ages of techniques')
   await ages.getByRole('button', { name: 'snip with scissors as in the catalogue' }).click()
   await expect(ages.getByRole('button', { name: /As in the catalogue/ })).toHaveCount(0)
 })
@@ -126,15 +136,17 @@ test('an age moved in Setting moves the plan, and a wrong one is refused in word
 test('ratios of the setting are kept, counted, and given back to the published ones', async ({ page }) => {
   await signIn(page, house)
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'Children to an adult')
   const ratios = page.getByRole('region', { name: 'Children to an adult' })
   await expect(ratios).toContainText('EYFS statutory framework 2025')
   await ratios.getByLabel('Children to one adult, from 3 years').fill('2')
-  await ratios.getByRole('button', { name: 'Keep these numbers' }).click()
+  await ratios.getByRole('button', { name: 'Save these numbers' }).click()
   await expect(ratios).toContainText('Your own numbers.')
   await page.getByRole('link', { name: 'Today' }).click()
   await openBread(page)
   await expect(page.getByText(/children of these ages need \d+ adults/)).toBeVisible()
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'Children to an adult')
   await ratios.getByRole('button', { name: 'Back to the published' }).click()
   await expect(ratios).toContainText('EYFS statutory framework 2025')
 })

@@ -64,7 +64,7 @@ const CODE = '4916'
 async function chooseCode(page: Page): Promise<void> {
   await page.goto(`${house.address}/me`)
   await page.getByLabel(/^Code of this device/).fill(CODE)
-  await page.getByRole('button', { name: 'Keep this code' }).click()
+  await page.getByRole('button', { name: 'Save this code' }).click()
   await expect(page.getByText('This device opens by that code')).toBeVisible()
   await page.goto(`${house.address}/today`)
 }

@@ -44,7 +44,7 @@ async function readIn(page: Page, text: string): Promise<void> {
 const understood = (page: Page) => page.getByRole('region', { name: 'What Lea understood' })
 async function keepAndPlan(page: Page, title: RegExp): Promise<void> {
   await expect(page.getByText('Nothing must be answered any more.')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep it', exact: true }).click()
+  await page.getByRole('button', { name: 'Save it', exact: true }).click()
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
   await page.getByRole('link', { name: 'Plan a session with it' }).click()
   const row = page.locator('li', { hasText: title })
@@ -62,7 +62,7 @@ test('a chat export: the egg that only the telling names is asked about, and is 
   await readIn(page, CHAT)
   await expect(understood(page).getByText('the herb scone one')).toBeVisible()
   await expect(page.getByText('2 questions to answer before it is kept')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Keep it', exact: true })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Save it', exact: true })).toBeDisabled()
   await page.getByRole('button', { name: '150ml milk', exact: true }).click()
   await page.getByRole('button', { name: /It goes in: 1 egg/ }).click()
   await expect(understood(page).getByText('an adult: crack an egg')).toBeVisible()

@@ -41,7 +41,7 @@ test('pasted, its questions answered, kept, woven, planned for a group with an e
   await signIn(page, house)
   await readIn(page, MESSY)
   await expect(page.getByText('1 question to answer before it is kept')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Keep it', exact: true })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Save it', exact: true })).toBeDisabled()
   await page.getByRole('button', { name: '200 ml oat drink' }).click()
   await page.getByRole('button', { name: '3 tbsp lemon juice' }).click()
   await expect(page.getByText('Nothing must be answered any more.')).toBeVisible()
@@ -52,7 +52,7 @@ test('pasted, its questions answered, kept, woven, planned for a group with an e
   await page.getByRole('button', { name: '200 ml oat drink' }).click()
   await expect(page.getByText('Nothing must be answered any more.')).toBeVisible()
   await page.getByRole('button', { name: '8', exact: true }).click()
-  await page.getByRole('button', { name: 'Keep it and go on writing' }).click()
+  await page.getByRole('button', { name: 'Save it and go on writing' }).click()
   // Its weave stands beside it, for the next group.
   const weave = page.getByRole('region', { name: 'Its weave' })
   await expect(weave.getByText(/minutes, to/)).toBeVisible()

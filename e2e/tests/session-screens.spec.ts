@@ -46,7 +46,7 @@ test('the sheets for the wall and the table, and a packet', async () => {
   await page.goto(`${session}/cards`)
   await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible()
   await looksRight(page)
-  await page.goto(`${house.address}/cupboard`)
+  await page.goto(`${house.address}/cupboard?part=packets`)
   await page.getByRole('button', { name: /^Words of Kuchnia/ }).click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
   await looksRight(page)
@@ -54,6 +54,10 @@ test('the sheets for the wall and the table, and a packet', async () => {
 
 test('the dialogs', async () => {
   await page.goto(`${session}/weave`)
+  await page
+    .getByText(/^Other ways: \d/)
+    .first()
+    .click()
   await page
     .getByRole('button', { name: /Go on, with a written reason/ })
     .first()

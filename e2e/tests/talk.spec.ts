@@ -1,7 +1,7 @@
 /** Talk on paper and on the screen: right-to-left words with shipped fonts, word cards, the rule of the house. */
 import { expect, type Page } from '@playwright/test'
 import { test, today } from '../clock'
-import { TestServer, openBread, settleAll, signIn, startCooking } from '../test-server'
+import { TestServer, openBread, openTopic, settleAll, signIn, startCooking } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -42,6 +42,7 @@ test('the talk sheet holds every moment; a house that comments more asks less', 
   const before = await asked.count()
   const sheet = page.url()
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'House rules')
   await page.getByLabel('Talk', { exact: false }).last().selectOption('ask')
   await page.getByRole('button', { name: 'Save the rules' }).click()
   await expect(page.getByText('House rules saved.')).toBeVisible()
@@ -93,11 +94,13 @@ test('the same recipe asks threes and nines different things; what is said can b
   const young = await guestsFor(page, [37, 39, 42, 45])
   await page.goto(`${house.address}/session/${young}/talk`)
   await expect(page.getByRole('article').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Open all' }).click()
   await expect(page.getByText('Sleeves up, aprons on')).toBeVisible()
   const threes = await questions(page)
   const old = await guestsFor(page, [109, 112, 115, 118])
   await page.goto(`${house.address}/session/${old}/talk`)
   await expect(page.getByRole('article').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Open all' }).click()
   const nines = await questions(page)
   expect(threes.length).toBeGreaterThan(3)
   expect(nines.length).toBeGreaterThan(3)
@@ -203,7 +206,7 @@ test('the washing song runs twenty seconds; a guess is taken at the table and lo
     back.getByText(new RegExp(`You said ${guessed}\\. It \\w+ ${really}\\.`)).first(),
   ).toBeVisible()
   await back.getByLabel('In its words').fill('The oats drank all the milk.')
-  await back.getByRole('button', { name: 'Keep it' }).click()
+  await back.getByRole('button', { name: 'Save it' }).click()
   await expect(back.getByText('The oats drank all the milk.')).toBeVisible()
   await page.getByRole('link', { name: 'For the family' }).click()
   await page.getByLabel('Of', { exact: true }).selectOption({ label: 'Guest 0' })
@@ -233,12 +236,13 @@ test('Arabic and Urdu run right to left in shipped fonts; a family’s own word 
 }) => {
   await signIn(page, house, 'tomasz')
   await page.getByRole('link', { name: 'Setting' }).click()
+  await openTopic(page, 'Words of home')
   const words = page.getByRole('region', { name: 'Words of home' })
   await words.getByRole('combobox').selectOption({ label: 'oats (food)' })
   await words.getByLabel('Language, as a code').fill('so')
   await words.getByLabel('The word').fill('heed')
   await words.getByLabel('a speaker checked it').check()
-  await words.getByRole('button', { name: 'Keep the word' }).click()
+  await words.getByRole('button', { name: 'Save the word' }).click()
   await expect(words.getByText('Kept.')).toBeVisible()
   await words.getByLabel('Read a file').setInputFiles({
     name: 'words.csv',
@@ -271,17 +275,20 @@ test('a leader changes the talk: quiet here, own words there, and what is not co
   await openBread(page)
   await page.getByRole('link', { name: 'talk' }).click()
   const fill = page.getByRole('article', { name: 'Fill the flour' })
+  await fill.getByRole('heading', { name: 'Fill the flour' }).click()
   await fill.getByRole('button', { name: 'No questions here' }).click()
   await expect(fill.getByText('Nobody is asked here')).toBeVisible()
   await fill.getByRole('button', { name: 'Your own words' }).click()
   await fill.getByLabel('What to say').fill('Who can hear the flour fall?')
-  await fill.getByRole('button', { name: 'Keep it' }).click()
+  await fill.getByRole('button', { name: 'Save it' }).click()
   await expect(fill.getByText('Who can hear the flour fall?')).toBeVisible()
   await page.reload()
+  await fill.getByRole('heading', { name: 'Fill the flour' }).click()
   await expect(fill.getByText('Who can hear the flour fall?')).toBeVisible()
   await fill.getByRole('button', { name: 'take out' }).click()
   await expect(fill.getByText('Who can hear the flour fall?')).toHaveCount(0)
   await fill.getByRole('button', { name: 'Ask here again' }).click()
+  await page.getByRole('heading', { name: 'Who meets what' }).click()
   const table = page.getByRole('region', { name: 'Goals by child' })
   await expect(table.getByRole('row')).not.toHaveCount(1)
   await expect(table.getByText('this week').first()).toBeVisible()

@@ -1,7 +1,7 @@
 /** Nothing named vanishes: a food that nobody knows is settled once, a packet is signed word by word, and a family's own words are read. */
 import { expect } from '@playwright/test'
 import { test } from '../clock'
-import { TestServer, openFinding, signIn } from '../test-server'
+import { TestServer, openFinding, openPart, signIn } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -36,7 +36,7 @@ test('a line with a food that Lea does not know is asked, and settled for the se
   await question.getByRole('button', { name: 'Say what it is' }).click()
   const dialog = page.getByRole('dialog', { name: 'What is walnut praline crumb?' })
   await expect(dialog.getByText(/Its name says: .*walnut/)).toBeVisible()
-  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await dialog.getByRole('button', { name: 'Save it' }).click()
   await expect(dialog.getByText(/Its shape is missing/)).toBeVisible()
   await dialog
     .getByLabel('The words of its packet')
@@ -44,11 +44,12 @@ test('a line with a food that Lea does not know is asked, and settled for the se
   await expect(dialog.getByText(/Lists/)).toBeVisible()
   await dialog.getByLabel('hard or crisp when it is eaten').check()
   await dialog.getByLabel('In the recipe').selectOption({ label: 'it goes on top' })
-  await dialog.getByRole('button', { name: 'Keep it' }).click()
+  await dialog.getByRole('button', { name: 'Save it' }).click()
   await expect(dialog).toHaveCount(0)
   await expect(page.getByText(/does not know “walnut praline crumb”/)).toHaveCount(0)
   // It is a food of the setting now, with what its packet lists.
   await page.getByRole('link', { name: 'Cupboard', exact: true }).click()
+  await openPart(page, 'Foods')
   await page
     .getByRole('region', { name: /^Foods/ })
     .getByLabel('Find')
@@ -78,7 +79,7 @@ test('a packet of hard structures is signed with an answer for each open word', 
     .fill(
       'Sunflower seeds, flavouring, flurbinate.\nContains: soya/milk\nNo added sugar • Suitable for vegans',
     )
-  await form.getByRole('button', { name: 'Keep this packet' }).click()
+  await form.getByRole('button', { name: 'Save this packet' }).click()
   await expect(form).toHaveCount(0)
   await expect(dialog.getByText('Each of these words needs an answer')).toBeVisible()
   await expect(dialog.getByLabel('milk: lists it')).toBeChecked()
@@ -121,4 +122,46 @@ test('a card in Polish, and one with the letters of a clinic, say what they are 
   await dialog.getByRole('button', { name: 'Save' }).click()
   await expect(dialog).toHaveCount(0)
   await expect(page.getByText('Dilwyn').first()).toBeVisible()
+})
+
+test('a US setting reads its own words and dates on every page, list and paper', async ({ page }) => {
+  test.setTimeout(120_000)
+  await signIn(page, house)
+  const answer = await page.evaluate(async () => {
+    const now = (await (await fetch('/api/setting')).json()) as {
+      rules: object
+      versions: { rules: number }
+    }
+    const rules = { ...now.rules, country: 'us', nation: 'united-states' }
+    const headers = { 'content-type': 'application/json', 'x-lea-page': 'test' }
+    const body = JSON.stringify({ version: now.versions.rules, rules })
+    return (await fetch('/api/setting/rules', { method: 'PUT', headers, body })).status
+  })
+  expect(answer).toBe(200)
+  await page.goto(`${house.address}/today`)
+  const bread = page.getByRole('link', { name: /Herb soda bread/ }).first()
+  const weave = (await bread.getAttribute('href')) ?? ''
+  const session = ['weave', 'check', 'amounts', 'jobs', 'ready', 'run'].map((v) => weave.replace('weave', v))
+  const places = ['/today', '/recipes', '/children', '/record', '/setting', ...session]
+  for (const path of [...places, ...['measures', 'stock', 'foods'].map((p) => `/cupboard?part=${p}`)]) {
+    await page.goto(house.address + path)
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+    await expect(page.getByText(/^(Opening|Laying out|Reading)/)).toHaveCount(0)
+    await expect(page.locator('html')).toHaveAttribute('lang', 'en-US')
+    const british = await page.evaluate(() => {
+      const found: string[] = []
+      const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+      const words =
+        /\b(soya|yoghurt|beetroot|courgettes?|aubergine|sulphites?|plain flour|caster sugar|bicarbonate|tinned|hob|cornflour|\d{1,2} (?:October|November|December))\b/
+      while (walk.nextNode()) {
+        const text = walk.currentNode.textContent ?? ''
+        if (words.test(text)) found.push(text.trim().slice(0, 60))
+      }
+      return found
+    })
+    expect(british, path).toEqual([])
+  }
+  await page.goto(`${house.address}/cupboard?part=foods`)
+  await page.getByLabel('Find').fill('zucchini')
+  await expect(page.getByRole('list', { name: 'Foods' })).toContainText('zucchini')
 })

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { type FoodFact, allergenName, keepsHow } from '@lea/core/food'
 import Notice from '../parts/Notice.vue'
 import FoodForm from '../parts/foods/FoodForm.vue'
+import { countryText } from '../shared/country'
 import { useFoods } from '../parts/useFoods'
 import { useSettingStore } from '../stores/setting'
 
@@ -16,7 +17,11 @@ const found = computed(() => {
   const all = [...foods.value.all].sort((a, b) => a.name.localeCompare(b.name))
   return words === ''
     ? all
-    : all.filter((f) => [f.name, f.plural ?? '', ...f.aliases].some((n) => n.toLowerCase().includes(words)))
+    : all.filter((f) =>
+        [f.name, f.plural ?? '', ...f.aliases].some((n) =>
+          [n, countryText(n)].some((t) => t.toLowerCase().includes(words)),
+        ),
+      )
 })
 const holds = (f: FoodFact): string => [...f.contains, ...f.extras].map(allergenName).join(', ')
 const country = computed(() => settingStore.setting?.rules.country ?? 'uk')

@@ -179,7 +179,7 @@ const AT_FIELD = /^(food|have\.|weighs\.|packs\[)/
         </p>
       </fieldset>
       <div class="flex flex-wrap gap-2">
-        <button type="submit" class="btn btn-main">Keep</button>
+        <button type="submit" class="btn btn-main">Save</button>
         <button type="button" class="btn" @click="emit('close')">Leave as it was</button>
         <button v-if="!isNew" type="button" class="btn ml-auto" @click="remove">
           Take out of the cupboard

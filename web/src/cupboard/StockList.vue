@@ -7,6 +7,7 @@ import Amount from '../parts/Amount.vue'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
+import { countryText } from '../shared/country'
 import { useFoods } from '../parts/useFoods'
 import StockForm from './StockForm.vue'
 
@@ -23,7 +24,7 @@ const all = computed(() =>
 )
 const found = computed(() => {
   const words = search.value.trim().toLowerCase()
-  return all.value.filter((r) => r.name.toLowerCase().includes(words))
+  return all.value.filter((r) => [r.name, countryText(r.name)].some((t) => t.toLowerCase().includes(words)))
 })
 const packText = (p: CupboardPack): string => {
   const size = p.unit === 'item' ? p.size : amountText(p.size, p.unit)

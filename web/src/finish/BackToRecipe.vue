@@ -35,7 +35,7 @@ async function keep(own: boolean): Promise<void> {
         title: `${was.title}${name ? ` with ${name}` : ', our way'}`.slice(0, 80),
       })
     else await settingStore.saveRecipe(now, session.stored?.recipe)
-    said.value = own ? 'Kept as a recipe of its own.' : 'The recipe is changed.'
+    said.value = own ? 'Saved as a recipe of its own.' : 'The recipe is changed.'
   } catch (fault) {
     said.value = inWords(fault)
   }

@@ -81,7 +81,7 @@ async function keep(): Promise<void> {
       <label class="text-sm font-semibold"
         >In its words<input v-model="says" class="field mt-1 font-normal" maxlength="300"
       /></label>
-      <button type="submit" class="btn self-end" :disabled="says.trim() === ''">Keep it</button>
+      <button type="submit" class="btn self-end" :disabled="says.trim() === ''">Save it</button>
     </form>
   </section>
 </template>

@@ -150,7 +150,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
           aria-describedby="read-status"
           @click="keepIt('edit')"
         >
-          Keep it and go on writing
+          Save it and go on writing
         </button>
         <button
           type="button"
@@ -159,7 +159,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
           aria-describedby="read-status"
           @click="keepIt('page')"
         >
-          Keep it
+          Save it
         </button>
       </span>
     </div>

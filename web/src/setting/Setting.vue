@@ -23,7 +23,7 @@ const settingStore = useSettingStore()
 const auth = useAuthStore()
 onMounted(() => void settingStore.load())
 const { attempt, fault, said } = useAttempt()
-const keepRules = (next: HouseRules, done = 'Kept. Plans to come use it.'): Promise<void> =>
+const keepRules = (next: HouseRules, done = 'Saved. Plans to come use it.'): Promise<void> =>
   attempt(async () => settingStore.saveRules(next), done)
 
 interface Topic {

@@ -89,7 +89,7 @@ const removeDiet = (id: string): Promise<void> =>
           maxlength="400"
           placeholder="beef, gelatine"
       /></label>
-      <button type="submit" class="btn">Keep it</button>
+      <button type="submit" class="btn">Save it</button>
     </form>
   </section>
 </template>

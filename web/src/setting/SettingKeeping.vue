@@ -45,7 +45,7 @@ async function older(): Promise<void> {
 const keep = () =>
   attempt(async () => {
     await api('PUT', '/keeping', { months: months.value })
-    return 'Kept. Each night what is older goes.'
+    return 'Saved. Each night what is older goes.'
   })
 const sweep = () =>
   attempt(async () => {
@@ -70,7 +70,7 @@ const about = (id: string): string => settingStore.names.get(id) ?? ''
           max="300"
           class="field mt-1 block !w-28 font-normal"
       /></label>
-      <button type="submit" class="btn">Keep for so long</button>
+      <button type="submit" class="btn">Save</button>
       <button type="button" class="btn" @click="sweep">Erase older ones now</button>
     </form>
     <p v-if="said" role="status" class="mt-2">{{ said }}</p>

@@ -78,7 +78,7 @@ function split(i: number): void {
           </span>
         </div>
         <span class="mt-2 flex gap-2">
-          <button type="submit" class="btn">Keep these numbers</button>
+          <button type="submit" class="btn">Save these numbers</button>
           <button v-if="own" type="button" class="btn" @click="back">Back to the published</button>
         </span>
       </fieldset>

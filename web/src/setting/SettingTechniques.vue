@@ -127,7 +127,7 @@ const usualText = computed(() => {
             ><span class="flex-1">{{ r.says }}, from months</span
             ><input v-model.number="tools[r.id]" type="number" min="12" max="216" class="field !w-24" /></span
         ></label>
-        <button type="submit" class="btn justify-self-start">Keep these ages</button>
+        <button type="submit" class="btn justify-self-start">Save these ages</button>
       </fieldset>
     </form>
     <h3 class="mt-4 text-lg">This week everybody should come to</h3>

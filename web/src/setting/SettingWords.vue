@@ -59,7 +59,7 @@ const keep = (): Promise<void> =>
     })
     await settingStore.saveWord(word)
     draft.value = { ...blank, language: d.language }
-    return 'Kept. Word cards and the table use it.'
+    return 'Saved. Word cards and the table use it.'
   })
 const remove = (id: string): Promise<void> =>
   attempt(async () => {
@@ -145,7 +145,7 @@ const readFile = (event: Event): Promise<void> =>
       <label class="flex min-h-10 items-center gap-2 text-sm"
         ><input v-model="draft.checked" type="checkbox" class="size-5" />a speaker checked it</label
       >
-      <button type="submit" class="btn justify-self-start">Keep the word</button>
+      <button type="submit" class="btn justify-self-start">Save the word</button>
     </form>
   </section>
 </template>

@@ -88,7 +88,7 @@ const typedVerdict = computed(() =>
         :disabled="!typed"
         @click="typed && emit('take', typed, 'typed')"
       >
-        Keep it
+        Save it
       </button>
       <p v-if="typedVerdict" role="status">{{ coreSays(typedVerdict) }}</p>
     </div>

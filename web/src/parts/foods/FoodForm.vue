@@ -163,7 +163,7 @@ async function keep(): Promise<void> {
         </div>
       </fieldset>
       <Notice v-if="fault" tone="fault">{{ fault }}</Notice>
-      <button type="submit" class="btn btn-main justify-self-start" :disabled="saving">Keep it</button>
+      <button type="submit" class="btn btn-main justify-self-start" :disabled="saving">Save it</button>
     </form>
   </Sheet>
 </template>

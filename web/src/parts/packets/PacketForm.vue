@@ -154,7 +154,7 @@ async function save(): Promise<void> {
       </p>
       <Notice v-if="fault" tone="fault">{{ fault }} Nothing you wrote is lost.</Notice>
       <button type="submit" class="btn btn-main justify-self-start" :disabled="saving">
-        Keep this packet
+        Save this packet
       </button>
     </form>
   </Sheet>

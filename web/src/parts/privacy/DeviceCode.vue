@@ -44,7 +44,7 @@ const drop = (): Promise<void> => attempt(dropCode, 'This device has no code any
             maxlength="8"
             class="field mt-1 block !w-40 font-normal"
         /></label>
-        <button type="submit" class="btn" :disabled="busy">Keep this code</button>
+        <button type="submit" class="btn" :disabled="busy">Save this code</button>
         <button v-if="hasCode" type="button" class="btn" @click="drop">No code here</button>
       </form>
     </template>

@@ -202,7 +202,7 @@ function keepOwn(): void {
               <option v-for="c in here" :key="c" :value="c">{{ session.nameOf(c) }}</option>
             </select></label
           >
-          <button type="submit" class="btn btn-main self-end">Keep it</button>
+          <button type="submit" class="btn btn-main self-end">Save it</button>
         </form>
         <StepMore v-if="more" :talk="talk" class="mt-3" />
       </div>

@@ -76,7 +76,7 @@ async function keep(): Promise<void> {
     />
     <p v-if="missing.length > 0" role="status" class="mb-2">Still missing: {{ missing.join(', ') }}.</p>
     <button type="button" class="btn btn-main btn-table" :disabled="missing.length > 0" @click="keep">
-      Keep it
+      Save it
     </button>
   </Sheet>
 </template>

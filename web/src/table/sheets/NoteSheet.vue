@@ -77,7 +77,7 @@ async function keep(words: string): Promise<void> {
       >In your words<input v-model="text" class="field mt-1 font-normal" maxlength="500"
     /></label>
     <button type="button" class="btn btn-main mt-3" :disabled="text.trim() === ''" @click="keep(text)">
-      Keep the note
+      Save the note
     </button>
     <button type="button" class="btn ml-2 mt-3" @click="emit('incident')">Something happened …</button>
   </Sheet>
