@@ -94,6 +94,7 @@ test('on the scale, in parts, few scoops: by keyboard', async ({ page }) => {
   await view(page, 'amounts')
   const flour = rowOf(page, 'plain flour')
   const even = await scoopsOf(flour)
+  await page.getByText('Measured as the recipe says, with even turns').click()
   await page.getByRole('radio', { name: 'as the recipe says' }).focus()
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')
@@ -123,6 +124,7 @@ test('how much: a bad amount is said at the field and stays there; a good one sc
   await much.getByRole('button', { name: 'Use' }).click()
   await expect(much).toContainText('16 portions, 16 slices for 12 children: 4 more than children')
   await expect(rowOf(page, 'plain flour')).toContainText('2 cups')
+  await much.getByText('Other batches, tins and cases').click()
   await much.getByRole('button', { name: /^1 1\/2 batches: 12 portions, none left over/ }).click()
   await expect(rowOf(page, 'plain flour')).toContainText('1 1/2 cups')
 })
@@ -137,6 +139,7 @@ test('shopping in packs: ticked off, compared, saved as a table', async ({ page 
   await list.getByRole('checkbox', { name: /chives/ }).check()
   await expect(page.getByText('1 of 3 got')).toBeVisible()
   const cost = page.getByRole('region', { name: 'Cost' })
+  await cost.getByText('Worth of what goes in, and the ready-made thing').click()
   await cost.getByLabel('Ready-made costs').fill('cheap')
   await cost.getByLabel('for portions').fill('8')
   await cost.getByRole('button', { name: 'Compare' }).click()
@@ -146,7 +149,7 @@ test('shopping in packs: ticked off, compared, saved as a table', async ({ page 
   await expect(cost).toContainText('Ready-made: 20p a portion')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: /Save as CSV/ }).click(),
+    page.getByRole('link', { name: 'CSV' }).click(),
   ])
   const csv = readFileSync(await download.path(), 'utf8')
   expect(csv).toContain('plain flour,4 1/2 cups,595 g,400 g,1 × 500 g,70p')

@@ -179,6 +179,7 @@ test('small groups one after another: a session of each, with everybody in one o
   const before = await sessions.count()
   await sessions.first().click()
   await page.getByRole('link', { name: 'jobs' }).click()
+  await openTopic(page, 'Small groups one after another')
   await page.getByLabel('Children at once, at most').selectOption('5')
   await page.getByRole('button', { name: 'Try it' }).click()
   await page.getByRole('button', { name: /Make these \d sessions/ }).click()

@@ -23,6 +23,32 @@ async function press(page: Page, what: Locator, key = 'Enter'): Promise<void> {
   await page.keyboard.press(key)
 }
 
+test('the weave opens a step from its head, a list in a cell keeps its own arrows, a dialog gives the focus back', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await openBread(page)
+  const head = page.getByRole('columnheader', { name: /Snip the chives/ })
+  await head.focus()
+  await page.keyboard.press('Enter')
+  await expect(head.getByRole('button')).toHaveAttribute('aria-expanded', 'true')
+  const flour = page.getByRole('columnheader', { name: /Fill the flour/ })
+  await flour.focus()
+  await page.keyboard.press('Enter')
+  const list = page.getByRole('combobox', { name: /^Pin a turn of .*plain flour to/ })
+  await list.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(list).toBeFocused()
+  await page.getByRole('link', { name: 'who', exact: true }).click()
+  const guest = page.getByRole('button', { name: 'Add a guest' })
+  await guest.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog').getByRole('textbox').first()).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(guest).toBeFocused()
+})
+
 test('sign in, settle, cook, finish and read the record without a mouse', async ({ page }) => {
   test.setTimeout(120_000)
   await page.goto(`${house.address}/sign-in`)
@@ -76,30 +102,4 @@ test('sign in, settle, cook, finish and read the record without a mouse', async 
   await press(page, page.getByRole('button', { name: 'Close the session' }))
   await expect(page).toHaveURL(/record\/sessions/)
   await expect(page.getByText('By keyboard.')).toBeVisible()
-})
-
-test('the weave opens a step from its head, a list in a cell keeps its own arrows, a dialog gives the focus back', async ({
-  page,
-}) => {
-  await signIn(page, house)
-  await openBread(page)
-  const head = page.getByRole('columnheader', { name: /Snip the chives/ })
-  await head.focus()
-  await page.keyboard.press('Enter')
-  await expect(head.getByRole('button')).toHaveAttribute('aria-expanded', 'true')
-  const flour = page.getByRole('columnheader', { name: /Fill the flour/ })
-  await flour.focus()
-  await page.keyboard.press('Enter')
-  const list = page.getByRole('combobox', { name: /^Pin a turn of .*plain flour to/ })
-  await list.focus()
-  await page.keyboard.press('ArrowDown')
-  await expect(list).toBeFocused()
-  await page.getByRole('link', { name: 'who', exact: true }).click()
-  const guest = page.getByRole('button', { name: 'Add a guest' })
-  await guest.focus()
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('dialog').getByRole('textbox').first()).toBeFocused()
-  await page.keyboard.press('Escape')
-  await expect(page.getByRole('dialog')).toHaveCount(0)
-  await expect(guest).toBeFocused()
 })

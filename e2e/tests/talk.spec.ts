@@ -243,7 +243,7 @@ test('Arabic and Urdu run right to left in shipped fonts; a family’s own word 
   await words.getByLabel('The word').fill('heed')
   await words.getByLabel('a speaker checked it').check()
   await words.getByRole('button', { name: 'Save the word' }).click()
-  await expect(words.getByText('Kept.')).toBeVisible()
+  await expect(words.getByText('Saved.')).toBeVisible()
   await words.getByLabel('Read a file').setInputFiles({
     name: 'words.csv',
     mimeType: 'text/csv',

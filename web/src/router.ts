@@ -90,7 +90,7 @@ export function makeRouter(): Router {
         component: () => import('./session/SessionPage.vue'),
         children: [
           { path: '', redirect: (to) => `/session/${String(to.params['id'])}/weave` },
-          { path: 'weave', component: () => import('./session/weave/Weave.vue'), meta: { title: 'Weave' } },
+          { path: 'weave', component: () => import('./session/weave/Weave.vue'), meta: { title: 'Plan' } },
           { path: 'who', component: () => import('./session/who/Who.vue'), meta: { title: 'Who' } },
           { path: 'check', component: () => import('./session/check/Check.vue'), meta: { title: 'Check' } },
           {

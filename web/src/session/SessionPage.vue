@@ -107,7 +107,7 @@ async function cook(): Promise<void> {
             :to="`/session/${id}/${v}`"
             class="rounded-patch border-2 border-transparent px-3 py-1.5 font-semibold capitalize"
             active-class="!border-ink bg-white"
-            >{{ v }}</RouterLink
+            >{{ v === 'weave' ? 'plan' : v }}</RouterLink
           >
           <button
             v-if="!session.madeUp"

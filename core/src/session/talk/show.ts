@@ -2,12 +2,12 @@
  * What the children's screen shows: moments in pictures, one after the other, and nothing that has to do with anybody's health. A
  * moment knows mats and pictures only; names, cards, findings and gates have no place in it.
  */
-import type { HomeWord } from '../../learn/glossary'
-import { verbWord } from '../../learn/step-words'
+import { glossaryRow, type HomeWord } from '../../learn/glossary'
+import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
-import { handPicture, pictured, type HandPicture } from '../../plan/view/hand-picture'
+import { handPicture, type HandPicture } from '../../plan/view/hand-picture'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { TableState } from '../replay'
 import type { TableTurn } from '../table'
@@ -22,7 +22,7 @@ export type ShowMoment =
   | { kind: 'home'; word: HomeWord & { english: string }; id: string }
   | { kind: 'guess'; guess: GuessAsk }
   | { kind: 'now-next'; now: string; next: string | null }
-  /** `to`: the word whose picture stands for where it goes or what is done. */
+  /** `food`, `to`: words whose pictures stand for it, and for where it goes or what is done. */
   | ({ kind: 'turn'; to: string | null } & HandPicture)
   /** Each child chooses: pictures of what it is offered, so many at once. */
   | { kind: 'choose'; foods: string[] }
@@ -77,11 +77,12 @@ export function showMoments(
   })
   if (!task) return [...opening, ...waiting(plan, step, at, guessed)]
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
+  const hands = handPicture(task, bowl?.lines ?? [], turn?.who)
   const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
   return [
     ...opening,
     ...choosing(plan, step, turn?.who),
-    { kind: 'turn', to, ...handPicture(task, bowl?.lines ?? [], turn?.who) },
+    { kind: 'turn', to, ...hands, food: hands.food === null ? null : pictured(hands.food) },
   ]
 }
 
@@ -100,6 +101,9 @@ function choosing(plan: Plan, step: string, child: string | undefined): ShowMome
         : [{ kind: 'choose', foods: [...new Set(foods)].slice(0, offer?.atOnce ?? 2) }]
     })
 }
+
+/** The word whose picture stands for a food; null where there is none: an empty frame tells a child nothing. */
+const pictured = (food: string): string | null => glossaryRow(foodWord(food))?.id ?? null
 
 const wordIdOf = (talk: StepTalk | null, english: string): string =>
   talk?.words.find((w) => w.word === english)?.id ?? ''

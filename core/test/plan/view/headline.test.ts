@@ -1,9 +1,10 @@
 /** The figures above the lanes are the plan’s own, and the pictures of jobs show what its tasks say. */
 import { describe, expect, it } from 'vitest'
 import { compile } from '../../../src/plan/compile'
-import { handPicture } from '../../../src/plan/view/hand-picture'
+import { handPicture, LEFT_TOOLS } from '../../../src/plan/view/hand-picture'
 import { halfMinutes, headline } from '../../../src/plan/view/headline'
-import { glossaryRow } from '../../../src/learn/glossary'
+import { TECHNIQUES } from '../../../src/craft/techniques'
+import { TOOLS } from '../../../src/craft/tools'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 import { child, request } from '../../group'
 
@@ -42,7 +43,7 @@ describe('a plan at one look', () => {
 })
 
 describe('the picture of a job', () => {
-  it('shows the tool of the child’s own form, and a food only where a picture stands for it', () => {
+  it('shows the tool of the child’s own form, and a food of its own bowl', () => {
     const group = [child('a', 30), child('b', 75)]
     for (const recipe of SHIPPED_RECIPES) {
       const plan = compile(request(group, { recipe }))
@@ -52,10 +53,15 @@ describe('the picture of a job', () => {
           const shown = handPicture(task, lines, c)
           const form = task.forms.find((f) => f.children.includes(c))
           expect(shown.tool, `${recipe.id} ${task.id}`).toBe(form?.tool ?? '')
-          if (shown.food !== null) expect(glossaryRow(shown.food)).toBeDefined()
+          if (shown.food !== null) expect(lines.map((l) => l.food)).toContain(shown.food)
           expect(shown.left).toBe(false)
         }
     }
+  })
+  it('knows the tools of the left hand as the catalogue does', () => {
+    const onLadder = new Set(TECHNIQUES.flatMap((t) => t.ladder.map((r) => r.tool)))
+    const left = TOOLS.flatMap((t) => t.adapts?.left ?? []).filter((t) => !onLadder.has(t))
+    expect([...LEFT_TOOLS].sort()).toEqual([...new Set(left)].sort())
   })
   it('is mirrored for a left hand where the catalogue has something for it', () => {
     const left = { ...child('a', 60), hand: 'left' as const }

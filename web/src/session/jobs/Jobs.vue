@@ -189,7 +189,7 @@ const turnsOfHeld = computed(
             </th>
             <th scope="col" class="w-14 p-1 text-center">Turns</th>
             <th scope="col" class="w-20 p-1">Wait</th>
-            <th v-if="!fixed" scope="col" class="p-1" :class="held ? 'w-32' : 'w-14'">
+            <th v-if="!fixed" scope="col" class="w-24 p-1">
               <span class="sr-only">{{ held ? 'Set down' : 'Hand over' }}</span>
             </th>
           </tr>

@@ -95,7 +95,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
     </td>
     <td class="numeral w-14 p-1 text-center text-lg">{{ lane.adult ? '' : lane.turns }}</td>
     <td class="w-20 p-1 text-sm">{{ lane.wait }}</td>
-    <td v-if="!disabled" class="p-1" :class="held ? 'w-32' : 'w-14'">
+    <td v-if="!disabled" class="w-24 p-1">
       <template v-if="held === null || takesHeld()">
         <button
           v-if="held"

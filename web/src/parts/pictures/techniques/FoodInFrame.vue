@@ -1,14 +1,19 @@
 <script setup lang="ts">
 /** The picture of a food within a frame: packaged, drawn for Lea, or any round one. Comes after the frame: the pictures of foods are many. */
 import { computed, type Component } from 'vue'
+import { foodWord } from '@lea/core/learn'
 import DrawnPicture from '../DrawnPicture.vue'
 import { DRAWINGS } from '../word-drawings'
 import { WORD_ICONS } from '../word-icons'
 import { FOODS } from './shapes'
 
 const props = defineProps<{ food: string }>()
-const icon = computed<Component | undefined>(() => WORD_ICONS[props.food])
-const drawing = computed(() => DRAWINGS[props.food] ?? FOODS['round'] ?? { line: '' })
+/** A word, or a food by its word. */
+const word = computed(() =>
+  WORD_ICONS[props.food] || DRAWINGS[props.food] ? props.food : foodWord(props.food),
+)
+const icon = computed<Component | undefined>(() => WORD_ICONS[word.value])
+const drawing = computed(() => DRAWINGS[word.value] ?? FOODS['round'] ?? { line: '' })
 </script>
 
 <template>
