@@ -90,6 +90,12 @@ describe('labels under a strip', () => {
       }),
     )
   })
+  it('a long label takes the room of its signs', () => {
+    // A strip of a narrow column: 1 cup, then five teaspoons.
+    const marks = ['0', '1/3 cup', '2/3 cup', '1 cup', '1 cup + 1 tsp', '1 cup + 2 tsp']
+    const shown = roomFor(marks, [28, 28, 28, 8, 8], 24).map((m) => m.text)
+    expect(shown).toEqual(['0', '1/3 cup', '1 cup + 2 tsp'])
+  })
 })
 
 describe('the way to the server', () => {

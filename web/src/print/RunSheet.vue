@@ -2,9 +2,10 @@
 /** The whole session on one page: when, what, who, which measure, who stands where. */
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
-import { type WeaveColumn, watchOnPaper, weave } from '@lea/core/plan'
+import { type WeaveColumn, watchOnPaper, weave, wovenPatch } from '@lea/core/plan'
 import { clearingUp, sheetRows } from '@lea/core/session'
 import Amount from '../parts/Amount.vue'
+import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import { useSettingStore } from '../stores/setting'
 import { dayText } from '../shared/dates'
 import WhoUsesWhat from '../parts/jobs/WhoUsesWhat.vue'
@@ -35,6 +36,7 @@ const names = (ids: readonly string[]): string => ids.map((c) => session.nameOf(
     />
     <p v-if="!plan" role="status">{{ session.planFault || 'Laying out the sheet …' }}</p>
     <article v-else class="patch p-4 print:border-0 print:p-0">
+      <WovenPatch :patch="wovenPatch(plan)" class="float-right ml-4 h-14 w-32" />
       <h1 class="text-2xl">{{ plan.recipe.title }}</h1>
       <p class="text-sm">
         {{ dayText(session.stored?.date ?? '') }}, {{ plan.totals.startsAt }} to {{ plan.totals.endsAt }} ·

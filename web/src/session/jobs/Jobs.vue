@@ -150,7 +150,7 @@ const turnsOfHeld = computed(
       </details>
     </div>
     <!-- As high with words as without: what is being dragged must not move under the hand. -->
-    <div v-if="!fixed" class="mb-1 flex min-h-12 items-center">
+    <div v-if="!fixed" class="mb-1 flex min-h-16 items-center">
       <Notice v-if="refused" tone="fault" class="w-full">Not there. {{ refused }}</Notice>
       <p v-if="said" role="status" class="text-sm font-semibold">{{ said }}</p>
       <p v-if="!refused && !said && !held" class="text-sm text-soft">Drag a turn, or choose it with ⇄.</p>

@@ -52,7 +52,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
 </script>
 
 <template>
-  <tr class="border-t border-line [content-visibility:auto]" @dragover.prevent @drop.prevent="drop">
+  <tr class="border-t border-line" @dragover.prevent @drop.prevent="drop">
     <th scope="row" class="w-40 p-1 text-left font-semibold">
       <span class="flex items-center gap-2">
         <Mat v-if="!lane.adult" :name="session.nameOf(lane.who)" :mat="matOf(lane.who)" />

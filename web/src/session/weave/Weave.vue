@@ -2,6 +2,7 @@
 /** The weave: steps are the columns, five threads are the rows; arrow keys walk the grid. */
 import { Eye, Hand, Hash, MessageCircle, CupSoda } from '@lucide/vue'
 import { computed, nextTick, ref, watch } from 'vue'
+import { countText } from '@lea/core/amount'
 import { ribbon, weave } from '@lea/core/plan'
 import { useSession } from '../../stores/session/session'
 import Picture from '../../parts/pictures/Picture.vue'
@@ -84,7 +85,10 @@ const tab = (row: number, column: number): number =>
         :aria-pressed="b.id === session.bowl"
         @click="session.bowl = b.id"
       >
-        {{ b.name }} · {{ b.children.map((c) => session.nameOf(c)).join(', ') }}
+        {{ b.name
+        }}<template v-if="session.plan.bowls.length < 4">
+          · {{ b.children.map((c) => session.nameOf(c)).join(', ') }}</template
+        ><template v-else>, {{ countText(b.children.length, 'child', 'children') }}</template>
       </button>
     </div>
     <div class="overflow-x-auto pb-2" tabindex="-1">

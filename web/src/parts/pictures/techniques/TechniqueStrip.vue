@@ -21,7 +21,7 @@ const frames = computed(() => {
 </script>
 
 <template>
-  <span v-if="frames.length > 0" class="inline-flex gap-[2%]" aria-hidden="true" data-technique>
+  <span v-if="frames.length > 0" class="inline-flex max-w-full gap-[2%]" aria-hidden="true" data-technique>
     <TechniqueFrame
       v-for="(line, i) in frames"
       :key="`${technique} ${line}`"
