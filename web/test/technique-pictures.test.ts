@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { TECHNIQUES } from '@lea/core/craft'
 import { FRAMES } from '../src/parts/pictures/techniques/frames'
 import { FRAME, framesOf, scene } from '../src/parts/pictures/techniques/scene'
-import { FOODS, HANDS, MARKS, PLACES } from '../src/parts/pictures/techniques/shapes'
+import { FOODS, HANDS, MARKS, STANDS } from '../src/parts/pictures/techniques/shapes'
 
 describe('the pictures of techniques', () => {
   it('every technique of the catalogue has two or three, and there are none beside', () => {
@@ -58,11 +58,11 @@ describe('the pictures of techniques', () => {
     const used = new Set(
       Object.values(FRAMES).flatMap((f) => f.split(/[|;]/).map((i) => i.trim().split(' ')[0])),
     )
-    for (const name of Object.keys({ ...FOODS, ...HANDS, ...MARKS, ...PLACES }))
+    for (const name of Object.keys({ ...FOODS, ...HANDS, ...MARKS, ...STANDS }))
       expect(name === 'round' || used.has(name), name).toBe(true)
   })
   it('names no shape twice', () => {
-    const names = [FOODS, HANDS, MARKS, PLACES].flatMap((x) => Object.keys(x))
+    const names = [FOODS, HANDS, MARKS, STANDS].flatMap((x) => Object.keys(x))
     expect(new Set(names).size).toBe(names.length)
   })
 })

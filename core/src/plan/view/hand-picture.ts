@@ -1,5 +1,5 @@
 /** What a picture of a job shows: the technique, the tool in the hand, the food worked on, and which hand. Needs no table of data. */
-import { foodInHand } from '../model/at-work'
+import { foodInHand } from '../talk/facts/at-work'
 import type { PlanLine } from '../model/line'
 import type { Task } from '../model/task'
 

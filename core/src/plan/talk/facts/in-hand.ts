@@ -3,7 +3,7 @@ import { things } from '../../../learn/fact/phrases'
 import type { PlanLine } from '../../model/line'
 import { unitOf } from '../../../amount/units'
 
-export { foodInHand, lineAtWork } from '../../model/at-work'
+export { foodInHand, lineAtWork } from './at-work'
 
 /** "a cup of raspberries": what a measure holds many of is many, however the line calls it. */
 export const spokenName = (line: Pick<PlanLine, 'name' | 'unit'>): string =>

@@ -2,7 +2,7 @@
 import type { Drawing } from '../drawing'
 import { TOOL_DRAWINGS } from '../tool-drawings'
 import { FRAMES } from './frames'
-import { FOODS, HANDS, MARKS, PLACES, type Shape } from './shapes'
+import { FOODS, HANDS, MARKS, STANDS, type Shape } from './shapes'
 
 /** Each picture is so wide and so high. */
 export const FRAME = { width: 48, height: 36 } as const
@@ -22,7 +22,7 @@ export interface Placed {
   transform: string
 }
 
-const SHAPES: Readonly<Record<string, Shape>> = { ...FOODS, ...PLACES, ...MARKS, ...HANDS }
+const SHAPES: Readonly<Record<string, Shape>> = { ...FOODS, ...STANDS, ...MARKS, ...HANDS }
 
 /**
  * @param tool id of the tool of the child's form; one without a drawing is left out

@@ -22,6 +22,7 @@ const BOWL = 'M2 9h20a10 10.500 0 0 1-20 0z'
 const BOARD = 'M1 10.5h22v2.5H1z'
 const POT = 'M4 10h16v8a3 3 0 0 1-3 3H7a3 3 0 0 1-3-3z'
 
+/** Hands as a child sees its own. */
 export const HANDS: Readonly<Record<string, Shape>> = {
   // Fingers up, the palm to the child.
   open: shape(
@@ -52,7 +53,8 @@ export const HANDS: Readonly<Record<string, Shape>> = {
   face: shape(dot(12, 12, 10), 'M8.500 10h.1m6.900 0h.1M7.500 15c3 3 6 3 9 0'),
 }
 
-export const PLACES: Readonly<Record<string, Shape>> = {
+/** Where it is done, and in what. */
+export const STANDS: Readonly<Record<string, Shape>> = {
   bowl: shape(BOWL),
   full: shape(BOWL, '', 'M4 12h16c-1.500 4-4 5.500-8 5.500S5.500 16 4 12z'),
   board: shape(BOARD),
@@ -86,6 +88,7 @@ export const PLACES: Readonly<Record<string, Shape>> = {
   clear: shape('M1 9h22v3H1zM4 12v10M20 12v10', 'M8 3l1 3m3-4v3m4-2l-1 3'),
 }
 
+/** Foods before and after. */
 export const FOODS: Readonly<Record<string, Shape>> = {
   round: shape(dot(12, 13, 8), 'M12 5c0-2 1-3 3-3'),
   half: shape('M3 12a9 9 0 0 0 18 0z', 'M3 12h18'),
@@ -250,6 +253,7 @@ export const FOODS: Readonly<Record<string, Shape>> = {
   dishes: shape('M2 19h20v2H2zM3 15h18v2H3zM5 11h14v2H5z'),
 }
 
+/** Where it moves to, and how. */
 export const MARKS: Readonly<Record<string, Shape>> = {
   down: marks('M12 3v16M7 14l5 5 5-5'),
   right: marks('M3 12h17M15 7l5 5-5 5'),

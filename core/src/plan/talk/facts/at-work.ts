@@ -1,6 +1,6 @@
 /** Which line a task has in hand. */
-import type { Bowl, PlanLine } from './line'
-import type { Task } from './task'
+import type { Bowl, PlanLine } from '../../model/line'
+import type { Task } from '../../model/task'
 
 /** In these the foods are mixed: nothing is asked of one of them alone. */
 const MIXED = new Set(
