@@ -161,6 +161,14 @@ test('shopping in packs: ticked off, compared, saved as a table', async ({ page 
 test('stock and prices are kept in the Cupboard, a fault stands at its field', async ({ page }) => {
   await signIn(page, house)
   await page.getByRole('link', { name: 'Cupboard' }).click()
+  // Of a measure too: the fault stands at its field, which has the focus, and what was typed stays.
+  await page.getByLabel('Name', { exact: true }).fill('blue scoop')
+  await page.getByRole('button', { name: 'Put it in the box' }).click()
+  await expect(page.getByLabel('Size', { exact: true })).toBeFocused()
+  await expect(page.getByRole('alert')).toContainText('Size')
+  await page.getByLabel('Size', { exact: true }).fill('1/3')
+  await page.getByRole('button', { name: 'Put it in the box' }).click()
+  await expect(page.getByRole('button', { name: 'One blue scoop more' })).toBeVisible()
   await openPart(page, 'Stock and prices')
   await page.getByRole('searchbox', { name: 'Find' }).first().fill('butterm')
   await page.getByRole('button', { name: 'Change buttermilk' }).click()

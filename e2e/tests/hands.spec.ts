@@ -241,7 +241,7 @@ test('an empty house is made on the first visit', async ({ page }) => {
   const empty = await TestServer.open(false)
   try {
     await page.goto(empty.address)
-    await expect(page.getByRole('heading', { name: /Whose table is it/ })).toBeVisible()
+    await expect(page.getByRole('heading', { name: /Set up Lea for your group/ })).toBeVisible()
     await page.getByRole('button', { name: 'Make the setting' }).click()
     await expect(page.getByText('Name of the setting is missing')).toBeVisible()
     await page.getByLabel('Name of the setting').fill('Number 9, Ropewalk')

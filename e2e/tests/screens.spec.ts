@@ -89,7 +89,7 @@ test('a recipe to cook from, its editor, a reading with questions, a shelf that 
   await expect(page.getByText(/recipes, what fits best first/)).toBeVisible()
   await looksRight(page)
   await page.goto(`${house.address}/today/term`)
-  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await page.getByRole('button', { name: 'Plan these weeks' }).click()
   await expect(page.getByRole('button', { name: /Add \d+ session/ })).toBeVisible()
   await looksRight(page)
 })

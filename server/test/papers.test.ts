@@ -7,6 +7,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { runsOf } from '../src/papers/fonts'
+import { asWritten, heading, inCountry, list, type Page, table, words } from '../src/papers/pdf'
 import { openTestServer, type TestServer, type Visitor } from './test-server'
 
 let house: TestServer
@@ -49,6 +50,37 @@ async function pdf(path: string): Promise<Read> {
   return { text: text.replace(/\s+/g, ' '), pages, size }
 }
 const nickname = (id: string): string => children.find((c) => c.id === id)?.nickname ?? '?'
+
+describe('a page in the words of its country', () => {
+  const page: Page = {
+    title: 'Beetroot dip',
+    foot: 'Wednesday 2 December',
+    content: [
+      heading('Plain flour'),
+      list(['2 tins of beans', 'soya drink']),
+      table(['Food'], [[words('tinned tomatoes')]], ['*']),
+      asWritten(words('Care plan: no soya yoghurt')),
+    ],
+  }
+  const texts = (value: unknown): string[] =>
+    value !== null && typeof value === 'object'
+      ? Object.entries(value).flatMap(([k, v]) => (k === 'text' && typeof v === 'string' ? [v] : texts(v)))
+      : []
+  it('turns every text, and leaves what somebody wrote and what is no text', () => {
+    const us = inCountry(page, 'us')
+    expect(texts(us.content)).toEqual([
+      'All-purpose flour',
+      '2 cans of beans',
+      'soy drink',
+      'Food',
+      'canned tomatoes',
+      'Care plan: no soya yoghurt',
+    ])
+    expect(us.foot).toBe('Wednesday, December 2')
+    expect(JSON.stringify(us)).toContain('"fontSize":20')
+  })
+  it('is the same page in a British setting', () => expect(inCountry(page, 'uk')).toBe(page))
+})
 
 describe('every paper', () => {
   it.each(['before', 'run', 'allergens', 'jobs', 'words', 'shopping', 'labels', 'record'])(

@@ -192,8 +192,8 @@ function reasonsOf(f: Figures, people: number): string[] {
   if (target !== undefined)
     list.push(
       more.length > 0
-        ? `meets ${f.targets.length} targets of the week`
-        : `meets “${targetOf(target)?.says ?? target}”`,
+        ? `covers ${f.targets.length} goals of this week`
+        : `covers “${targetOf(target)?.says ?? target}”`,
     )
   if (f.ofTheme) list.push('of the theme')
   if (f.since === null) list.push('not made here yet')

@@ -29,7 +29,7 @@ export function fitWords(look: Evaluation, remedy: Remedy | null | undefined): F
   if (remedy === undefined) return { tone, says, help: '' }
   if (remedy === null) return { tone, says, help: 'No small change was found that helps.' }
   const what = lowered(remedy.says)
-  return { tone, says, help: remedy.clears ? `Would fit: ${what}.` : `Better, not clear: ${what}.` }
+  return { tone, says, help: remedy.clears ? `Would fit: ${what}.` : `Helps, but a problem stays: ${what}.` }
 }
 
 /** How much of the time there is a recipe takes: for a bar, and in words. Null where nobody says how long there is, or there is no plan. */

@@ -3,7 +3,7 @@
  * language, diet, hand or need is read as an allergy, so that nothing said of a child is passed over.
  */
 import { dietName, DIETS } from '../food/diets'
-import { isNoAllergyAnswer } from '../food/card/parse-concern'
+import { isNoAllergyAnswer, parseConcern } from '../food/card/parse-concern'
 import { languageName, LANGUAGES } from '../learn/languages'
 import { NEEDS } from '../plan/model/request'
 import { HEADINGS, ROSTER_FIELDS, type RosterColumns, type RosterField } from './roster'
@@ -11,10 +11,17 @@ import { HEADINGS, ROSTER_FIELDS, type RosterColumns, type RosterField } from '.
 /** At most so many characters of a pasted list are read. */
 const MOST = 60_000
 const MONTH = '(?:jan|feb|mar|apr|may|june?|july?|aug|sept?|oct|nov|dec)[a-z]*\\.?'
-const BIRTH = new RegExp(
-  `(?:\\b(?:born|b\\.|dob:?|birth:?)\\s*(?:in|on)?\\s*)?(\\b\\d{4}-\\d{1,2}(?:-\\d{1,2})?\\b|\\b\\d{1,2}[/.]\\d{1,2}[/.]\\d{4}\\b|\\b\\d{1,2}[/.]\\d{4}\\b|\\b(?:\\d{1,2}(?:st|nd|rd|th)?\\s+)?${MONTH}\\s+\\d{4}\\b)`,
-  'i',
-)
+const BORN = '(?:\\b(?:born|b\\.|dob:?|birth:?)\\s*(?:in|on)?\\s*)?'
+/** Figures before words: "June 2021-04 egg" is June, born in April. */
+const BIRTHS = [
+  '\\b\\d{4}-\\d{1,2}(?:-\\d{1,2})?\\b',
+  '\\b\\d{1,2}[/.]\\d{1,2}[/.]\\d{4}\\b',
+  '\\b\\d{1,2}[/.]\\d{4}\\b',
+  `\\b(?:\\d{1,2}(?:st|nd|rd|th)?\\s+)?${MONTH}\\s+\\d{4}\\b`,
+].map((form) => new RegExp(`${BORN}(${form})`, 'i'))
+const birthIn = (line: string): RegExpExecArray | null =>
+  BIRTHS.map((form) => form.exec(line)).find((found) => found !== null) ?? null
+
 const LANGUAGE_NAMES = new Set(Object.keys(LANGUAGES).map((code) => (languageName(code) ?? '').toLowerCase()))
 const DIET_NAMES = new Set([...DIETS.map((d) => dietName(d).toLowerCase()), ...DIETS, 'pork free'])
 
@@ -43,13 +50,15 @@ export function rosterLines(text: string): RosterLines {
 function cellsOf(written: string): string[] {
   // A list's own marks: "1.", "-", "•".
   const line = written.replace(/^\s*(?:\d{1,3}[.)]|[-–•*])\s+/, '')
-  const found = BIRTH.exec(line)
+  const found = birthIn(line)
   const before = found ? line.slice(0, found.index) : line
   const after = found ? line.slice(found.index + found[0].length) : ''
   const [first = '', ...more] = partsOf(before)
   // The month first, then who it is.
   const late = partsOf(after)
-  const name = first === '' ? (late.shift() ?? '') : first
+  // What stands behind the month may be an allergy as well as a name: then nobody is named.
+  const named = first === '' && !isAllergy(late[0] ?? '') ? (late.shift() ?? '') : first
+  const name = /\d/.test(named) ? '' : named
   const cells: Record<RosterField, string[]> = {
     nickname: [name],
     birth: [(found?.[1] ?? '').replace(/(\d)(st|nd|rd|th)\b/i, '$1')],
@@ -82,6 +91,9 @@ const partsOf = (text: string): string[] =>
         .trim(),
     )
     .filter((p) => /[\p{L}\p{N}]/u.test(p))
+
+const isAllergy = (words: string): boolean =>
+  isNoAllergyAnswer(words) || parseConcern(words.toLowerCase()).ids.length > 0
 
 /** Which field a part of a line belongs to, and its words there. What is none of the others is an allergy. */
 function placeOf(part: string): [RosterField, string] {

@@ -20,6 +20,7 @@ describe('the words of a country', () => {
     ['eaten until 2 December 2026', 'eaten until December 2, 2026'],
     ['fresh coriander, ground coriander', 'cilantro, ground coriander'],
     ['wheat biscuit cereal', 'wheat biscuit cereal'],
+    ['Contains SOYA.', 'Contains SOY.'],
   ])('%s: %s', (uk, wanted) => expect(us(uk)).toBe(wanted))
   it('leaves British words as they are in a British setting', () => {
     for (const { name } of FOODS) expect(wordsOf(name, 'uk')).toBe(name)

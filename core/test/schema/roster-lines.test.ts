@@ -26,6 +26,8 @@ describe('children pasted as lines', () => {
     ['April 2022, Wren, milk', 'Wren', '2022-04', ['milk']],
     ['Wren | 17th April 2022 | none', 'Wren', '2022-04', []],
     ['Wren, April 2022', 'Wren', '2022-04', []],
+    ['June 2021-04 egg', 'June', '2021-04', ['egg']],
+    ['April, May 2021, egg', 'April', '2021-05', ['egg']],
     ['Wren, April 2022, no known allergies, Welsh at home', 'Wren', '2022-04', []],
   ])('%s', (text, nickname, birth, allergens) => {
     expect(one(text)).toMatchObject({
@@ -57,6 +59,10 @@ describe('children pasted as lines', () => {
       [3, 'Idris'],
       [4, expect.stringMatching(/day or month first/)],
     ])
+  })
+  it('takes no allergy for a name: who is not named is refused', () => {
+    for (const line of ['May 2021 milk', 'April 2022; egg; sesame', '2021-04, none', '2021-04 7 milk'])
+      expect(one(line), line).toMatch(/Nickname/)
   })
   it('what Lea does not understand of a child is kept as an allergy that it asks about', () => {
     const row = read('Wren, April 2022, glimberry')[0]

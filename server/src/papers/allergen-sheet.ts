@@ -2,7 +2,7 @@ import { emergencyNumber, LEVEL_WORDS, MEETING_WORDS, allergenName, dietName } f
 import { checkRows } from '@lea/core/plan'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, matPicture, matsOf, say, type Paper } from './paper'
-import { heading, list, small, table, words, styled, type Page } from './pdf'
+import { asWritten, heading, list, small, table, words, styled, type Page } from './pdf'
 
 /** For staff eyes: who must not have what, and where it is on this table. */
 export function allergenSheet(paper: Paper): Page {
@@ -27,7 +27,7 @@ export function allergenSheet(paper: Paper): Page {
           ...(p.diets.length > 0
             ? [words(p.diets.map((d) => dietName(d, setting.rules.diets)).join(', '))]
             : []),
-          ...(p.carePlan ? [words(`Care plan: ${p.carePlan}`, { bold: true })] : []),
+          ...(p.carePlan ? [asWritten(words(`Care plan: ${p.carePlan}`, { bold: true }))] : []),
         ],
       },
       words(met.join('; ') || 'nothing found: check the packet'),

@@ -14,13 +14,16 @@ export interface Page {
   content: Content[]
 }
 
+/** What somebody wrote: no country's words are put into it. */
+export const asWritten = (content: Content): Content => styled(content, { asWritten: true })
+
 /** A page in the words of its country: all of its texts, and nothing else of it. */
 export function inCountry(page: Page, country: Country): Page {
   const turned = (value: unknown, key = ''): unknown => {
     if (typeof value === 'string')
       return key === 'text' || key === 'ul' || key === '' ? wordsOf(value, country) : value
     if (Array.isArray(value)) return value.map((v) => turned(v, key))
-    if (value === null || typeof value !== 'object') return value
+    if (value === null || typeof value !== 'object' || 'asWritten' in value) return value
     return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, turned(v, k)]))
   }
   return country === 'us'

@@ -67,8 +67,14 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
     if (!isUuid(id)) throw notFound('this session')
     return loadPaper((work) => run(req, work), plans, id)
   }
-  const send = async (req: Request, res: Response, page: Page, country: Country): Promise<void> => {
-    const pdf = await plans.pdf(inCountry(page, country), size(req, country))
+  const send = async (
+    req: Request,
+    res: Response,
+    page: Page,
+    country: Country,
+    words: Country = country,
+  ): Promise<void> => {
+    const pdf = await plans.pdf(inCountry(page, words), size(req, country))
     const name = page.title.replace(/[^\p{L}\p{N} -]/gu, '').trim() || 'paper'
     res
       .type('application/pdf')
@@ -125,7 +131,10 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
     const make = Object.hasOwn(PAPERS, name) ? PAPERS[name as keyof typeof PAPERS] : undefined
     if (!make) throw notFound('this paper')
     const loaded = await load(req)
-    await send(req, res, make(loaded, zoneOf(req, 'UTC')), loaded.paper.setting.rules.country)
+    // The record holds what people wrote: it stays letter for letter, in its country's size of paper.
+    const { country } = loaded.paper.setting.rules
+    const page = make(loaded, zoneOf(req, 'UTC'))
+    await send(req, res, page, country, name === 'record' ? 'uk' : country)
   })
   return router
 }

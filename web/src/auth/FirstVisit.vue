@@ -53,7 +53,7 @@ const KINDS = [
 
 <template>
   <main id="main" class="mx-auto grid min-h-dvh max-w-2xl content-center gap-4 p-5">
-    <h1 class="text-4xl">Welcome. Whose table is it?</h1>
+    <h1 class="text-4xl">Set up Lea for your group</h1>
     <p class="text-soft">
       Nothing leaves this machine. Children are kept as nicknames and birth months, behind this sign-in.
     </p>

@@ -167,7 +167,7 @@ async function keep(): Promise<void> {
               <td class="numeral p-1">{{ r.line }}</td>
               <th scope="row" class="p-1 text-left">
                 {{ r.nickname
-                }}<span v-if="writtenAt(r.line)" class="block text-sm font-normal text-soft">{{
+                }}<span v-if="writtenAt(r.line)" class="block text-sm font-normal text-soft" translate="no">{{
                   writtenAt(r.line)
                 }}</span>
               </th>

@@ -118,7 +118,7 @@ const allIn = computed(() => a.value.children.length === settingStore.children.l
           />minutes</label
         >
       </div>
-      <p class="mt-2 text-soft">The families come at {{ until }}.</p>
+      <p class="mt-2 text-soft">Home time: {{ until }}</p>
     </fieldset>
     <fieldset class="patch px-3 pb-3 pt-1">
       <legend class="px-1 font-title text-lg font-bold">What kind?</legend>

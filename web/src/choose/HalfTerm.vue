@@ -190,7 +190,7 @@ const missing = computed(() => {
           class="btn btn-main"
           :disabled="working || free.length === 0 || settingStore.children.length === 0"
         >
-          Lay it out
+          Plan these weeks
         </button>
       </form>
       <Notice v-if="settingStore.children.length === 0"
@@ -234,7 +234,7 @@ const missing = computed(() => {
                 class="flex items-center gap-1 text-sm underline"
                 @click="unpin(day.date)"
               >
-                <Pin class="size-4" aria-hidden="true" />set: let go
+                <Pin class="size-4" aria-hidden="true" />Fixed: undo
               </button>
             </div>
             <span class="flex items-center gap-1">

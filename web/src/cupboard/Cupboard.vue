@@ -10,6 +10,7 @@ import { inWords } from '../shared/api'
 import Amount from '../parts/Amount.vue'
 import MeasurePicture from '../parts/pictures/MeasurePicture.vue'
 import Notice from '../parts/Notice.vue'
+import { useAttempt } from '../parts/useAttempt'
 import { useSettingStore } from '../stores/setting'
 import PacketRegister from './PacketRegister.vue'
 import StockList from './StockList.vue'
@@ -50,16 +51,17 @@ async function keep(kit: Kit): Promise<void> {
 }
 const setCount = (m: Measure, count: number): Promise<void> =>
   keepKit((settingStore.setting?.kit.measures ?? []).map((x) => (x.id === m.id ? { ...x, count } : x)))
-async function addMeasure(): Promise<void> {
-  const id = `own-${measure.value.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${(settingStore.setting?.kit.measures.length ?? 0) + 1}`
-  try {
+const measureAttempt = useAttempt('measure-fault')
+const addMeasure = (): Promise<void> =>
+  measureAttempt.attempt(async () => {
+    const { name } = measure.value
+    const all = settingStore.setting?.kit.measures ?? []
+    const id = `own-${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-${all.length + 1}`
     const checked = await measureSchema.validate({ ...measure.value, id, count: 1 })
-    await keepKit([...(settingStore.setting?.kit.measures ?? []), checked])
+    const kit = settingStore.setting?.kit
+    if (kit) await settingStore.saveKit({ ...kit, measures: [...all, checked] })
     measure.value = { name: '', size: '', unit: 'cup_m' }
-  } catch (e) {
-    fault.value = inWords(e)
-  }
-}
+  }, 'In the box.')
 </script>
 
 <template>
@@ -127,10 +129,15 @@ async function addMeasure(): Promise<void> {
                   v-model="measure.name"
                   class="field mt-1 font-normal"
                   placeholder="blue scoop"
+                  v-bind="measureAttempt.at('name')"
                   maxlength="40"
               /></label>
               <label class="text-sm font-semibold"
-                >Size<input v-model="measure.size" class="field mt-1 font-normal" placeholder="1/3"
+                >Size<input
+                  v-model="measure.size"
+                  v-bind="measureAttempt.at('size')"
+                  class="field mt-1 font-normal"
+                  placeholder="1/3"
               /></label>
               <label class="text-sm font-semibold"
                 >Unit<select v-model="measure.unit" class="field mt-1 font-normal">
@@ -138,6 +145,14 @@ async function addMeasure(): Promise<void> {
                 </select></label
               >
               <button type="submit" class="btn col-span-3 justify-self-start">Put it in the box</button>
+              <p
+                v-if="measureAttempt.fault.value"
+                id="measure-fault"
+                role="alert"
+                class="col-span-3 font-semibold text-paprika"
+              >
+                {{ measureAttempt.fault.value }}
+              </p>
             </form>
           </section>
           <div v-if="settingStore.setting" class="min-w-0">

@@ -75,7 +75,9 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
               <p v-if="p.diets.length > 0">
                 {{ p.diets.map((d) => dietName(d, settingStore.setting?.rules.diets)).join(', ') }}
               </p>
-              <p v-if="p.carePlan" class="font-semibold">Care plan: {{ p.carePlan }}</p>
+              <p v-if="p.carePlan" class="font-semibold">
+                Care plan: <span translate="no">{{ p.carePlan }}</span>
+              </p>
             </td>
             <td class="p-1">{{ matters(p.id) || 'nothing found: check the packet' }}</td>
           </tr>

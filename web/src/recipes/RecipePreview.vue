@@ -75,7 +75,7 @@ const longest = computed(() => Math.max(1, ...(plan.value?.schedule ?? []).map((
             : `${figures.turns[0]} to ${figures.turns[1]}`
         }}
         turns each · longest wait {{ figures.wait }} min ·
-        {{ stops.length === 0 ? 'no stop' : `${countText(stops.length, 'stop')} to settle` }}
+        {{ stops.length === 0 ? 'Nothing to fix' : `${countText(stops.length, 'problem')} to fix` }}
       </p>
       <FitLine
         v-if="look"

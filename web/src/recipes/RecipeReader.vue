@@ -236,7 +236,7 @@ async function keepIt(then: 'page' | 'edit'): Promise<void> {
           </ul>
           <ReadSteps :read="read" :asked="ofStep" @answer="answer" />
           <p v-if="read.recipe.equipment.length > 0" class="mt-2">
-            <span class="font-semibold">On hand:</span> {{ read.recipe.equipment.join(', ') }}
+            <span class="font-semibold">Tools:</span> {{ read.recipe.equipment.join(', ') }}
           </p>
           <template v-if="only.length > 0">
             <h3 class="mt-3 text-lg">Not read</h3>

@@ -147,7 +147,7 @@ const chartWords = computed(
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-xl">Notes</h2>
             <p v-for="n in record.notes" :key="n.date + n.text">
-              <span class="text-soft">{{ dayText(n.date) }}</span> {{ n.text }}
+              <span class="text-soft">{{ dayText(n.date) }}</span> <span translate="no">{{ n.text }}</span>
             </p>
           </section>
           <section v-if="record.met.length > 0" class="patch p-4" aria-labelledby="foods-met">

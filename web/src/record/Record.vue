@@ -140,7 +140,7 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
                   <span v-if="!r.finished" class="ml-3 font-semibold">not closed</span>
                   <span class="block text-sm text-soft"
                     >{{ dayText(r.date) }}, {{ countText(r.children.length, 'child', 'children')
-                    }}<template v-if="r.memo[0]">. “{{ r.memo[0] }}”</template></span
+                    }}<span v-if="r.memo[0]" translate="no">. “{{ r.memo[0] }}”</span></span
                   >
                 </span>
               </RouterLink>

@@ -136,7 +136,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
           />
           <section v-if="record.memo.some((m) => m)" class="patch p-4">
             <h2 class="mb-1 text-lg">To remember</h2>
-            <p v-for="m in record.memo.filter((x) => x)" :key="m">{{ m }}</p>
+            <p v-for="m in record.memo.filter((x) => x)" :key="m" translate="no">{{ m }}</p>
           </section>
           <section class="patch p-4">
             <h2 class="mb-1 text-lg">Checked</h2>
@@ -169,7 +169,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
                 {{ timeText(i.at) }} <strong>{{ INCIDENT_WORDS[i.what] }}</strong>:
                 {{ i.who.map(nameOf).join(', ') }}
               </p>
-              <p v-if="i.text">{{ i.text }}</p>
+              <p v-if="i.text" translate="no">{{ i.text }}</p>
               <p>Done: {{ i.done }} ({{ nameOf(i.by) }})</p>
               <p v-if="i.seenBy" class="text-sm text-soft">Read by {{ nameOf(i.seenBy) }}</p>
               <button
@@ -210,7 +210,7 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
           <section v-if="record.notes.length > 0" class="patch p-4">
             <h2 class="mb-1 text-lg">Notes</h2>
             <p v-for="n in record.notes" :key="n.at + n.text">
-              <strong v-if="n.child">{{ nameOf(n.child) }}: </strong>{{ n.text }}
+              <strong v-if="n.child">{{ nameOf(n.child) }}: </strong><span translate="no">{{ n.text }}</span>
             </p>
           </section>
         </div>

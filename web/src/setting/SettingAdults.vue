@@ -10,7 +10,7 @@ import AdultSignIn from './AdultSignIn.vue'
 
 const settingStore = useSettingStore()
 const auth = useAuthStore()
-const { attempt, fault, said } = useAttempt()
+const { attempt, fault, said, at } = useAttempt('adult-fault')
 const blank = { name: '', knives: false, heat: false, role: '', signIn: '', password: '' }
 const adult = ref({ ...blank })
 /** Whose sign-in is open. */
@@ -83,11 +83,11 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
         />
       </li>
     </ul>
-    <Notice v-if="fault" tone="fault" class="mt-2">{{ fault }}</Notice>
+    <Notice v-if="fault" id="adult-fault" tone="fault" class="mt-2">{{ fault }}</Notice>
     <p v-if="said" role="status" class="text-sm">{{ said }}</p>
     <form v-if="auth.isOwner()" class="mt-4 grid gap-2 sm:grid-cols-2" @submit.prevent="addAdult">
       <label class="font-semibold"
-        >Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60"
+        >Name<input v-model="adult.name" class="field mt-1 font-normal" maxlength="60" v-bind="at('name')"
       /></label>
       <label class="font-semibold"
         >Role<select v-model="adult.role" class="field mt-1 font-normal">
@@ -100,6 +100,7 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
       <label class="font-semibold"
         >Sign-in name<input
           v-model="adult.signIn"
+          v-bind="at('signIn')"
           class="field mt-1 font-normal"
           autocomplete="off"
           :disabled="!adult.role"
@@ -107,6 +108,7 @@ const toggleLead = (id: string, lead: 'knives' | 'heat'): Promise<void> =>
       <label class="font-semibold"
         >Password<input
           v-model="adult.password"
+          v-bind="at('password')"
           type="password"
           class="field mt-1 font-normal"
           autocomplete="new-password"

@@ -104,7 +104,7 @@ function setOwnRules(text: string): void {
           />
         </label>
         <label class="font-semibold"
-          >Most scoops to count for one line<input
+          >Most scoops for one ingredient<input
             v-model.number="draft.maxScoops"
             type="number"
             min="1"

@@ -113,7 +113,7 @@ const usualText = computed(() => {
             :disabled="usual.from === null"
         /></label>
         <label class="text-sm font-semibold"
-          >Overseen from, months<input
+          >An adult watches from, months<input
             v-model.number="oversee"
             type="number"
             min="12"

@@ -153,6 +153,7 @@ const turned = (found: string): string => {
   if (us === undefined) return found
   const large = found.charAt(0) !== found.charAt(0).toLowerCase()
   if (large && SMALL_ONLY.has(found.toLowerCase())) return found
+  if (found.length > 1 && found === found.toUpperCase()) return us.toUpperCase()
   return large ? us.charAt(0).toUpperCase() + us.slice(1) : us
 }
 

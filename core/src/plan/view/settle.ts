@@ -18,7 +18,7 @@ export function settleRows(plan: Plan): SettleRow[] {
     const row = alike ? rows.find((r) => r.grade === 'know' && r.findings[0]?.rule === f.rule) : undefined
     if (row) {
       row.findings.push(f)
-      row.title = `${row.findings.length} amounts no measure makes exactly.`
+      row.title = `${row.findings.length} amounts are not exact.`
     } else rows.push({ grade: f.grade, findings: [f], title: f.says })
   }
   return rows

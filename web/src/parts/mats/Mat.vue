@@ -30,6 +30,7 @@ const box = computed(
     :class="box"
     :style="{ borderColor: look.colour, color: look.colour }"
     :title="name"
+    translate="no"
   >
     <span class="absolute inset-0"><MatPattern :mat="mat" /></span>
     <span

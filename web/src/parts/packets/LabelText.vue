@@ -31,7 +31,7 @@ const names = (ids: readonly string[]): string => ids.map(allergenName).join(', 
 <template>
   <p v-if="!read || !found" role="status" class="text-soft">Reading the words …</p>
   <div v-else>
-    <p class="whitespace-pre-wrap leading-7" dir="auto">
+    <p class="whitespace-pre-wrap leading-7" dir="auto" translate="no">
       <template v-for="(p, i) in read?.pieces ?? []" :key="i"
         ><mark v-if="p.mark" :class="LOOK[p.mark]" :title="p.why">{{ p.text }}</mark
         ><template v-else>{{ p.text }}</template></template
@@ -50,11 +50,13 @@ const names = (ids: readonly string[]): string => ids.map(allergenName).join(', 
       >
       <template v-if="found.ask.length > 0"
         ><dt class="font-bold">Ask about</dt>
-        <dd>{{ found.ask.join('; ') }}</dd></template
+        <dd translate="no">{{ found.ask.join('; ') }}</dd></template
       >
       <template v-if="found.read && found.unknown.length > 0"
         ><dt class="font-bold">Not known to Lea</dt>
-        <dd>{{ found.unknown.join('; ') }}: ask about these too</dd></template
+        <dd>
+          <bdi>{{ found.unknown.join('; ') }}</bdi>: ask about these too
+        </dd></template
       >
       <template v-if="found.unnamed.length > 0"
         ><dt class="font-bold">By law here</dt>

@@ -101,7 +101,7 @@ const shorten = (offer: RestOffer): Promise<void> =>
     </div>
     <p v-if="what === 'shorter' && working" role="status" class="text-lg">Trying …</p>
     <button v-if="says.length > 0" type="button" class="btn btn-main btn-table mt-3" @click="emit('close')">
-      On with it
+      Do this
     </button>
     <div v-else-if="what === null" class="grid grid-cols-2 gap-3">
       <button

@@ -28,7 +28,7 @@ const plans = computed(() => {
           <li v-for="p in plans" :key="p.id" class="py-1">
             <strong>{{ p.nickname }}</strong>:
             {{ p.concerns.map((c) => `${allergenName(c.allergen)}, ${LEVEL_WORDS[c.level]}`).join('; ') }}.
-            <span v-if="p.carePlan">{{ p.carePlan }}</span>
+            <span v-if="p.carePlan" translate="no">{{ p.carePlan }}</span>
           </li>
         </ul>
       </section>
