@@ -136,7 +136,8 @@ const turnsOfHeld = computed(
   <section v-if="session.plan && chart" aria-label="Jobs" class="min-w-0">
     <div v-if="head" class="mb-3">
       <BigFigures :figures="head.figures" label="The plan in figures" />
-      <p v-if="improving" role="status" class="text-sm text-soft">{{ improving }}</p>
+      <!-- Stands there without words too: nothing below may move while a turn is dragged. -->
+      <p role="status" class="min-h-5 text-sm text-soft">{{ improving }}</p>
       <details v-if="proof || head.spare" class="mt-1 text-sm">
         <summary class="min-h-6 cursor-pointer py-0.5">Could it be shorter or fairer?</summary>
         <template v-if="proof">
