@@ -40,6 +40,8 @@ test('a turn is handed over by keyboard and by dragging, refused with the reason
   await expect(page.getByText(/Pinned: Kofi has a turn of scoop and level: plain flour/)).toBeVisible()
   await page.getByRole('button', { name: /^Undo/ }).first().click()
   await expect(page.getByRole('heading', { name: 'Chosen by hand' })).toHaveCount(0)
+  // Undo stands below the lanes: both lanes are on the screen before anything is taken up.
+  await page.evaluate(() => scrollTo(0, 0))
   const lane = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) })
   await lane('Maren').locator('[draggable="true"]').first().dragTo(lane('Idris').locator('td').first())
   await expect(
