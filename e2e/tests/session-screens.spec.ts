@@ -23,7 +23,7 @@ test('the views of a session', async () => {
   complaints.length = 0
   await openBread(page)
   session = page.url().replace('/weave', '')
-  for (const view of ['weave', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']) {
+  for (const view of ['plan', 'who', 'check', 'amounts', 'jobs', 'talk', 'ready']) {
     await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click()
     await expect(page.getByRole('complementary')).toBeVisible()
     await looksRight(page)

@@ -43,7 +43,7 @@ watch(
 const title = computed(() =>
   session.stored ? (settingStore.recipe(session.stored.recipe)?.title ?? 'A recipe that is gone') : '',
 )
-const view = computed(() => String(route.meta['title'] ?? ''))
+const view = computed(() => (typeof route.meta['title'] === 'string' ? route.meta['title'] : ''))
 watchEffect(() => {
   if (title.value) document.title = `${title.value}: ${view.value} · Lea`
 })
