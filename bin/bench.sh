@@ -41,7 +41,7 @@ run_bench() {
     elif [ "${1:-}" = faces ]; then
       need_chromium
       pg_load_demo "$base"
-      export LEA_DEMO_DATABASE
+      export LEA_DEMO_DATABASE LEA_FACES=1
       cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=line faces
     elif [ "${1:-}" = requests ]; then
       [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "requests must be a whole number from 1 to 999999"

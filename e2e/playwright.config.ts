@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
-  testDir: './tests',
+  testDir: process.env['LEA_FACES'] === undefined ? './tests' : './bench',
   outputDir: '../.lea/test-results',
   timeout: 180_000,
   // A limit for what never comes, not a measure of speed: a busy machine may take its time (speed is for `./lea bench`).

@@ -102,7 +102,7 @@ test('the main views: words, paint, shift, scripts', async ({ browser }) => {
             if (!e.hadRecentInput) kept.leaShift += e.value
         }).observe({ type: 'layout-shift', buffered: true })
       })
-      const f = await measure(page, house.address + path, 15_000)
+      const f = await measure(page, house.address + path, 10_000)
       all.push(f)
       console.log(
         `${name} | ${f.first} / ${f.whole} | ${Math.round(f.paint)} | ${f.shift.toFixed(3)} | ${Math.round(f.script / 1024)}`,
