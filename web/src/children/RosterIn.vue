@@ -44,14 +44,14 @@ async function open(event: Event): Promise<void> {
   const text = file.size > 1_000_000 ? '' : await file.text()
   input.value = ''
   if (file.size > 1_000_000) fault.value = 'The file is larger than 1 MB: a roster is a short table.'
-  else await take(text)
+  else await take(text, true)
 }
-/** A table with headings, or lines as people write them. */
-async function take(text: string): Promise<void> {
+/** Lines as people write them, or a table with headings: a file always is one, in whatever words its headings are. */
+async function take(text: string, file = false): Promise<void> {
   fault.value = ''
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
   const [first = [], ...rest] = data
-  free.value = !(await reader().hasHeadings([...first]))
+  free.value = !file && !(await reader().hasHeadings([...first]))
   const lines = free.value ? await reader().rosterLines(text) : null
   const all = lines ? lines.rows : rest.map((cells, i) => ({ line: i + 2, cells }))
   if (all.length === 0) {
