@@ -43,7 +43,10 @@ test('one session, from plan to table to record', async ({ page }) => {
   })
 
   await test.step('a job pinned to Kofi comes first', async () => {
-    await page.getByLabel(/^Pin a turn of/).first().selectOption({ label: 'Kofi' })
+    await page
+      .getByLabel(/^Pin a turn of/)
+      .first()
+      .selectOption({ label: 'Kofi' })
     await expect(page.getByText('Kofi first')).toBeVisible()
     await page.reload()
     await expect(page.getByText('Kofi first')).toBeVisible()
