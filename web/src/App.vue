@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { newerLea } from './offline-cache/shell'
@@ -7,6 +8,7 @@ import { useAuthStore } from './stores/auth'
 import { useSettingStore } from './stores/setting'
 import { useUpcoming } from './stores/upcoming'
 
+const AFTER_THE_PAGE_MS = 1500
 const route = useRoute()
 const auth = useAuthStore()
 const settingStore = useSettingStore()
@@ -20,8 +22,9 @@ watch(
   },
   { immediate: true },
 )
-/** Under Today all that is to come is looked at; elsewhere the bar says the next one; the table needs none of it. */
+/** Under Today all that is to come is looked at; elsewhere the bar says the next one, after the page has its own; the table needs none of it. */
 const lookedAt = computed(() => (route.path === '/today' ? Infinity : bar.value ? 1 : 0))
+const later = useTimeoutFn(() => void upcoming.look(1), AFTER_THE_PAGE_MS, { immediate: false })
 watch(
   () => [
     settingStore.loaded && lookedAt.value,
@@ -31,7 +34,10 @@ watch(
     settingStore.setting,
   ],
   () => {
-    if (settingStore.loaded && lookedAt.value > 0) void upcoming.look(lookedAt.value)
+    later.stop()
+    if (!settingStore.loaded || lookedAt.value === 0) return
+    if (lookedAt.value === 1) later.start()
+    else void upcoming.look(lookedAt.value)
   },
 )
 </script>

@@ -1,7 +1,7 @@
 import { createPinia } from 'pinia'
 import { createApp, type Component } from 'vue'
 import App from './App.vue'
-import { makeRouter } from './router'
+import { makeRouter, readPage } from './router'
 import { countryText } from './shared/country'
 import { sweepCache } from './offline-cache/answers'
 import { keepShell } from './offline-cache/shell'
@@ -9,6 +9,8 @@ import './styles/main.css'
 
 const app = createApp(App as Component)
 app.config.globalProperties['$words'] = countryText
-app.use(createPinia()).use(makeRouter()).mount('#app')
+const router = makeRouter()
+app.use(createPinia()).use(router).mount('#app')
+readPage(router)
 keepShell()
 void sweepCache()

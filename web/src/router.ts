@@ -1,10 +1,12 @@
-import { createRouter, createWebHistory, type Router } from 'vue-router'
+import { createRouter, createWebHistory, START_LOCATION, type Router } from 'vue-router'
 import { useAuthStore } from './stores/auth'
 
 export function makeRouter(): Router {
   const router = createRouter({
     history: createWebHistory(),
-    scrollBehavior: (to, from, saved) => saved ?? (to.path === from.path ? undefined : { top: 0 }),
+    // A page that is just opened stands at its top already.
+    scrollBehavior: (to, from, saved) =>
+      saved ?? (to.path === from.path || from === START_LOCATION ? undefined : { top: 0 }),
     routes: [
       { path: '/', redirect: '/today' },
       { path: '/diary/:rest*', redirect: (to) => to.path.replace('/diary', '/today') },
@@ -164,4 +166,11 @@ export function makeRouter(): Router {
     document.title = typeof title === 'string' ? `${title} · Lea` : 'Lea'
   })
   return router
+}
+
+/** The page's own code comes while it is asked who is there. */
+export function readPage(router: Router): void {
+  for (const { components } of router.resolve(window.location.pathname).matched)
+    for (const part of Object.values(components ?? {}))
+      if (typeof part === 'function') void (part as () => Promise<unknown>)().catch(() => undefined)
 }

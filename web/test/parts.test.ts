@@ -1,6 +1,6 @@
 /** Small parts of the screen, mounted alone: what they show and say. */
 import { mount } from '@vue/test-utils'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import Amount from '../src/parts/Amount.vue'
 import { roomFor } from '../src/parts/mats/marks'
@@ -80,9 +80,10 @@ describe('the box of measures', () => {
 })
 
 describe('a long list', () => {
-  it('is shown piece by piece until all of it is there', () => {
+  it('is shown piece by piece until all of it is there, the first screen of it at once', async () => {
     const { shown, next, more } = usePieces(ref(Array.from({ length: 50 }, (_, i) => i)))
-    expect([shown.value.length, next.value]).toEqual([20, 20])
+    expect([shown.value.length, next.value]).toEqual([6, 20])
+    await vi.waitFor(() => expect(shown.value.length).toBe(20))
     more()
     expect([shown.value.length, next.value]).toEqual([40, 10])
     more()

@@ -21,7 +21,6 @@ vi.mock('@lea/core/choose', async (whole) => ({
     [...list].sort((a, b) => a.against.length - b.against.length || a.cost - b.cost),
 }))
 vi.mock('../src/workers/shelf', () => ({
-  startShelf: () => undefined,
   looksInWorkers: async (
     _rows: unknown,
     _wish: unknown,
@@ -51,6 +50,7 @@ vi.mock('../src/stores/setting', () => ({
   }),
 }))
 const wish = {} as SelectionCriteria
+const another = { theme: 'bread' } as SelectionCriteria
 const remedy = { says: 'an adult more' } as unknown as Remedy
 
 beforeEach(() => {
@@ -98,9 +98,49 @@ describe('the shelf', () => {
     batches = [[look('dip', 0, 1)]]
     const letFirstGo = go
     gate = () => Promise.resolve()
-    await shelf.look(wish)
+    await shelf.look(another)
     letFirstGo()
     await first
     expect(shelf.standing.map((e) => e.row.id)).toEqual(['dip'])
+  })
+  it('nothing stands before all of it is looked at, and what stands then keeps its place', async () => {
+    const shelf = useShelf()
+    const goes: (() => void)[] = []
+    gate = () => new Promise((done) => goes.push(done))
+    const looked = shelf.look(wish)
+    await vi.waitFor(() => expect(goes.length).toBe(1))
+    goes[0]?.()
+    await vi.waitFor(() => expect(shelf.done).toBe(1))
+    expect([shelf.looking, shelf.standing]).toEqual([true, []])
+    await vi.waitFor(() => expect(goes.length).toBe(2))
+    goes[1]?.()
+    await looked
+    expect([shelf.looking, shelf.standing.map((e) => e.row.id)]).toEqual([false, ['dip', 'bread', 'soup']])
+    await vi.waitFor(() => expect(shelf.standing.at(-1)?.remedy).toEqual(remedy))
+    expect(shelf.standing.map((e) => e.row.id)).toEqual(['dip', 'bread', 'soup'])
+  })
+  it('the same group is looked at once; who turns back finds its shelf with its help at once', async () => {
+    let asked = 0
+    gate = () => (asked++, Promise.resolve())
+    const shelf = useShelf()
+    await Promise.all([shelf.look(wish), shelf.look(wish)])
+    await vi.waitFor(() => expect(shelf.standing.at(-1)?.remedy).toEqual(remedy))
+    expect(asked).toBe(2)
+    await shelf.look(another)
+    expect(asked).toBe(4)
+    helped = []
+    void shelf.look(wish)
+    expect([shelf.looking, shelf.standing.length, shelf.standing.at(-1)?.remedy]).toEqual([false, 3, remedy])
+    expect([asked, helped]).toEqual([4, []])
+  })
+  it('a shelf that could not be looked at shows nothing of the group before it, and is tried again', async () => {
+    const shelf = useShelf()
+    await shelf.look(wish)
+    gate = () => Promise.reject(new Error('the worker has stopped'))
+    await shelf.look(another)
+    expect([shelf.fault, shelf.looking, shelf.standing]).toEqual(['The worker has stopped.', false, []])
+    gate = () => Promise.resolve()
+    await shelf.look(another)
+    expect([shelf.fault, shelf.standing.length]).toEqual(['', 3])
   })
 })

@@ -18,6 +18,7 @@ import { sketch, tableOf } from '../plan/sketch'
 import { weekTargetsIn } from '../plan/talk/week-targets'
 import type { Recipe } from '../recipe/recipe'
 import { keyOf } from './order'
+import { isOfTheme } from './theme'
 import {
   NEVER_MADE,
   type Against,
@@ -125,11 +126,6 @@ function figuresOf(
     toBuy: shopping.filter((s) => !s.enough).map((s) => s.name),
     ofTheme: wish.theme !== undefined && isOfTheme(request.recipe, wish.theme),
   }
-}
-
-export const isOfTheme = (recipe: Recipe, theme: string): boolean => {
-  const wanted = theme.trim().toLowerCase()
-  return wanted !== '' && recipe.themes.some((t) => t.name.toLowerCase() === wanted)
 }
 
 function againstOf(out: Out<Gathered>, f: Figures, wish: SelectionCriteria): Against[] {

@@ -1,4 +1,5 @@
-export { type ShelfFilter, isWanted, themesOn } from './filter'
+export { type ShelfFilter, isWanted } from './filter'
+export { themesOn } from './theme'
 export { evaluateRecipe } from './evaluate-recipe'
 export { type ShelfRow, ranked } from './rank'
 export { type Remedy, remedyFor } from './remedy'

@@ -9,7 +9,7 @@
  * Spacing: what is learned is met again after one to four weeks. Source: common practice (spaced practice, learning.md F3), from memory.
  */
 import { dayAfter, daysBetween, weekdayOf, type IsoDate } from '../amount/days'
-import { heatsOf, techniquesOf, type Heat } from '../recipe/features'
+import { heatsOf, techniquesOf, type Heat } from '../recipe/heat'
 import type { Recipe } from '../recipe/recipe'
 import { seasonOf } from './season'
 

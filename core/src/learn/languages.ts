@@ -16,14 +16,16 @@ export const LANGUAGES: Record<string, string> = {
   tr: 'Turkish',
   bg: 'Bulgarian',
 }
-const NAMES = new Intl.DisplayNames('en', { type: 'language', fallback: 'none' })
+/** Made when it is first asked: it takes its time. */
+let names: Intl.DisplayNames | undefined
 
 /** Name of a language by its code (BCP 47), of any that is known; undefined where the code is none. */
 export function languageName(code: string): string | undefined {
   const shipped = LANGUAGES[code]
   if (shipped !== undefined) return shipped
   try {
-    return NAMES.of(code)
+    names ??= new Intl.DisplayNames('en', { type: 'language', fallback: 'none' })
+    return names.of(code)
   } catch {
     return undefined
   }

@@ -1,19 +1,9 @@
 export { amountFromField, amountInField, servesChanged } from './each'
 export { advise } from './advice'
 export { changesIn, differences } from './changes'
-export {
-  HEATS,
-  type Heat,
-  fromMonths,
-  heatWord,
-  heatWords,
-  holdsOf,
-  linesFor,
-  pictureOf,
-  stepWork,
-  techniquesOf,
-  themeWords,
-} from './features'
+export { COMMON_ALLERGENS, type RecipeFacts, factsOf } from './facts'
+export { holdsOf, linesFor, stepWork } from './features'
+export { HEATS, type Heat, heatWord, heatWords, pictureOf, techniquesOf, themeWords } from './heat'
 export { ROOM_THINGS, placeName } from './heat-places'
 export { LAYERS_MOST, ROWS_MOST, ROWS_WORDS, layersText, withLayers, withRows } from './layers'
 export { lineFromText } from './line/line-from-text'

@@ -1,14 +1,18 @@
 import { describe, expect, it } from 'vitest'
-import { isWanted, themesOn } from '../../src/choose/filter'
+import { isWanted } from '../../src/choose/filter'
+import { themesOn } from '../../src/choose/theme'
 import { evaluateRecipe } from '../../src/choose/evaluate-recipe'
 import { timeShare } from '../../src/choose/fit-words'
 import { rank } from '../../src/choose/rank'
 import { remedyFor } from '../../src/choose/remedy'
 import type { SelectionCriteria } from '../../src/choose/selection-criteria'
+import { meet } from '../../src/food/concerns'
 import { foodBook } from '../../src/food/own-foods'
 import { compile, openStops } from '../../src/plan/compile'
 import type { PlanChild } from '../../src/plan/model/request'
-import { fromMonths, heatsOf } from '../../src/recipe/features'
+import { COMMON_ALLERGENS, factsOf } from '../../src/recipe/facts'
+import { fromMonths } from '../../src/recipe/features'
+import { heatsOf } from '../../src/recipe/heat'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { child, four, recipeOf, request } from '../group'
 
@@ -195,7 +199,7 @@ describe('the cheapest remedy', () => {
 describe('finding on the shelf', () => {
   const foods = foodBook()
   const found = (f: Parameters<typeof isWanted>[2]): string[] =>
-    SHIPPED_RECIPES.filter((r) => isWanted(r, foods, f)).map((r) => r.id)
+    SHIPPED_RECIPES.filter((r) => isWanted(r, factsOf(r, foods), f)).map((r) => r.id)
   it('by words, theme, heat and technique', () => {
     expect(found({ words: 'carrot lentil' })).toEqual(['lentil-letter-soup'])
     expect(found({ theme: 'bread' })).toContain('herb-soda-bread')
@@ -209,7 +213,18 @@ describe('finding on the shelf', () => {
     expect(without).not.toContain('herb-soda-bread')
     const odd = { ...recipeOf('couscous-jars'), lines: [...recipeOf('couscous-jars').lines] }
     odd.lines = odd.lines.map((l, i) => (i === 0 ? { ...l, food: 'own:grandmothers-paste' } : l))
-    expect(isWanted(odd, foods, { without: ['peanut'] })).toBe(false)
+    expect(isWanted(odd, factsOf(odd, foods), { without: ['peanut'] })).toBe(false)
+  })
+  it('by an allergen as the foods themselves say; and where nothing is known of a recipe, nothing is said of it', () => {
+    for (const r of SHIPPED_RECIPES)
+      for (const a of COMMON_ALLERGENS) {
+        const met = r.lines.map((l) => foods.of(l.food)).map((f) => meet(a, f))
+        expect(isWanted(r, factsOf(r, foods), { without: [a] }), `${r.id} ${a}`).toBe(!met.includes('lists'))
+        expect(isWanted(r, undefined, { without: [a] })).toBe(false)
+      }
+    const bread = recipeOf('herb-soda-bread')
+    expect(isWanted(bread, undefined, { heat: 'oven' })).toBe(true)
+    expect(isWanted(bread, undefined, { words: 'bread' })).toBe(false)
   })
   it('themes are counted, the commonest first', () => {
     const themes = themesOn(SHIPPED_RECIPES)

@@ -1,9 +1,16 @@
 /** A setting with its house rules, kit, own foods and recipes. */
 import { today } from '../clock'
 import type { MadeBefore } from '@lea/core/choose'
-import { type FoodFact, withNameContents } from '@lea/core/food'
+import { type FoodFact, foodBook, withNameContents } from '@lea/core/food'
 import type { HouseRules, Kit } from '@lea/core/plan'
-import { type Recipe, type StillLife, stillLife, upgradeRecipe } from '@lea/core/recipe'
+import {
+  type Recipe,
+  type RecipeFacts,
+  type StillLife,
+  factsOf,
+  stillLife,
+  upgradeRecipe,
+} from '@lea/core/recipe'
 import type { StoredSetting } from '@lea/core/setting'
 import { listCupboard } from './cupboard'
 import { listMade } from './recipe-history'
@@ -46,13 +53,17 @@ export async function getSetting(db: Db): Promise<SettingRow> {
   )
   const row = rows[0]
   if (!row) throw new Error('the setting is gone')
-  const foods = await db.query<{ body: FoodFact }>('select body from foods order by id')
   return {
     ...row,
-    foods: foods.rows.map((f) => withNameContents(f.body)),
+    foods: await ownFoods(db),
     cupboard: await listCupboard(db),
     words: await listWords(db),
   }
+}
+
+async function ownFoods(db: Db): Promise<FoodFact[]> {
+  const { rows } = await db.query<{ body: FoodFact }>('select body from foods order by id')
+  return rows.map((f) => withNameContents(f.body))
 }
 
 /** Today where the setting is, `YYYY-MM-DD`. */
@@ -103,6 +114,8 @@ export interface StoredRecipeRow {
   made?: MadeBefore
   /** Its picture: worked out here, so that no page needs the tables for it. */
   look?: StillLife
+  /** What the shelf says and filters of it; the same. */
+  facts?: RecipeFacts
 }
 /** A row may have been saved by an earlier version. */
 const asRecipe = (body: unknown): Recipe => upgradeRecipe(body) as Recipe
@@ -115,8 +128,18 @@ export async function listRecipes(db: Db): Promise<StoredRecipeRow[]> {
   return rows.map(({ id, version, recipe }) => {
     const before = made.get(id)
     const now = asRecipe(recipe)
-    return { id, version, recipe: now, look: stillLife(now), ...(before && { made: before }) }
+    return { id, version, recipe: now, ...(before && { made: before }) }
   })
+}
+
+/** The shelf: each recipe with its picture and what is said and filtered of it. */
+export async function listShelf(db: Db): Promise<StoredRecipeRow[]> {
+  const foods = foodBook(await ownFoods(db))
+  return (await listRecipes(db)).map((row) => ({
+    ...row,
+    look: stillLife(row.recipe),
+    facts: factsOf(row.recipe, foods),
+  }))
 }
 
 export async function getRecipe(db: Db, id: string): Promise<Recipe | null> {

@@ -18,7 +18,7 @@ import {
   changeRecipe,
   changeRules,
   getSetting,
-  listRecipes,
+  listShelf,
   recipeRow,
   saveFood,
   saveRecipe,
@@ -80,7 +80,7 @@ export function settingRoutes({ pool }: AppContext): Router {
   })
 
   router.get('/recipes', async (req, res) => {
-    res.json(await run(req, listRecipes))
+    res.json(await run(req, listShelf))
   })
   router.post('/recipes', leader, async (req, res) => {
     const recipe = await read(recipeSchema, req.body)

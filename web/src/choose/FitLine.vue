@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** How a recipe fits a group: the time as a bar, figures, one line of what it would need; all else on demand. */
 import { computed } from 'vue'
-import { fitWords, timeShare } from '@lea/core/choose'
+import { fitWords, lookMinutes, timeShare } from '@lea/core/choose'
 import { fillNames } from '@lea/core/plan'
 import { heatWords } from '@lea/core/recipe'
+import RecipeFacts from './RecipeFacts.vue'
 import { useSettingStore } from '../stores/setting'
 import type { ShelfEntry } from '../stores/shelf'
 
@@ -32,16 +33,20 @@ const time = computed(() => timeShare(props.standing.look))
     >
       {{ say(fit.says) }}
     </p>
-    <p v-if="fit.help">{{ say(fit.help) }}</p>
-    <p v-else-if="standing.look.against.length > 0 && standing.remedy === undefined" class="text-soft">
-      Trying what would help …
+    <!-- Room for two lines: what comes here moves no other card. -->
+    <p v-if="standing.look.against.length > 0" class="min-h-10" :class="fit.help ? '' : 'text-soft'">
+      {{ fit.help ? say(fit.help) : 'Trying what would help …' }}
     </p>
-    <p v-if="standing.look.note">{{ say(standing.look.note) }}</p>
     <details>
       <summary class="inline-block min-h-6 cursor-pointer py-0.5 text-soft underline">
         More<span class="sr-only"> of {{ standing.row.recipe.title }}</span>
       </summary>
-      <slot />
+      <p v-if="standing.look.note">{{ say(standing.look.note) }}</p>
+      <RecipeFacts
+        :recipe="standing.row.recipe"
+        :facts="standing.row.facts"
+        :minutes="lookMinutes(standing.look)"
+      />
       <p v-if="standing.look.reasons.length > 0" class="text-soft">
         {{ say(standing.look.reasons.join(' · ')) }}
       </p>

@@ -1,32 +1,39 @@
 <script setup lang="ts">
 /** A new session in four short answers: who, when, how long, what kind; then the shelf in the order in which it fits. */
-import { computed, nextTick, onMounted, reactive, ref, watch } from 'vue'
+import {
+  type Component,
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  onMounted,
+  reactive,
+  ref,
+  watch,
+} from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useDebounceFn } from '@vueuse/core'
 import { clockAfter, dayAfter, readMoney } from '@lea/core/amount'
-import { type ShelfFilter, isWanted, lookMinutes, themesOn } from '@lea/core/choose'
+import { type ShelfFilter, isWanted, themesOn } from '@lea/core/choose'
 import { pictureOf } from '@lea/core/recipe'
 import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/setting'
 import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
 import StillLife from '../parts/pictures/StillLife.vue'
-import GuestForm from '../parts/GuestForm.vue'
 import { useSettingStore } from '../stores/setting'
-import { useFoods } from '../parts/useFoods'
 import { useShelf, type ShelfEntry } from '../stores/shelf'
-import { startShelf } from '../workers/shelf'
+import { startPool } from '../workers/pool'
 import { dayText, todayText } from '../shared/dates'
 import FitLine from './FitLine.vue'
 import type { SessionAnswers } from './session-answers'
 import FourAnswers from './FourAnswers.vue'
-import RecipeFacts from './RecipeFacts.vue'
+import ShelfWaiting from './ShelfWaiting.vue'
 import { usePieces } from './usePieces'
 
+const GuestForm = defineAsyncComponent(() => import('../parts/GuestForm.vue') as Promise<Component>)
 const route = useRoute()
 const router = useRouter()
 const settingStore = useSettingStore()
-const foods = useFoods()
 const shelf = useShelf()
 const ready = ref(false)
 const fault = ref('')
@@ -46,8 +53,8 @@ const answers = reactive<SessionAnswers>({
   fromCupboard: false,
 })
 
+startPool()
 onMounted(async () => {
-  startShelf()
   await settingStore.load()
   answers.children = settingStore.children.map((c) => c.id)
   answers.adults = settingStore.adults.map((a) => a.id)
@@ -90,17 +97,29 @@ watch(budget, (b) => {
 })
 const nobody = computed(() => answers.children.length + answers.guests.length === 0)
 
+/** What stands on the shelf is of this group and day. */
+const ours = ref(false)
 async function look(): Promise<void> {
-  if (!ready.value || nobody.value || Number.isNaN(budget.value)) return
+  if (!ready.value || nobody.value) return
   const wish = shelf.wishOf(session.value, {
     ...(answers.theme && { theme: answers.theme }),
-    ...(budget.value !== undefined && { budget: budget.value }),
+    // A price that cannot be read is said at its field, and counts as none.
+    ...(budget.value !== undefined && !Number.isNaN(budget.value) && { budget: budget.value }),
     ...(answers.fromCupboard && { fromCupboard: true }),
   })
+  ours.value = true
   if (wish) await shelf.look(wish)
 }
 const soon = useDebounceFn(() => void look(), 250)
-watch(answers, () => ready.value && void soon(), { deep: true })
+watch(
+  answers,
+  () => {
+    if (!ready.value) return
+    ours.value = false
+    void soon()
+  },
+  { deep: true },
+)
 
 const themes = computed(() => themesOn(settingStore.recipes.map((r) => r.recipe)))
 const filter = computed((): ShelfFilter => ({
@@ -110,10 +129,10 @@ const filter = computed((): ShelfFilter => ({
 const wanted = computed(() => String(route.query['recipe'] ?? ''))
 /** In the order of the shelf; a recipe that was asked for by name stands first. */
 const list = computed(() => {
-  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, foods.value, filter.value, s.look))
+  const all = shelf.standing.filter((s) => isWanted(s.row.recipe, s.row.facts, filter.value, s.look))
   return [...all.filter((s) => s.row.id === wanted.value), ...all.filter((s) => s.row.id !== wanted.value)]
 })
-const looking = computed(() => shelf.done < shelf.of)
+const waiting = computed(() => !ours.value || shelf.looking)
 const lookOf = (id: string) => settingStore.recipes.find((r) => r.id === id)?.look
 const { shown, next, more } = usePieces(list)
 
@@ -159,9 +178,9 @@ function addGuest(guest: StoredGuest): void {
             {{
               nobody
                 ? ''
-                : looking
-                  ? `Looked at ${shelf.done} of ${shelf.of} recipes …`
-                  : `${list.length} of ${shelf.of} recipes, what fits best first`
+                : waiting
+                  ? `Looked at ${shelf.done} of ${settingStore.recipes.length} recipes …`
+                  : `${list.length} of ${settingStore.recipes.length} recipes, what fits best first`
             }}
           </p>
         </div>
@@ -172,7 +191,8 @@ function addGuest(guest: StoredGuest): void {
             >Begin with the children</RouterLink
           ><template v-if="settingStore.children.length === 0">, or add a guest above.</template>
         </Notice>
-        <Notice v-else-if="!looking && list.length === 0">No recipe is like that. Take a filter away.</Notice>
+        <ShelfWaiting v-else-if="waiting && list.length === 0" wide />
+        <Notice v-else-if="list.length === 0">No recipe is like that. Take a filter away.</Notice>
         <ol class="grid gap-3">
           <li
             v-for="(s, i) in nobody ? [] : shown"
@@ -183,16 +203,14 @@ function addGuest(guest: StoredGuest): void {
             <Picture v-else :name="pictureOf(s.row.recipe)" class="size-12" />
             <div class="min-w-0">
               <h3 class="text-xl leading-tight">{{ s.row.recipe.title }}</h3>
-              <FitLine :standing="s" class="mt-1.5">
-                <RecipeFacts :recipe="s.row.recipe" :foods="foods" :minutes="lookMinutes(s.look)" />
-              </FitLine>
+              <FitLine :standing="s" class="mt-1.5" :class="waiting ? 'invisible' : ''" />
             </div>
             <span class="flex flex-col items-stretch gap-1.5 sm:w-44">
               <button
                 type="button"
                 class="btn"
                 :class="i === 0 && s.look.against.length === 0 ? 'btn-main' : ''"
-                :disabled="saving"
+                :disabled="saving || waiting"
                 @click="layOut(s, false)"
               >
                 {{
@@ -207,7 +225,7 @@ function addGuest(guest: StoredGuest): void {
                 v-if="s.look.against.length > 0 && canRemedy(s)"
                 type="button"
                 class="btn"
-                :disabled="saving"
+                :disabled="saving || waiting"
                 @click="layOut(s, true)"
               >
                 With this change<span class="sr-only">: {{ s.row.recipe.title }}</span>

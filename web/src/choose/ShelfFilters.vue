@@ -1,36 +1,16 @@
 <script setup lang="ts">
 /** The shelf narrowed down. */
-import { computed } from 'vue'
-import { readMoney } from '@lea/core/amount'
+import { type Component, computed, defineAsyncComponent, ref } from 'vue'
 import { type ShelfFilter, themesOn } from '@lea/core/choose'
-import { techniqueOf } from '@lea/core/craft'
-import { ALLERGENS, allergenName } from '@lea/core/food'
-import { HEATS, type Heat, type Recipe, heatWord, techniquesOf, themeWords } from '@lea/core/recipe'
+import { HEATS, type Heat, heatWord, themeWords } from '@lea/core/recipe'
+import type { RecipeRow } from '../stores/setting'
 
-const props = defineProps<{ recipes: readonly Recipe[]; withGroup: boolean }>()
+/** Its lists come when somebody opens them. */
+const ShelfFiltersMore = defineAsyncComponent(() => import('./ShelfFiltersMore.vue') as Promise<Component>)
+const props = defineProps<{ rows: readonly RecipeRow[]; withGroup: boolean }>()
 const filter = defineModel<ShelfFilter>({ required: true })
-const themes = computed(() => themesOn(props.recipes))
-const common = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.parent === null).map((a) => a.id)
-const techniques = computed(() =>
-  [...new Set(props.recipes.flatMap(techniquesOf))]
-    .map((id) => ({ id, name: techniqueOf(id)?.name ?? id }))
-    .sort((a, b) => a.name.localeCompare(b.name)),
-)
-/** A figure that is no longer wanted is gone; one that cannot be read is none. */
-const most = (key: 'minutes' | 'cost' | 'toBuy', text: string): void => {
-  const { [key]: _, ...rest } = filter.value.most ?? {}
-  const value = figure(key, text)
-  set({ most: value === undefined ? rest : { ...rest, [key]: value } })
-}
-function figure(key: 'minutes' | 'cost' | 'toBuy', text: string): number | undefined {
-  if (text.trim() === '') return undefined
-  if (key !== 'cost') return Number.isFinite(Number(text)) ? Number(text) : undefined
-  try {
-    return readMoney(text)
-  } catch {
-    return undefined
-  }
-}
+const themes = computed(() => themesOn(props.rows.map((r) => r.recipe)))
+const opened = ref(false)
 const set = (more: ShelfFilter): void => {
   filter.value = { ...filter.value, ...more }
 }
@@ -104,60 +84,11 @@ const isOn = (event: Event): boolean => (event.target as HTMLInputElement).check
         >
       </template>
     </fieldset>
-    <details class="w-full text-sm">
+    <details class="w-full text-sm" @toggle="opened = true">
       <summary class="cursor-pointer font-semibold">
         More: without an allergen, by technique, time, cost
       </summary>
-      <div class="mt-2 flex flex-wrap items-end gap-3">
-        <label class="block font-semibold"
-          >Lists none of<select
-            aria-label="Lists none of"
-            class="field mt-1 block font-normal"
-            :value="filter.without?.[0] ?? ''"
-            @change="set({ without: textOf($event) ? [textOf($event)] : [] })"
-          >
-            <option value="">anything goes</option>
-            <option v-for="a in common" :key="a" :value="a">{{ allergenName(a) }}</option>
-          </select></label
-        >
-        <label class="block font-semibold"
-          >With<select
-            aria-label="With the technique"
-            class="field mt-1 block font-normal"
-            :value="filter.technique ?? ''"
-            @change="set({ technique: textOf($event) })"
-          >
-            <option value="">any technique</option>
-            <option v-for="t in techniques" :key="t.id" :value="t.id">{{ t.name }}</option>
-          </select></label
-        >
-        <template v-if="withGroup">
-          <label class="block font-semibold"
-            >At most, minutes<input
-              class="field mt-1 block !w-24 font-normal"
-              inputmode="numeric"
-              @input="most('minutes', textOf($event))"
-          /></label>
-          <label class="block font-semibold"
-            >Cost a child, at most<input
-              class="field mt-1 block !w-24 font-normal"
-              placeholder="85p"
-              aria-label="At most, a child"
-              @input="most('cost', textOf($event))"
-          /></label>
-          <label class="block font-semibold"
-            >Foods to buy<input
-              class="field mt-1 block !w-24 font-normal"
-              inputmode="numeric"
-              aria-label="At most so many foods to buy"
-              @input="most('toBuy', textOf($event))"
-          /></label>
-        </template>
-        <p v-if="filter.without?.length" class="w-full text-soft">
-          By what the typical packet lists; a packet in hand may differ, and recipes with a food that Lea does
-          not know are left out.
-        </p>
-      </div>
+      <ShelfFiltersMore v-if="opened" v-model="filter" :rows="rows" :with-group="withGroup" />
     </details>
   </form>
 </template>

@@ -67,7 +67,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <div>
             <h1 class="text-3xl">{{ recipe.title }}</h1>
             <p class="text-lg">{{ recipe.about }}</p>
-            <RecipeFacts :recipe="recipe" :foods="foods" />
+            <RecipeFacts :recipe="recipe" :facts="row.facts" />
             <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
               {{ recipe.themes.map(themeWords).join(' · ') }}
             </p>

@@ -2,7 +2,7 @@
 /** The shelf: every recipe, those first that the next group can make, with what stands against the others. */
 import { countText } from '@lea/core/amount'
 import { computed, onMounted, ref, watch } from 'vue'
-import { type ShelfFilter, isWanted, lookMinutes } from '@lea/core/choose'
+import { type ShelfFilter, isWanted } from '@lea/core/choose'
 import { pictureOf } from '@lea/core/recipe'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
@@ -10,22 +10,26 @@ import StillLife from '../parts/pictures/StillLife.vue'
 import FitLine from '../choose/FitLine.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
 import ShelfFilters from '../choose/ShelfFilters.vue'
+import ShelfWaiting from '../choose/ShelfWaiting.vue'
 import { useGroup } from '../choose/useGroup'
 import { usePieces } from '../choose/usePieces'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
-import { useFoods } from '../parts/useFoods'
 import { useShelf } from '../stores/shelf'
+import { startPool } from '../workers/pool'
 
 const settingStore = useSettingStore()
-const foods = useFoods()
 const auth = useAuthStore()
 const shelf = useShelf()
 const group = useGroup()
 const filter = ref<ShelfFilter>({})
 
+/** What stands on the shelf is of this group. */
+const ours = ref(false)
+startPool()
 async function look(): Promise<void> {
   const wish = group.isEmpty.value ? null : shelf.wishOf(group.session.value)
+  ours.value = true
   if (wish) await shelf.look(wish)
 }
 onMounted(async () => {
@@ -34,20 +38,21 @@ onMounted(async () => {
 })
 watch(
   () => JSON.stringify(group.session.value),
-  () => void look(),
+  () => settingStore.loaded && void look(),
 )
 
+const waiting = computed(() => !group.isEmpty.value && (!ours.value || shelf.looking))
 const byId = computed(() => new Map(shelf.standing.map((s) => [s.row.id, s])))
-/** In the order of the shelf; those that are not looked at yet stand behind. */
+/** In the order of the shelf; what could not be looked at stands behind. */
 const rows = computed(() => {
   const looked = shelf.standing.map((s) => s.row)
   const rest = settingStore.recipes.filter((r) => !byId.value.has(r.id))
+  if (waiting.value && looked.length === 0) return []
   return [...looked, ...rest].filter((r) =>
-    isWanted(r.recipe, foods.value, filter.value, byId.value.get(r.id)?.look),
+    isWanted(r.recipe, r.facts, filter.value, byId.value.get(r.id)?.look),
   )
 })
 const { shown, next, more } = usePieces(rows)
-const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
 </script>
 
 <template>
@@ -71,21 +76,17 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
       saved.</Notice
     >
     <template v-else>
-      <ShelfFilters
-        v-model="filter"
-        :recipes="settingStore.recipes.map((r) => r.recipe)"
-        :with-group="!group.isEmpty.value"
-      />
+      <ShelfFilters v-model="filter" :rows="settingStore.recipes" :with-group="!group.isEmpty.value" />
       <Notice v-if="shelf.fault" tone="fault">{{ shelf.fault }}</Notice>
       <p class="mb-2 text-sm text-soft" role="status">
-        <template v-if="looking"
-          >Looked at {{ shelf.done }} of {{ shelf.of }} recipes with this group …</template
-        >
-        <template v-else
-          >{{ rows.length }} of {{ countText(settingStore.recipes.length, 'recipe') }}.</template
-        >
+        {{
+          waiting
+            ? `Looked at ${shelf.done} of ${countText(settingStore.recipes.length, 'recipe')} with this group …`
+            : `${rows.length} of ${countText(settingStore.recipes.length, 'recipe')}.`
+        }}
       </p>
-      <Notice v-if="rows.length === 0">
+      <ShelfWaiting v-if="waiting && rows.length === 0" />
+      <Notice v-else-if="rows.length === 0">
         None is like that.
         <button type="button" class="underline" @click="filter = {}">Show all again</button>
       </Notice>
@@ -100,10 +101,13 @@ const looking = computed(() => !group.isEmpty.value && shelf.done < shelf.of)
               }}</RouterLink>
             </h2>
             <p>{{ r.recipe.about }}</p>
-            <FitLine v-if="byId.get(r.id)" :standing="byId.get(r.id)!" class="mt-1.5">
-              <RecipeFacts :recipe="r.recipe" :foods="foods" :minutes="lookMinutes(byId.get(r.id)!.look)" />
-            </FitLine>
-            <RecipeFacts v-else :recipe="r.recipe" :foods="foods" />
+            <FitLine
+              v-if="byId.get(r.id)"
+              :standing="byId.get(r.id)!"
+              class="mt-1.5"
+              :class="waiting ? 'invisible' : ''"
+            />
+            <RecipeFacts v-else :recipe="r.recipe" :facts="r.facts" />
           </div>
         </li>
       </ul>

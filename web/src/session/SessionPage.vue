@@ -10,10 +10,12 @@ import { useSession } from '../stores/session/session'
 import { dayText } from '../shared/dates'
 import { useFeed } from '../shared/feed'
 import { PAGE_ID } from '../shared/page-id'
+import { startPool } from '../workers/pool'
 import Conflicts from './Conflicts.vue'
 import MadeUp from './MadeUp.vue'
 import Settle from './weave/Settle.vue'
 
+startPool(['front', 'beside'])
 const route = useRoute()
 const router = useRouter()
 const auth = useAuthStore()
@@ -132,7 +134,10 @@ async function cook(): Promise<void> {
         No plan yet: {{ session.planFault }}.
         <RouterLink class="underline" :to="`/session/${id}/who`">Choose who comes</RouterLink>
       </Notice>
-      <div class="grid items-start gap-5" :class="session.plan ? 'lg:grid-cols-[minmax(0,1fr)_15rem]' : ''">
+      <div
+        class="grid items-start gap-5"
+        :class="session.planFault && !session.plan ? '' : 'lg:grid-cols-[minmax(0,1fr)_15rem]'"
+      >
         <RouterView />
         <Settle v-if="session.plan" :plan="session.plan" />
       </div>

@@ -7,7 +7,7 @@ import type { MadeBefore } from '@lea/core/choose'
 import type { FoodFact, StoredPacket } from '@lea/core/food'
 import type { OwnWord } from '@lea/core/learn'
 import { type CupboardItem, type Decision, type HouseRules, type Kit, digest } from '@lea/core/plan'
-import type { Recipe, StillLife } from '@lea/core/recipe'
+import type { Recipe, RecipeFacts, StillLife } from '@lea/core/recipe'
 import type { StoredAdult, StoredChild, StoredSession, StoredSetting } from '@lea/core/setting'
 import { api, inWords, lastWrite } from '../shared/api'
 import { getCached } from '../offline-cache/answers'
@@ -20,6 +20,8 @@ export interface RecipeRow {
   /** What happened with it so far. */
   made?: MadeBefore
   look?: StillLife
+  /** What the shelf says and filters of it. */
+  facts?: RecipeFacts
 }
 export interface AdultRow extends StoredAdult {
   signIn: string | null

@@ -73,8 +73,12 @@ async function cook(): Promise<void> {
         <RouterLink class="hover:underline" :to="`/session/${session.id}/weave`">{{ title }}</RouterLink>
       </h2>
       <p class="text-soft">{{ people }}</p>
-      <p v-if="!cooking && card" class="mt-2 font-semibold" :class="card.mustFix > 0 ? 'text-paprika' : ''">
-        {{ card.stands }}
+      <p
+        v-if="!cooking && !fault"
+        class="mt-2 min-h-6 font-semibold"
+        :class="card && card.mustFix > 0 ? 'text-paprika' : ''"
+      >
+        {{ card?.stands }}
       </p>
       <Notice v-if="fault" tone="fault" class="mt-2">{{ fault }}</Notice>
       <Notice v-if="refusal" tone="fault" class="mt-2">{{ refusal }}</Notice>
@@ -118,11 +122,12 @@ async function cook(): Promise<void> {
       </div>
       <PaperLinks v-if="printing" :id="session.id" class="mt-3" />
     </div>
-    <section v-if="card && !cooking" class="md:col-span-2" aria-labelledby="before-it">
+    <!-- Its place is kept while the plan is made: what stands below does not move. -->
+    <section v-if="!fault && !cooking" class="md:col-span-2" aria-labelledby="before-it">
       <h3 id="before-it" class="mb-1 text-lg">Before it</h3>
-      <ul class="grid gap-x-6 sm:grid-cols-2">
+      <ul class="grid min-h-20 content-start gap-x-6 sm:grid-cols-2">
         <li
-          v-for="row in card.before"
+          v-for="row in card?.before ?? []"
           :key="`${row.at ?? ''}${row.says}`"
           class="border-t border-line py-1.5"
         >

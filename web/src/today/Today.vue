@@ -8,18 +8,16 @@ import type { StoredSession } from '@lea/core/setting'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
-import { useShelf } from '../stores/shelf'
+import { startPool } from '../workers/pool'
 import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../shared/dates'
 import CopySession from '../choose/CopySession.vue'
-import { useGroup } from '../choose/useGroup'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import FirstSteps from './FirstSteps.vue'
 import NextSession from './NextSession.vue'
 
+startPool(['beside'])
 const auth = useAuthStore()
-const shelf = useShelf()
-const group = useGroup()
 const settingStore = useSettingStore()
 const upcoming = useUpcoming()
 const router = useRouter()
@@ -28,10 +26,6 @@ const copying = ref<StoredSession | null>(null)
 const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
 
 onMounted(() => settingStore.load())
-/** Whoever turns to a new session goes on to the shelf: its workers read their code meanwhile, and not while a plan is made. */
-function soon(): void {
-  if (settingStore.loaded && !group.isEmpty.value) shelf.ready(group.session.value)
-}
 
 const days = (list: readonly StoredSession[]): [string, StoredSession[]][] => {
   const map = new Map<string, StoredSession[]>()
@@ -70,7 +64,7 @@ async function made(id: string): Promise<void> {
         <a class="btn" :href="`/api/calendar.ics?zone=${encodeURIComponent(zone)}`" download
           >Save as a calendar</a
         >
-        <span class="contents" @pointerover="soon" @focusin="soon">
+        <span class="contents" @pointerover="startPool()" @focusin="startPool()">
           <RouterLink class="btn" to="/today/term">Plan several weeks</RouterLink>
           <RouterLink class="btn" to="/today/new">New session</RouterLink>
         </span>

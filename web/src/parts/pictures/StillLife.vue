@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** A recipe as a still life: its main foods in, or on, the vessel that it is made in. The title stands beside it: it says nothing itself. */
 import type { StillLife, Vessel } from '@lea/core/recipe'
-import WordPicture from './WordPicture.vue'
+import { defineAsyncComponent, type Component } from 'vue'
+
+/** The pictures of foods are many: they come into a place that is kept for them. */
+const WordPicture = defineAsyncComponent(() => import('./WordPicture.vue') as Promise<Component>)
 
 defineProps<{ look: StillLife }>()
 

@@ -1,4 +1,17 @@
+/** All that is computed beside the page, in one script: plans, and the shelf looked at with a group. Held by few workers (`pool.ts`). */
 import { expose } from 'comlink'
+import {
+  type Evaluation,
+  type Remedy,
+  type SelectionCriteria,
+  type ShelfRow,
+  type TermPlan,
+  type TermProblem,
+  evaluateRecipe,
+  layTerm,
+  remedyFor,
+} from '@lea/core/choose'
+import { techniqueOf } from '@lea/core/craft'
 import { type SessionCard, sessionCard } from '@lea/core/session'
 import {
   type Alternatives,
@@ -20,7 +33,7 @@ export type Compiled = { plan: Plan; took: number } | { error: { field: string; 
 
 const faultText = (fault: unknown): string => (fault instanceof Error ? fault.message : String(fault))
 
-const planner = {
+const core = {
   compile(request: PlanRequest): Compiled {
     const start = performance.now()
     try {
@@ -56,7 +69,13 @@ const planner = {
   /** Other ways to measure one task. */
   alternatives: (plan: Plan, request: PlanRequest, task: string): Alternatives | null =>
     alternatives(plan, request, task),
+  /** A few recipes with a group. */
+  looks: (rows: ShelfRow[], wish: SelectionCriteria): Evaluation[] =>
+    rows.map((r) => evaluateRecipe(r.id, r.recipe, wish, r.made)),
+  remedy: (look: Evaluation, row: ShelfRow, wish: SelectionCriteria): Remedy | null =>
+    remedyFor(look, row.recipe, wish, row.made),
+  term: (problem: TermProblem): TermPlan => layTerm(problem, (t) => techniqueOf(t)?.name ?? t),
 }
-export type Planner = typeof planner
+export type CoreWorker = typeof core
 
-expose(planner)
+expose(core)
