@@ -59,7 +59,7 @@ test('the dialogs', async () => {
     .first()
     .click()
   await page
-    .getByRole('button', { name: /Go on, with a written reason/ })
+    .getByRole('button', { name: /Go on, and write why/ })
     .first()
     .click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()

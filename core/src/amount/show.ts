@@ -101,3 +101,7 @@ export function readerText(amount: Ratio | Fraction, unitId: string, country: 'u
  * @param n a whole number @param many where it is not the word with an s: `children`, `stops are`
  */
 export const countText = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`
+
+/** "Petra", "Petra and Seun", "Petra, Seun and Gwenda". */
+export const andList = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`

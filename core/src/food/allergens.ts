@@ -42,6 +42,14 @@ const SAID_NAMES = new Map([
 export const allergenName = (id: string): string =>
   SAID_NAMES.get(id) ?? (BY_ID.get(id)?.name ?? id).split(/[,:(/]| incl/)[0]?.trim() ?? id
 
+/** How an allergen stands in a field that is written in words: "lactose"; coeliac disease is more than gluten. Free words stay. */
+export const allergenInField = (id: string): string => (id === 'coeliac' ? id : allergenName(id))
+
+const BY_WORDS = new Map(ALLERGENS.map((a) => [allergenInField(a.id).toLowerCase(), a.id]))
+/** The allergen that a field says by its very name; any other words as they are. */
+export const allergenFromField = (words: string): string =>
+  BY_WORDS.get(words.trim().toLowerCase()) ?? words.trim()
+
 /** Nuts that are all but the same to the immune system: a child with one is treated as having both. Source: IUIS. */
 const PAIRS: Record<string, string> = {
   cashew: 'pistachio',

@@ -1,4 +1,4 @@
-export { ALLERGENS, allergenName } from './allergens'
+export { ALLERGENS, allergenFromField, allergenInField, allergenName } from './allergens'
 export { preparationChoices } from './by-age/choking'
 export { type Concern, LEVELS, LEVEL_WORDS, type Level, MEETING_WORDS } from './concern'
 export {

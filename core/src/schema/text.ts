@@ -16,7 +16,7 @@ export const line = (label: string, max: number): yup.StringSchema<string> =>
     .defined()
 
 export const required = (label: string, max: number): yup.StringSchema<string> =>
-  line(label, max).required(`${label} is missing: write at least one character`)
+  line(label, max).required(`${label} is missing: fill it in`)
 
 export const id = (label: string): yup.StringSchema<string> =>
   required(label, 120).matches(/^[\p{L}\p{N}:._>/#-]+$/u, { name: 'id', message: `${label} is not an id` })

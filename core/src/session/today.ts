@@ -1,5 +1,5 @@
 /** A session that is to come, as one looks at it in the morning: what must be fixed, what is to be done before it, and whether it can begin. */
-import { countText } from '../amount/show'
+import { andList, countText } from '../amount/show'
 import { openStops } from '../plan/compile'
 import type { Plan } from '../plan/model/plan'
 import { type WovenPatch, wovenPatch } from '../plan/view/patch'
@@ -55,7 +55,7 @@ export function sessionCard(plan: Plan): SessionCard {
 function namedFew(names: readonly string[]): string {
   const rest = names.length - NAMED
   if (rest > 1) return `${names.slice(0, NAMED).join(', ')} and ${rest} more`
-  return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}` : (names[0] ?? '')
+  return andList(names)
 }
 
 const fixRows = (n: number): BeforeRow[] =>

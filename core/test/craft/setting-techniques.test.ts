@@ -31,7 +31,7 @@ describe('a technique moved by the setting', () => {
     expect(form.kind === 'do' && form.code).toBe('B')
     expect(formAt('rub-in', 70, [{ technique: 'rub-in', from: 36 }])).toEqual(formAt('rub-in', 70, []))
   })
-  it('a blade that comes sooner has one child to the adult', () => {
+  it('for a blade that comes sooner, plan one adult for each child', () => {
     const form = formAt('bridge-cut', 30, [{ technique: 'bridge-cut', from: 30 }])
     expect(form).toMatchObject({ kind: 'do', code: 'B', perAdult: 1 })
   })

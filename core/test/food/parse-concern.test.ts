@@ -4,7 +4,7 @@
  */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { ALLERGENS, allergenName } from '../../src/food/allergens'
+import { ALLERGENS, allergenFromField, allergenInField, allergenName } from '../../src/food/allergens'
 import { meet } from '../../src/food/concerns'
 import { resolveFood } from '../../src/food/food-names'
 import type { FoodFact } from '../../src/food/foods'
@@ -32,6 +32,17 @@ const FOODS = book.all.filter((f) => f.id !== 'water')
 const WORSE = ['nothing', 'may', 'ask', 'lists']
 
 describe('the name of an allergen', () => {
+  it.each(ALLERGENS.map((a) => [a.id]))('%s stands in a field in words, and is itself again', (id) => {
+    const words = allergenInField(id)
+    expect(allergenFromField(words)).toBe(id)
+    expect(allergenFromField(` ${words.toUpperCase()} `)).toBe(id)
+    // The same as what is read where somebody writes them.
+    if (id !== 'coeliac') expect(parseConcern(words)).toMatchObject({ ids: [id], open: false })
+  })
+  it('a field keeps words that are no name, and gluten is not made coeliac disease', () => {
+    for (const words of ['gluten', 'nuts, not almond', 'red sweets', ''])
+      expect(allergenFromField(words)).toBe(words)
+  })
   it.each(ALLERGENS.map((a) => [a.id]))('%s is understood however it is written', (id) => {
     const name = allergenName(id)
     const spaced = id.replaceAll('-', ' ')

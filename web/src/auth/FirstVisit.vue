@@ -90,9 +90,7 @@ const KINDS = [
         ><input v-model="recipes" type="checkbox" class="size-5" /> Start with Lea’s own recipes</label
       >
       <Notice v-if="fault" tone="fault" class="sm:col-span-2">{{ fault }}</Notice>
-      <button type="submit" class="btn btn-main sm:col-span-2" :disabled="isSubmitting">
-        Make the setting
-      </button>
+      <button type="submit" class="btn btn-main sm:col-span-2" :disabled="isSubmitting">Start</button>
     </form>
   </main>
 </template>

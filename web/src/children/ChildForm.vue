@@ -3,9 +3,18 @@
 import { Trash2 } from '@lucide/vue'
 import { useFieldArray, useForm } from 'vee-validate'
 import { computedAsync } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, nextTick, ref, shallowRef } from 'vue'
 import { TECHNIQUES, agesOf } from '@lea/core/craft'
-import { ALLERGENS, type Concern, DIETS, LEVELS, LEVEL_WORDS, dietName } from '@lea/core/food'
+import {
+  ALLERGENS,
+  type Concern,
+  DIETS,
+  LEVELS,
+  LEVEL_WORDS,
+  allergenFromField,
+  allergenInField,
+  dietName,
+} from '@lea/core/food'
 import { LANGUAGES, languageName } from '@lea/core/learn'
 import { NEEDS } from '@lea/core/plan'
 import type { StoredChild } from '@lea/core/setting'
@@ -31,7 +40,7 @@ const { handleSubmit, isSubmitting, defineField, errors } = useForm({
   initialValues: {
     nickname: props.child?.nickname ?? '',
     birth: props.child?.birth ?? '',
-    concerns: (props.child?.concerns ?? []).map((c) => ({ ...c })),
+    concerns: (props.child?.concerns ?? []).map((c) => ({ ...c, allergen: allergenInField(c.allergen) })),
     diets: [...(props.child?.diets ?? [])],
     languages: [...(props.child?.languages ?? [])],
     hand: props.child?.hand,
@@ -67,9 +76,11 @@ const [limits] = defineField('limits')
 const techniques = TECHNIQUES.filter((t) => agesOf(t).from !== null).sort((a, b) =>
   a.name.localeCompare(b.name),
 )
-const concernFaults = computed(() =>
-  Object.fromEntries(Object.entries(errors.value).filter(([key]) => key.startsWith('concerns'))),
-)
+/** What is wrong with one row, or with the list where it is of no row. */
+const faultOf = (row?: number): string =>
+  Object.entries(errors.value).find(([key]) =>
+    row === undefined ? key === 'concerns' : key.startsWith(`concerns[${row}]`),
+  )?.[1] ?? ''
 const concernRows = useFieldArray<Concern>('concerns')
 const { fields } = concernRows
 /** What Lea takes the words of each for. */
@@ -84,7 +95,15 @@ const NEED_WORDS = {
 const version = ref(props.child?.version)
 /** The card as somebody else saved it meanwhile, and what was to be saved. */
 const conflict = shallowRef<{ theirs: StoredChild; mine: ChildValues } | null>(null)
-const save = handleSubmit((values) => store(values))
+const form = ref<HTMLFormElement | null>(null)
+const save = handleSubmit(
+  (values) =>
+    store({
+      ...values,
+      concerns: values.concerns.map((c) => ({ ...c, allergen: allergenFromField(c.allergen) })),
+    }),
+  () => void nextTick(() => form.value?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus()),
+)
 async function store(values: ChildValues): Promise<void> {
   fault.value = ''
   conflict.value = null
@@ -110,7 +129,7 @@ async function takeTheirs(): Promise<void> {
 
 <template>
   <Sheet open wide :title="child ? child.nickname : 'A child'" @close="emit('close')">
-    <form class="grid gap-4" novalidate @submit="save">
+    <form ref="form" class="grid gap-4" novalidate @submit="save">
       <div class="grid gap-3 sm:grid-cols-2">
         <TextField name="nickname" label="Nickname" hint="as the group calls the child" />
         <TextField name="birth" label="Birth month" type="month" hint="such as 2022-04; no day is kept" />
@@ -118,7 +137,7 @@ async function takeTheirs(): Promise<void> {
       <fieldset>
         <legend class="font-semibold">Allergies and intolerances</legend>
         <datalist id="allergens">
-          <option v-for="a in ALLERGENS" :key="a.id" :value="a.id">{{ a.name }}</option>
+          <option v-for="a in ALLERGENS" :key="a.id" :value="allergenInField(a.id)">{{ a.name }}</option>
         </datalist>
         <div
           v-for="(f, i) in fields"
@@ -132,6 +151,8 @@ async function takeTheirs(): Promise<void> {
               list="allergens"
               placeholder="milk, or free words"
               maxlength="60"
+              :aria-invalid="faultOf(i) ? 'true' : undefined"
+              :aria-describedby="faultOf(i) ? `allergy-fault-${i}` : undefined"
           /></label>
           <label class="text-sm"
             >Level, as the family or clinic says<select v-model="f.value.level" class="field mt-1">
@@ -146,11 +167,16 @@ async function takeTheirs(): Promise<void> {
           >
             <Trash2 class="size-4" aria-hidden="true" />
           </button>
-          <p v-if="meanings[i]" class="text-sm sm:col-span-3" aria-live="polite">{{ meanings[i] }}</p>
+          <p
+            v-if="faultOf(i)"
+            :id="`allergy-fault-${i}`"
+            class="text-sm font-semibold text-paprika sm:col-span-3"
+          >
+            {{ faultOf(i) }}
+          </p>
+          <p v-else-if="meanings[i]" class="text-sm sm:col-span-3" aria-live="polite">{{ meanings[i] }}</p>
         </div>
-        <p v-for="(text, key) in concernFaults" :key="key" class="text-sm font-semibold text-paprika">
-          {{ text }}
-        </p>
+        <p v-if="faultOf()" role="alert" class="text-sm font-semibold text-paprika">{{ faultOf() }}</p>
         <button
           type="button"
           class="btn mt-2"

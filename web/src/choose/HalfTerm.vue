@@ -149,7 +149,7 @@ const missing = computed(() => {
   <main id="main" class="mx-auto max-w-5xl px-5 py-4">
     <h1 class="text-3xl">Plan several weeks</h1>
     <p class="mb-3 text-soft">
-      From what your whole group can make: jobs, goals and foods come round, and nothing comes too soon again.
+      Only what your whole group can make. Lea mixes jobs, goals and foods, and repeats nothing too soon.
     </p>
     <Notice v-if="settingStore.fault" tone="fault">{{ settingStore.fault }}</Notice>
     <p v-else-if="!settingStore.loaded" role="status">Opening your lists …</p>
@@ -247,7 +247,7 @@ const missing = computed(() => {
               >
                 <option v-for="s in shelf.standing" :key="s.row.id" :value="s.row.id">
                   {{ s.row.recipe.title
-                  }}{{ s.look.against.length > 0 ? ' (something stands against it)' : '' }}
+                  }}{{ s.look.against.length > 0 ? ` (${countText(s.look.against.length, 'problem')})` : '' }}
                 </option>
               </select>
               <button

@@ -32,19 +32,20 @@ const places = computed(() => [
       <RouterLink to="/today" class="font-title text-2xl font-bold">Lea</RouterLink>
       <nav
         aria-label="Places"
-        class="order-last -mx-2 flex w-full flex-wrap gap-x-1 md:order-none md:mx-0 md:w-auto"
+        class="order-last -mx-2 flex w-full gap-x-1 overflow-x-auto md:order-none md:mx-0 md:w-auto md:flex-wrap"
       >
         <RouterLink
           v-for="p in places"
           :key="p.to"
           :to="p.to"
-          class="border-b-4 border-transparent px-2 py-1"
+          class="shrink-0 border-b-4 border-transparent px-2 py-1 max-sm:px-1.5 max-sm:text-sm"
           active-class="!border-[#d68bb0] font-semibold [border-bottom-style:dashed]"
           >{{ p.name }}</RouterLink
         >
       </nav>
       <div class="min-w-0 flex-1 text-right text-xs leading-tight md:ml-auto md:flex-none">
-        <p>{{ upcoming.next }}</p>
+        <!-- A phone has Today for it. -->
+        <p class="max-sm:hidden">{{ upcoming.next }}</p>
         <p class="opacity-85">
           {{ auth.setting }} ·
           <RouterLink to="/me" class="underline">{{ auth.person?.name }}</RouterLink>

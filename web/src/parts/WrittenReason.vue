@@ -32,7 +32,7 @@ async function write(): Promise<void> {
 </script>
 
 <template>
-  <Sheet open title="Go on, with a written reason" @close="emit('close')">
+  <Sheet open title="Go on, and write why" @close="emit('close')">
     <p class="mb-2 font-semibold">{{ session.say(finding.says) }}</p>
     <p class="mb-3 text-soft">
       The child’s own care plan, your setting’s rules and clinicians come first. This is signed by

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup'
-import { nextTick, ref, type Ref } from 'vue'
+import { type InjectionKey, inject, nextTick, provide, ref, type Ref } from 'vue'
 import { ApiFault, inWords } from '../shared/api'
 
 /** What a field at fault carries: that it is, and where the reason stands. */
@@ -7,6 +7,11 @@ interface AtFault {
   'aria-invalid'?: 'true'
   'aria-describedby'?: string
 }
+
+type At = (name: string) => AtFault
+const FAULT_AT: InjectionKey<At> = Symbol('fault at')
+/** The same within a part of a form whose page tries it. */
+export const useFaultAt = (): At => inject(FAULT_AT, () => ({}))
 
 /**
  * What was tried last: why it failed, or that it is done; one of the two is said, never both. Where the fault is of one field, `at(name)` says
@@ -16,14 +21,15 @@ interface AtFault {
 export function useAttempt(id = 'attempt-fault'): {
   fault: Ref<string>
   said: Ref<string>
-  at: (name: string) => AtFault
+  at: At
   attempt: (work: () => Promise<void>, done: string) => Promise<void>
 } {
   const fault = ref('')
   const said = ref('')
   const field = ref('')
-  const at = (name: string): AtFault =>
+  const at: At = (name) =>
     fault.value !== '' && field.value === name ? { 'aria-invalid': 'true', 'aria-describedby': id } : {}
+  provide(FAULT_AT, at)
   async function attempt(work: () => Promise<void>, done: string): Promise<void> {
     fault.value = ''
     said.value = ''

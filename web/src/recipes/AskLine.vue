@@ -41,7 +41,7 @@ const isTaken = (answer: string): boolean => answer === props.question.taken
         :class="isTaken(c.answer) ? 'border-ink border-2 bg-white font-semibold' : 'border-line bg-white'"
         @click="emit('answer', c.answer)"
       >
-        {{ c.says }}<span v-if="isTaken(c.answer)" class="font-normal text-soft"> (taken so)</span>
+        {{ c.says }}<span v-if="isTaken(c.answer)" class="font-normal text-soft"> (Lea’s guess)</span>
       </button>
       <button v-if="question.settles" type="button" class="btn" @click="settling = true">
         Say what it is

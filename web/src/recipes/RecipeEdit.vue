@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** A recipe written or changed, beside its weave: a leader sees at once what a change does. */
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { TECHNIQUES } from '@lea/core/craft'
 import { RECIPE_SCHEMA, ROLES, type Recipe, servesChanged, shippedOf, themeOf } from '@lea/core/recipe'
 import { recipeSchema } from '@lea/core/schema'
 import { Redo2, Undo2 } from '@lucide/vue'
-import { inWords } from '../shared/api'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
@@ -17,6 +16,7 @@ import RecipeMore from './RecipeMore.vue'
 import RecipePreview from './RecipePreview.vue'
 import RecipeSteps from './RecipeSteps.vue'
 import RecipeYield from './RecipeYield.vue'
+import { useAttempt } from '../parts/useAttempt'
 import { useDraft } from '../stores/recipe-draft'
 
 const route = useRoute()
@@ -27,8 +27,7 @@ const auth = useAuthStore()
 const id = computed(() => String(route.params['id'] ?? 'new'))
 const isNew = computed(() => id.value === 'new')
 const { draft, begin, undo, redo, done, touched, restored, canUndo, canRedo } = useDraft()
-const fault = ref('')
-const saved = ref('')
+const { attempt, fault, said, at } = useAttempt('recipe-fault')
 
 const blank = (): Recipe => ({
   schema: RECIPE_SCHEMA,
@@ -55,18 +54,13 @@ watch(id, open)
 
 async function save(): Promise<void> {
   if (!draft.value) return
-  fault.value = ''
-  saved.value = ''
-  try {
-    const plain = JSON.parse(JSON.stringify(draft.value)) as Recipe
+  const plain = JSON.parse(JSON.stringify(draft.value)) as Recipe
+  await attempt(async () => {
     const recipe = await recipeSchema.validate(plain, { stripUnknown: true })
     const row = await settingStore.saveRecipe(recipe, isNew.value ? undefined : id.value)
     done()
-    saved.value = 'Saved.'
     await router.replace(`/recipes/${row}`)
-  } catch (e) {
-    fault.value = inWords(e)
-  }
+  }, 'Saved.')
 }
 function throwAway(): void {
   done()
@@ -124,8 +118,10 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
           <button type="submit" class="btn btn-main">Save the recipe</button>
         </span>
       </div>
-      <Notice v-if="fault" tone="fault" class="mb-3">{{ fault }} Nothing you wrote is lost.</Notice>
-      <p v-if="saved" role="status" class="mb-3">{{ saved }}</p>
+      <Notice v-if="fault" id="recipe-fault" tone="fault" class="mb-3"
+        >{{ fault }} Nothing you wrote is lost.</Notice
+      >
+      <p v-if="said" role="status" class="mb-3">{{ said }}</p>
       <Notice v-if="restored" class="mb-3">
         You had begun to change it: your draft of this device is open, not saved yet.
         <button type="button" class="underline" @click="throwAway">Throw the draft away</button>
@@ -138,7 +134,11 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
           <fieldset :disabled="!auth.isLeader()">
             <div class="patch mb-5 grid gap-3 p-4 sm:grid-cols-6">
               <label class="font-semibold sm:col-span-4"
-                >Title<input v-model="draft.title" class="field mt-1 font-normal" maxlength="80"
+                >Title<input
+                  v-model="draft.title"
+                  class="field mt-1 font-normal"
+                  maxlength="80"
+                  v-bind="at('title')"
               /></label>
               <label class="font-semibold sm:col-span-2"
                 >Serves (children)<input
@@ -146,6 +146,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
                   type="number"
                   min="1"
                   class="field mt-1 font-normal"
+                  v-bind="at('serves')"
                   @change="setServes(Number(($event.target as HTMLInputElement).value))"
               /></label>
               <label class="font-semibold sm:col-span-6"

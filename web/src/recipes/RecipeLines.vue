@@ -15,6 +15,7 @@ import { type RecipeLine, type Role, amountFromField, amountInField, lineFromTex
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import FoodForm from '../parts/foods/FoodForm.vue'
+import { useFaultAt } from '../parts/useAttempt'
 
 const props = defineProps<{ roles: Role[]; foods: FoodBook; system: System; serves: number }>()
 const lines = defineModel<RecipeLine[]>({ required: true })
@@ -83,6 +84,7 @@ function addPrinted(): void {
     printedFault.value = `The line ${e instanceof Error ? e.message : String(e)}.`
   }
 }
+const at = useFaultAt()
 /** A food that Lea does not know, being said what it is. */
 const settling = ref<{ food: string; name: string } | null>(null)
 const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.id === id)
@@ -103,6 +105,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           <input
             class="field mt-1 font-normal"
             list="food-names"
+            v-bind="at(`lines[${i}].food`)"
             :value="line.food ? foods.of(line.food).name : ''"
             @change="setFood(line, ($event.target as HTMLInputElement).value)"
           />
@@ -122,7 +125,8 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           >Amount<input
             class="field mt-1 font-normal"
             :value="amountInField(line, serves)"
-            :aria-invalid="faults[line.id] ? 'true' : undefined"
+            v-bind="at(`lines[${i}].amount`)"
+            :aria-invalid="faults[line.id] || at(`lines[${i}].amount`)['aria-invalid'] ? 'true' : undefined"
             @change="setAmount(line, ($event.target as HTMLInputElement).value)"
           /><span v-if="faults[line.id]" role="alert" class="font-semibold text-paprika">{{
             faults[line.id]

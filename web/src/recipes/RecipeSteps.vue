@@ -3,9 +3,11 @@
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
 import StepRows from './StepRows.vue'
+import { useFaultAt } from '../parts/useAttempt'
 import StepTiming from './StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
+const at = useFaultAt()
 const steps = defineModel<RecipeStep[]>({ required: true })
 const PICTURES = [
   'soap',
@@ -93,6 +95,7 @@ const remove = (step: RecipeStep): void => {
           <label class="text-sm font-semibold"
             >Step {{ i + 1 }}, in five words<input
               v-model="step.title"
+              v-bind="at(`steps[${i}].title`)"
               class="field mt-1 font-normal"
               maxlength="60"
           /></label>

@@ -3,6 +3,7 @@ import { countText } from '@lea/core/amount'
 import { computed, ref, watch, watchEffect } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
+import { settleView } from '@lea/core/plan'
 import { MADE_UP } from '@lea/core/setting'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
@@ -48,6 +49,10 @@ const title = computed(() =>
 const view = computed(() => (typeof route.meta['title'] === 'string' ? route.meta['title'] : ''))
 watchEffect(() => {
   if (title.value) document.title = `${title.value}: ${view.value} · Lea`
+})
+const toFix = computed(() => {
+  const view = session.plan && settleView(session.plan, session.stored?.state !== 'planned')
+  return view && view.mustFix.length > 0 ? view.title : ''
 })
 const noRecipe = computed(
   () =>
@@ -126,6 +131,13 @@ async function cook(): Promise<void> {
           </button>
         </nav>
       </div>
+      <!-- On a small screen what must be fixed stands below the view. -->
+      <a
+        v-if="toFix"
+        href="#settle-title"
+        class="mb-2 block border-l-4 border-paprika py-1 pl-3 font-semibold text-paprika underline lg:hidden"
+        >{{ toFix }}</a
+      >
       <Notice v-if="refusal" tone="fault" class="mb-3">{{ refusal }}</Notice>
       <MadeUp v-if="session.madeUp" />
       <Conflicts />

@@ -83,7 +83,7 @@ function setOwnRules(text: string): void {
         >
         <label class="font-semibold"
           >Talk<select v-model="draft.talk" class="field mt-1 font-normal">
-            <option :value="undefined">as the age has it: comment under three, ask later</option>
+            <option :value="undefined">by age: comment under three, ask from three</option>
             <option value="ask">ask more</option>
             <option value="comment">comment more</option>
           </select></label

@@ -75,7 +75,7 @@ const usualText = computed(() => {
   <section aria-label="Ages of techniques">
     <p class="mb-2 text-sm text-soft">
       Lea’s ages are planning figures (common practice, from memory); you know your children. Heat never comes
-      sooner than in the catalogue; a blade that comes sooner has one child to the adult.
+      sooner than in the catalogue; for a blade that comes sooner, plan one adult for each child.
     </p>
     <ul v-if="moved.length > 0" class="mb-2">
       <li

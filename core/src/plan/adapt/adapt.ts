@@ -192,7 +192,7 @@ function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Arou
     if (touching.some(isHard)) fixes.push(read)
     else fixes.unshift(read)
   }
-  fixes.push({ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } })
+  fixes.push({ label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } })
   return fixes
 }
 

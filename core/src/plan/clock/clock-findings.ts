@@ -35,7 +35,7 @@ function late(totals: Plan['totals'], request: PlanRequest): Finding[] {
         grade: 'know',
         subject: { tool: 'clock' },
         touches: [],
-        says: `It fits with ${minutes(-by)} to spare; ${needed} are usual: ${tightWords(totals)}.`,
+        says: `Only ${minutes(-by)} to spare; plan for ${needed}: ${tightWords(totals)}.`,
         because: 'A tenth of the time at the table goes to what is slower than planned.',
         source: 'common practice, from memory',
         fixes: [sooner(short)],

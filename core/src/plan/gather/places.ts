@@ -31,7 +31,7 @@ export function missingPlaces(draft: Clocked, { kit }: PlanRequest): Finding[] {
         source: instead.length > 0 ? `the Cupboard; ${HEAT_PLACES_SOURCE}` : 'the Cupboard',
         fixes: [
           ...instead,
-          { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+          { label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } },
         ],
         dependsOn: [place, kit.equipment],
       }),

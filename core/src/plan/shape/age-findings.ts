@@ -98,7 +98,7 @@ function commonFixes(line: AdaptedLine, { recipe }: Adapted): Fix[] {
           },
         ]
       : []),
-    { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+    { label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } },
   ]
 }
 
@@ -196,7 +196,7 @@ function solidsFindings({ people }: Adapted): Finding[] {
         fixes: [
           {
             label: 'Only looks on: an adult sees to it',
-            cost: 'stays in the record',
+            cost: 'kept in the record',
             action: { do: 'reason' },
           },
         ],

@@ -2,7 +2,7 @@
  * Free choice: what each child may be offered, by its card and its age, how many at once, and what it is reckoned to take. A form that is too
  * early for one stands for the others, out of its reach.
  */
-import { countText } from '../../amount/show'
+import { andList, countText } from '../../amount/show'
 import { choicesAt } from '../../craft/choices'
 import { foodName } from '../../food/foods'
 import { choiceStep, ownChoices } from '../../recipe/own-choices'
@@ -39,7 +39,7 @@ export function withAgeOffers(
     return {
       ...f,
       grade: 'adult',
-      says: `${f.says} Not offered to ${listed(whom.map(nameToken))}: keep it out of reach.`,
+      says: `${f.says} Not offered to ${andList(whom.map(nameToken))}: keep it out of reach.`,
       cause: digest([f.cause, 'passed', whom]),
     }
   })
@@ -129,10 +129,10 @@ export function choiceNotes(choices: readonly PlanChoice[]): WatchNote[] {
     const most = Math.max(0, ...c.offers.map((o) => o.atOnce))
     const fewer = c.offers.filter((o) => o.atOnce < most)
     const says = [
-      `Free choice, ${c.what}: ${listed(c.lines.map((l) => l.name))}. ${most < c.lines.length ? `Hold up ${most} at once` : 'Hold up all'}; each takes ${c.take === 1 ? 'one' : `up to ${c.take}`}, or none.`,
+      `Free choice, ${c.what}: ${andList(c.lines.map((l) => l.name))}. ${most < c.lines.length ? `Hold up ${most} at once` : 'Hold up all'}; each takes ${c.take === 1 ? 'one' : `up to ${c.take}`}, or none.`,
       ...(fewer.length > 0
         ? [
-            `Fewer at once, ${Math.min(...fewer.map((o) => o.atOnce))}, for ${listed(fewer.map((o) => nameToken(o.child)))}.`,
+            `Fewer at once, ${Math.min(...fewer.map((o) => o.atOnce))}, for ${andList(fewer.map((o) => nameToken(o.child)))}.`,
           ]
         : []),
     ]
@@ -172,7 +172,7 @@ export function choiceFindings(choices: readonly PlanChoice[]): Finding[] {
               dependsOn: who.map((o) => [o.child, o.lines, o.not]),
             }),
           ]
-    const names = (who: readonly ChoiceOffer[]): string => listed(who.map((o) => nameToken(o.child)))
+    const names = (who: readonly ChoiceOffer[]): string => andList(who.map((o) => nameToken(o.child)))
     return [
       ...say(
         without,
@@ -187,6 +187,3 @@ export function choiceFindings(choices: readonly PlanChoice[]): Finding[] {
     ]
   })
 }
-
-export const listed = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`

@@ -93,7 +93,7 @@ function tableNotes({ people, checks, lines, foods }: Omit<Adapted, 'swapSet'>):
   for (const [child, things] of near)
     notes.push({
       when: 'table',
-      says: `${nameToken(child)} sits at an end with an adult in reach: ${[...things].join(', ')} on the table. Own tools; no sharing of food, cups or spoons; soap and water before and after.`,
+      says: `Seat ${nameToken(child)} at an end with an adult in reach: ${[...things].join(', ')} on the table. Own tools; no sharing of food, cups or spoons; soap and water before and after.`,
       source: 'DfE; FSA; common practice, from memory',
     })
   return notes

@@ -71,7 +71,7 @@ export function rawFindings(draft: Adapted, { rules }: PlanRequest): Finding[] {
           : 'FSA; CDC; FDA, from memory',
       fixes: stamped
         ? [{ label: 'The eggs carry the stamp', cost: 'asked again at the table', action: { do: 'stand' } }]
-        : [{ label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } }],
+        : [{ label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } }],
       dependsOn: [kind, lines.map((l) => l.food), nationOf(rules).id, draft.people.map((p) => p.id)],
     })
   })
@@ -115,7 +115,7 @@ export function oilFindings({ recipe, people }: Adapted): Finding[] {
       because: 'Hot oil spills, spits and burns; nobody can watch both it and children.',
       source: 'RoSPA; fire services; common practice, from memory',
       fixes: [
-        { label: 'The children are in another room', cost: 'stays in the record', action: { do: 'reason' } },
+        { label: 'The children are in another room', cost: 'kept in the record', action: { do: 'reason' } },
       ],
       dependsOn: [step.id, people.map((p) => p.id)],
     }),

@@ -99,9 +99,7 @@ function objectFindings(draft: Adapted): Finding[] {
         says: `${thing}: ${under.map((p) => `${nameToken(p.id)} is ${ageText(p.age)}`).join(', ')}. ${advice.do}`,
         because: advice.because,
         source: advice.source,
-        fixes: [
-          { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
-        ],
+        fixes: [{ label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } }],
         dependsOn: [thing, advice.result, under.map((p) => p.id)],
       }),
     ]
@@ -160,7 +158,7 @@ function ratioFindings(draft: Adapted, { adults, rules }: PlanRequest): Finding[
       source: rules.ratios?.length ? 'the rule of this setting' : ratioSource(rules),
       fixes: [
         { label: 'Choose another adult', cost: `${needed - have} more`, action: { do: 'add-adult' } },
-        { label: 'Go on, with a written reason', cost: 'stays in the record', action: { do: 'reason' } },
+        { label: 'Go on, and write why', cost: 'kept in the record', action: { do: 'reason' } },
       ],
       dependsOn: [have, needed, draft.people.map((p) => p.id)],
     }),

@@ -4,7 +4,7 @@ import type { RecipeStep, StepVariant } from '../../recipe/recipe'
 import type { Adapted, DraftChild } from '../model/draft'
 import { nameToken } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
-import { listed } from './free-choice'
+import { andList } from '../../amount/show'
 
 const isOf = (v: StepVariant, p: DraftChild): boolean =>
   (v.from == null || p.age >= v.from) && (v.below == null || p.age < v.below)
@@ -21,7 +21,7 @@ export function variantNotes({ recipe, people }: Pick<Adapted, 'recipe' | 'peopl
               step: step.id,
               grade: 'know',
               about: WORK,
-              says: `${variantAges(v)} (${listed(whom.map((p) => nameToken(p.id)))}): ${v.says}`,
+              says: `${variantAges(v)} (${andList(whom.map((p) => nameToken(p.id)))}): ${v.says}`,
               source: 'the recipe',
             },
           ]

@@ -3,6 +3,7 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
+import { andList } from '../../amount/show'
 import { unitOf } from '../../amount/units'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
@@ -16,7 +17,7 @@ import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
 import { withShowings } from './showings'
 import { standingOver } from './standing-over'
-import { HAZARD_WORD, watchNotes } from './watch-notes'
+import { HAZARD_WORD, adultsDo, watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
 import { meetsInHand, takersOf, type PlanChoice } from '../model/choice'
 import { setStations } from './stations'
@@ -267,7 +268,7 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
           subject: { step: step.id },
           touches: [],
           says: covered
-            ? `${step.title}: ${adults.map(nameToken).join(' and ')} ${ones.every((t) => t.mode === 'ADULT') ? (adults.length === 1 ? 'does this' : 'do this') : 'beside'}, nothing else meanwhile.`
+            ? `${step.title}: ${andList(adults.map(nameToken))} ${adultsDo(ones, adults.length)}.`
             : `${step.title}: no adult here leads ${HAZARD_WORD[hazard]}.`,
           because:
             hazard === 'heat'
@@ -279,8 +280,8 @@ function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanR
             : [
                 { label: 'Choose another adult', cost: 'one who leads it', action: { do: 'add-adult' } },
                 {
-                  label: 'Go on, with a written reason',
-                  cost: 'stays in the record',
+                  label: 'Go on, and write why',
+                  cost: 'kept in the record',
                   action: { do: 'reason' },
                 },
               ],

@@ -18,6 +18,14 @@ export const watchNotes = (tasks: readonly Task[]): WatchNote[] => [
   ...placeNotes(tasks),
 ]
 
+/** What one or more adults do at heat or blades, after their names. */
+export function adultsDo(tasks: readonly Pick<Task, 'mode'>[], adults: number): string {
+  const many = adults !== 1
+  return tasks.every((t) => t.mode === 'ADULT')
+    ? `${many ? 'do' : 'does'} this, and nothing else meanwhile`
+    : `${many ? 'stay' : 'stays'} beside the children and ${many ? 'do' : 'does'} nothing else`
+}
+
 export const HAZARD_WORD = { heat: 'heat', blade: 'blades' } as const
 
 function hazardNotes(tasks: readonly Task[]): WatchNote[] {

@@ -188,7 +188,7 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
   const before = new Set(draft.people.map((p) => p.turnsOverShare ?? 0))
   const overWeeks =
     before.size > 1 && Math.max(...all) > Math.min(...all)
-      ? ' Where it does not come out even, the one more goes to who had fewer in the last sessions, as far as the jobs allow.'
+      ? ' Extra turns go to children who had fewer last time, as far as the jobs allow.'
       : ''
   const short = [...total].filter(([, n]) => n < most - 1).map(([id]) => id)
   const reasons = short.map((id) => {
@@ -211,8 +211,7 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
             ? `Turns and own jobs together come out even: ${span(all)} for every child. Who sits out of one job has a turn more in another.`
             : `Turns run from ${least} to ${most}. ${reasons.join('. ')}.`
       }${overWeeks}`,
-      because:
-        'Turns are dealt by an exact flow, with what each child does alone counted in: no other dealing is more equal.',
+      because: 'No fairer dealing is possible: what each child does alone is counted in.',
       source: 'computed',
       fixes: [],
       dependsOn: [...total, ...(overWeeks ? draft.people.map((p) => [p.id, p.turnsOverShare ?? 0]) : [])],

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Lines down, children with a concern across; only cells that say something speak; one change for all; packets; the hygiene plan. */
-import { countText } from '@lea/core/amount'
+import { countText, lowered } from '@lea/core/amount'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { MEETING_WORDS, concernName } from '@lea/core/food'
@@ -181,8 +181,7 @@ const text = ref('')
       </button>
       <p v-if="ownBowl" class="flex w-full flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-2">
         <span class="min-w-0 flex-1"
-          ><strong>Or: {{ session.say(ownBowl.label).toLowerCase().replace('own', 'an own') }}.</strong>
-          {{ ownBowl.cost }}.</span
+          ><strong>Or an {{ lowered(session.say(ownBowl.label)) }}.</strong> {{ ownBowl.cost }}.</span
         >
         <button type="button" class="btn" @click="session.choose(ownBowl.decision)">Set it apart</button>
       </p>

@@ -60,7 +60,7 @@ const print = (): void => window.print()
     <details v-if="!session.madeUp" class="no-print text-sm text-soft">
       <summary class="min-h-6 cursor-pointer py-0.5">For technicians</summary>
       <a class="underline" :href="`/api/sessions/${session.plan.session}/request`" download
-        >Save the request of this plan</a
+        >This plan for technicians</a
       >
       (JSON, without names, for <code>./lea calc plan</code>)
     </details>

@@ -31,7 +31,7 @@ const BUTTONS: { what: What | 'came'; label: string; picture: Component }[] = [
   { what: 'away', label: 'adult away', picture: DoorOpen },
   { what: 'broken', label: 'a measure is lost', picture: Hammer },
   { what: 'short', label: 'we ran short', picture: PackageOpen },
-  { what: 'shorter', label: 'shorten the rest', picture: Scissors },
+  { what: 'shorter', label: 'make it shorter', picture: Scissors },
 ]
 const ASKS: Record<What, string> = {
   left: 'Who left?',
@@ -39,7 +39,7 @@ const ASKS: Record<What, string> = {
   away: 'Who is called away?',
   broken: 'Which measure is lost or broken?',
   short: 'What is there too little of?',
-  shorter: 'What would shorten the rest',
+  shorter: 'What would make it shorter',
 }
 const done = (): string[] => Object.keys(table.state.turns)
 /** What there is too little of, while it is asked how many scoops there is enough for. */
