@@ -158,7 +158,7 @@ export async function settleAtTable(page: Page, reason: string): Promise<void> {
   for (let n = await left.count(); n > 0; n--) {
     await left
       .first()
-      .getByRole('button', { name: /written reason/ })
+      .getByRole('button', { name: /write why/ })
       .click()
     await dialog.getByLabel('Reason').fill(reason)
     await dialog.getByRole('button', { name: 'Sign and go on' }).click()
@@ -189,7 +189,7 @@ export async function settleAll(page: Page, first: string, second: string): Prom
       await more.click()
     const changes = stop
       .getByRole('button')
-      .filter({ hasNotText: /No good swap|written reason|Read the packet|Own bowl/ })
+      .filter({ hasNotText: /No good swap|write why|Read the packet|Own bowl/ })
     const read = stop.getByRole('button', { name: /Read the packet/ })
     const dialog = page.getByRole('dialog')
     const listed = /\blists\b|\bis not\b/.test((await stop.textContent()) ?? '')
@@ -201,7 +201,7 @@ export async function settleAll(page: Page, first: string, second: string): Prom
       await dialog.getByRole('button', { name: 'We read it today' }).click()
       await expect(dialog).toHaveCount(0)
     } else {
-      await stop.getByRole('button', { name: /written reason/ }).click()
+      await stop.getByRole('button', { name: /write why/ }).click()
       await dialog.getByLabel('Reason').fill('Agreed with the family this morning; an own portion.')
       await dialog.getByRole('button', { name: 'Sign and go on' }).click()
     }

@@ -168,7 +168,7 @@ test('a measure is lost at the table: the rest is made with the others; the rest
   await sheet.getByRole('button', { name: 'Do this' }).click()
   await expect(page.getByText(/with the ½ cup/)).toHaveCount(0)
   await page.getByRole('button', { name: 'Something changed' }).click()
-  await sheet.getByRole('button', { name: 'shorten the rest' }).click()
+  await sheet.getByRole('button', { name: 'make it shorter' }).click()
   await expect(sheet.getByText(/The rest could be shorter|Nothing that Lea can try/)).toBeVisible()
 })
 
