@@ -1,4 +1,4 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces` in the browser, `drawn RECIPES`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces` and `tasks` in the browser, `drawn RECIPES`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 # Every property of core and web with other draws than the tests have: a seed for each round, said so that it can be drawn again.
 draw_properties() {
   local round seed code=0
@@ -38,11 +38,11 @@ run_bench() {
       pg_load_demo "$base"
       export LEA_DEMO_DATABASE LEA_OFFLINE_MINUTES="${2:-30}"
       cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list offline -g 'begins without a network|three hundred taps'
-    elif [ "${1:-}" = faces ]; then
+    elif [ "${1:-}" = faces ] || [ "${1:-}" = tasks ]; then
       need_chromium
       pg_load_demo "$base"
       export LEA_DEMO_DATABASE LEA_FACES=1
-      cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=line faces
+      cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=line "$1"
     elif [ "${1:-}" = requests ]; then
       [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "requests must be a whole number from 1 to 999999"
       pg_load_demo "$base"

@@ -1,5 +1,7 @@
 /** Rotation, rules of the house and changes at the table, as they cross the server's door. */
+import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { must } from '@lea/core/amount'
 import { type HouseRules, type Kit, type Plan, stillToMeasure } from '@lea/core/plan'
 import type { StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
@@ -172,6 +174,34 @@ describe('at the table', () => {
     expect((await petra.send('POST', path, { kind: 'broken', measure: 'a-bucket', done: [] })).status).toBe(
       409,
     )
+  })
+  it('a child that has done something leaves: what it did stays, and every later change still works', async () => {
+    const session = (await sessions()).find((s) => s.state === 'cooking') as StoredSession
+    const path = `/api/sessions/${session.id}/mend`
+    const { plan } = (await petra.get(`/api/sessions/${session.id}`)).body as { plan: Plan }
+    const first = must(plan.turns[0], 'a turn')
+    const body = { turn: first.id, child: first.child }
+    const event = {
+      id: randomUUID(),
+      device: 't',
+      lamport: 1,
+      at: '2026-11-26T10:20:00.000Z',
+      kind: 'turn',
+      body,
+    }
+    const tapped = await petra.send('POST', `/api/sessions/${session.id}/events`, { events: [event] })
+    expect(tapped.status, JSON.stringify(tapped.body)).toBe(200)
+    const left = await petra.send('POST', path, { kind: 'left', child: first.child, done: [] })
+    expect(left.status, JSON.stringify(left.body)).toBe(200)
+    expect((left.body.plan as Plan).turns.find((t) => t.id === first.id)?.child).toBe(first.child)
+    const step = must(plan.tasks[0], 'a task').step
+    for (const change of [
+      { kind: 'late', step, minutes: 5 },
+      { kind: 'left', child: plan.children.find((c) => c.id !== first.child)?.id, done: [] },
+    ]) {
+      const { status, body } = await petra.send('POST', path, change)
+      expect(status, JSON.stringify(body)).toBe(200)
+    }
   })
   it('a food that ran short is shared out evenly from here; more than is to come is refused in words', async () => {
     const session = (await sessions()).find((s) => s.state === 'cooking') as StoredSession

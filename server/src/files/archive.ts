@@ -37,7 +37,7 @@ import {
   rulesSchema,
   sessionSchema,
 } from '@lea/core/schema'
-import type { TableEvent } from '@lea/core/session'
+import { type TableEvent, replay } from '@lea/core/session'
 import type { SessionInputs, StoredAdult, StoredChild, StoredSession } from '@lea/core/setting'
 import { Fault } from '../fault'
 
@@ -115,7 +115,7 @@ export function unpackArchive(bytes: Uint8Array, today: string): Archive {
         ...s,
         plan,
         request,
-        state: s.state === 'cooking' && !holds(plan, request) ? 'finished' : s.state,
+        state: s.state === 'cooking' && !holds(plan, request, s.events) ? 'finished' : s.state,
       }
     }),
   }
@@ -133,11 +133,13 @@ function requestOrNone(value: unknown): PlanRequest | null {
  * A table that is at work is at work by a plan that may stand: nobody has a turn that is not theirs, and no stop is open. One of which that
  * cannot be seen comes in as over; whoever opens it again does so by name and with a reason.
  */
-const holds = (plan: Plan | null, request: PlanRequest | null): boolean =>
-  plan !== null &&
-  request !== null &&
-  openStops(plan).length === 0 &&
-  handBreaches(plan, request).length === 0
+function holds(plan: Plan | null, request: PlanRequest | null, events: TableEvent[]): boolean {
+  if (plan === null || request === null || openStops(plan).length > 0) return false
+  // Of a child that has left: what its own taps say it did.
+  const { turns } = replay(events)
+  const done = plan.turns.filter((t) => turns[t.id]?.child === t.child).map((t) => t.id)
+  return handBreaches(plan, request, new Set(done)).length === 0
+}
 
 function unzipped(bytes: Uint8Array): Record<string, string> {
   let sum = 0

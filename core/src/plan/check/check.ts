@@ -38,8 +38,13 @@ export function breaches(plan: Plan, request: PlanRequest): string[] {
 /**
  * Every turn of a child who must not have it, in words: too young, barred by a card or a plan, or an adult's. For plans that were changed
  * while cooking, whose clock is no longer that of the request.
+ * @param done turns that have happened: one of a child that has left since stays in the plan, and is no breach
  */
-export function handBreaches(plan: Plan, request: PlanRequest): string[] {
+export function handBreaches(
+  plan: Plan,
+  request: PlanRequest,
+  done: ReadonlySet<string> = new Set(),
+): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
@@ -47,7 +52,9 @@ export function handBreaches(plan: Plan, request: PlanRequest): string[] {
   const states = new Map(plan.bowls.map((b) => [b.id, statesOf(recipe, stateLines(b.lines, foods))]))
   // Of one child in one task the same holds for each of its turns.
   const asked = new Map<string, string[] | null>()
+  const here = new Set(request.children.map((c) => c.id))
   return plan.turns.flatMap((turn) => {
+    if (done.has(turn.id) && !here.has(turn.child) && tasks.has(turn.task)) return []
     const key = `${turn.task} ${turn.child}`
     const found = asked.get(key)
     const says = found === undefined ? ofTurn(turn) : found

@@ -8,6 +8,7 @@ import type { PlanRequest } from '../../../src/plan/model/request'
 import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { breaches } from '../../../src/plan/check/check'
 import { child, recipeOf, request } from '../../group'
+import { handBreaches } from '../../../src/plan/check/check'
 import { childLeaves } from '../../../src/plan/live/child-leaves'
 import { adultAway } from '../../../src/plan/live/adult-away'
 import { runsLate } from '../../../src/plan/live/runs-late'
@@ -46,6 +47,10 @@ describe('a child leaves', () => {
           expect(after.totals.endsAt).toBe(plan.totals.endsAt)
           expect(after.turns.filter((t) => t.child === gone && !done.has(t.id))).toEqual([])
           expect(after.children.map((c) => c.id)).not.toContain(gone)
+          // What it did stays, and stands in the way of nothing; what nobody did of one who is not here would.
+          expect(handBreaches(after, withoutChild(r, gone), done)).toEqual([])
+          const did = after.turns.filter((t) => t.child === gone)
+          expect(handBreaches(after, withoutChild(r, gone))).toHaveLength(did.length)
           const broken = breaches(
             { ...after, turns: after.turns.filter((t) => !done.has(t.id) || t.child !== gone) },
             withoutChild(r, gone),

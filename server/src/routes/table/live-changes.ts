@@ -34,12 +34,13 @@ export function mendRoutes({ pool }: AppContext): Router {
       const session = await cooking(db, req)
       const plan = await store.frozenPlan(db, session.id)
       if (!plan) throw notFound('the plan of this session')
-      const mended = await mend(db, session, plan, change)
+      const done = await doneTurns(db, session, change)
+      const mended = await mend(db, session, plan, change, done)
       if ('refused' in mended) throw new Fault(409, mended.refused, 'change')
       await keepWho(db, personOf(req).settingId, session, change)
       const after = must(await store.getSession(db, session.id), 'a session under its lock')
       const request = await requestInForce(db, after)
-      const broken = handBreaches(mended.plan, request)
+      const broken = handBreaches(mended.plan, request, done)
       if (broken.length > 0)
         throw new Fault(
           409,
@@ -70,13 +71,22 @@ async function cooking(db: Db, req: Request): Promise<StoredSession> {
   return session
 }
 
-async function mend(db: Db, session: StoredSession, plan: Plan, change: MendInput): Promise<LiveChange> {
+/** Turns that have happened: what the device knows to be done counts, also where it has not been sent yet. */
+async function doneTurns(db: Db, session: StoredSession, change: MendInput): Promise<Set<string>> {
+  const { events } = await store.listEvents(db, session.id)
+  return new Set([...Object.keys(replay(events).turns), ...('done' in change ? change.done : [])])
+}
+
+async function mend(
+  db: Db,
+  session: StoredSession,
+  plan: Plan,
+  change: MendInput,
+  done: ReadonlySet<string>,
+): Promise<LiveChange> {
   if (change.kind === 'late') return runsLate(plan, change.step, change.minutes)
   if (change.kind === 'away')
     return adultAway(plan, await requestInForce(db, session), change.adult, change.step)
-  // What the device knows to be done counts, also where it has not been sent yet.
-  const { events } = await store.listEvents(db, session.id)
-  const done = new Set([...Object.keys(replay(events).turns), ...change.done])
   if (change.kind === 'left') {
     const ahead = new Map((await listChildren(db)).map((c) => [c.id, c.progress?.turnsOverShare ?? 0]))
     return childLeaves(plan, done, change.child, ahead)
