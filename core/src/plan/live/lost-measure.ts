@@ -2,6 +2,7 @@
  * A measure breaks or is lost at the table: what is still to be scooped with it is made with those that are left, exactly; what is
  * in the bowl stays, and so do all other jobs.
  */
+import { capitalised } from '../../amount/letter-case'
 import { must } from '../../amount/must'
 import { rebuildPlan } from './live-changes'
 import { bestWay, decompositions } from '../../amount/decompose'
@@ -39,14 +40,16 @@ export function measureBreaks(
     if (open.length === 0 || task.measured?.by !== 'scoop') continue
     if (task.portion)
       return {
-        refused: `${task.name}: each child measures its own with the ${broken.name}, and no other way is worked out while cooking. Borrow one of that size, or fill to the same height by eye.`,
+        refused: `${capitalised(task.name)}: each child measures its own with the ${broken.name}, and no other way is worked out while cooking. Borrow one of that size, or fill to the same height by eye.`,
       }
     const parts = instead(broken, open.length, box, plan, request.rules.maxScoops)
     const name = plan.bowls.find((b) => b.id === task.bowl)?.lines.find((l) => l.id === task.uses[0])?.name
     if (!parts) {
       const rest = amountText(ratio(broken.size).mul(open.length), broken.unit)
       return {
-        refused: `${name ?? task.name}: ${rest} is still to come, and no measure that is left makes it. Weigh it, or borrow one.`,
+        refused: capitalised(
+          `${name ?? task.name}: ${rest} is still to come, and no measure that is left makes it. Weigh it, or borrow one.`,
+        ),
       }
     }
     next = withParts(next, task, open, parts, done)
