@@ -32,7 +32,7 @@ export default defineConfig({
         // The page that installs it is served by it at once; a newer one still waits.
         clientsClaim: true,
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//, /^\/healthz/, /^\/recipe\.schema\.json/],
+        navigateFallbackDenylist: [/^\/api\//, /^\/(livez|readyz|healthz)/, /^\/recipe\.schema\.json/],
       },
     }),
     // The server hands out what is compressed here.

@@ -38,13 +38,14 @@ import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
 import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
-import { SERVER_VERSION } from './version'
+import { healthRoutes } from './routes/health'
 import { signInStore } from './sign-in-store'
 
 export function makeApp(context: AppContext): Express {
   const app = express()
   app.disable('x-powered-by')
   if (context.https) app.set('trust proxy', 1)
+  app.use(context.stopping.watch)
   app.use(
     pinoHttp({
       logger: context.log,
@@ -80,10 +81,7 @@ export function makeApp(context: AppContext): Express {
       originAgentCluster: context.https,
     }),
   )
-  app.get('/healthz', async (_req, res) => {
-    await context.pool.query('select 1')
-    res.json({ ok: true, version: SERVER_VERSION })
-  })
+  app.use(healthRoutes(context))
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())
   })

@@ -4,6 +4,7 @@ import type { Devices } from './devices/devices'
 import type { MailOutbox } from './devices/mail-outbox'
 import type { TableFeed } from './live/table-feed'
 import type { WorkerPools } from './plan/pool'
+import type { Stopping } from './stopping'
 
 /** What the routes are given: the database, the plan thread and the settings of this server. */
 export interface AppContext {
@@ -15,6 +16,8 @@ export interface AppContext {
   devices: Devices
   /** The mail stand-in. */
   post: MailOutbox
+  /** Whether it is told to stop, and who still waits. */
+  stopping: Stopping
   log: Logger
   cookieSecret: string
   /** Failed sign-ins from one address in a quarter of an hour. */

@@ -7,7 +7,7 @@ import { makeApp } from './app'
 import { openPool } from './db/pool'
 import { migrate } from './db/migrate'
 import { sweepAll } from './db/keeping'
-import { anySetting } from './db/settings'
+import { anyDemo, anySetting } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
 import { openDevices } from './devices/devices'
@@ -15,6 +15,8 @@ import { openMailOutbox } from './devices/mail-outbox'
 import { openTableFeed } from './live/table-feed'
 import { startPools } from './plan/pool'
 import { today } from './clock'
+import { openStopping } from './stopping'
+import { hostFault, isLoopback } from './who-is-served'
 
 const KEEP_ALIVE_MS = 65_000
 const DAY_MS = 24 * 3600 * 1000
@@ -71,6 +73,14 @@ async function main(): Promise<void> {
     await pool.end()
     return
   }
+  const host = env('HOST') || '127.0.0.1'
+  const fault = hostFault({
+    host,
+    https: env('LEA_HTTPS') === '1',
+    plain: env('LEA_PLAIN_HTTP') === '1',
+    demo: !isLoopback(host) && (await anyDemo(pool)),
+  })
+  if (fault) fail(fault)
   const plans = startPools({
     compile: new URL('./compile-worker.js', import.meta.url),
     pdf: new URL('./pdf-worker.js', import.meta.url),
@@ -80,7 +90,9 @@ async function main(): Promise<void> {
   )
   const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
   const post = openMailOutbox(env('LEA_OUTBOX') || '.lea/outbox')
+  const stopping = openStopping()
   const app = makeApp({
+    stopping,
     devices,
     post,
     pool,
@@ -95,7 +107,6 @@ async function main(): Promise<void> {
   const server = createServer(app)
   // Longer than proxies keep an idle connection: else a request meets one that is just being closed.
   server.keepAliveTimeout = KEEP_ALIVE_MS
-  const host = env('HOST') || '127.0.0.1'
   const port = await listen(server, host, Number(env('PORT') || 4680), env('PORT') !== '')
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`
   if (env('LEA_ADDRESS_FILE')) writeFileSync(env('LEA_ADDRESS_FILE'), address)
@@ -112,17 +123,14 @@ async function main(): Promise<void> {
   }
   sweep()
   const nightly = setInterval(sweep, DAY_MS)
-  const stop = (): void => {
+  const stop = async (): Promise<void> => {
     clearInterval(nightly)
-    server.close(() => {
-      void Promise.all([pool.end(), plans.close(), live.close(), devices.close()]).then(() => process.exit(0))
-    })
-    server.closeIdleConnections()
-    // Streams of tables never end by themselves.
-    setTimeout(() => server.closeAllConnections(), 1000).unref()
+    await stopping.end(server)
+    await Promise.all([pool.end(), plans.close(), live.close(), devices.close()])
+    process.exit(0)
   }
-  process.once('SIGINT', stop)
-  process.once('SIGTERM', stop)
+  process.once('SIGINT', () => void stop())
+  process.once('SIGTERM', () => void stop())
 }
 
 await main()

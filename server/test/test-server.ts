@@ -10,6 +10,7 @@ import pg from 'pg'
 import { type StoredSession, changesBetween } from '@lea/core/setting'
 import pino from 'pino'
 import { makeApp } from '../src/app'
+import { openStopping } from '../src/stopping'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
 import { openDevices } from '../src/devices/devices'
@@ -54,7 +55,9 @@ async function serve(appUrl: string, signInsAllowed: number) {
   })
   const devices = await openDevices({ scale: '', probe: '' })
   const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
+  const stopping = openStopping()
   const app = makeApp({
+    stopping,
     devices,
     post: openMailOutbox(outbox),
     pool,
@@ -73,6 +76,8 @@ async function serve(appUrl: string, signInsAllowed: number) {
   return {
     pool,
     plans,
+    stopping,
+    stop: () => stopping.end(server),
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     async close() {
       server.closeAllConnections()
@@ -81,7 +86,8 @@ async function serve(appUrl: string, signInsAllowed: number) {
       await live.close()
       await devices.close()
       rmSync(outbox, { recursive: true, force: true })
-      await pool.end()
+      // Some tests have ended it themselves.
+      if (!pool.ending) await pool.end()
     },
   }
 }

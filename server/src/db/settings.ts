@@ -17,11 +17,24 @@ import { listMade } from './recipe-history'
 import { listWords } from './own-words'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
+import { inSetting } from './pool'
 
 /** Asked before anybody is signed in: is there a setting at all? */
 export async function anySetting(pool: Pool): Promise<boolean> {
   const { rows } = await pool.query<{ any_setting: boolean }>('select any_setting()')
   return rows[0]?.any_setting === true
+}
+
+/** Whether one of them is of the demo, whose sign-ins are known to all. */
+export async function anyDemo(pool: Pool): Promise<boolean> {
+  const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
+  for (const { setting_id } of rows) {
+    const demo = await inSetting(pool, setting_id, (db) =>
+      db.query<{ demo: boolean }>('select demo from settings'),
+    )
+    if (demo.rows[0]?.demo) return true
+  }
+  return false
 }
 
 export async function createSetting(

@@ -1,0 +1,65 @@
+/** A server that is told to stop: who is waiting for an answer gets it, streams end at once, and whoever asks is told that no more is taken. */
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { StoredSession } from '@lea/core/setting'
+import { DEMO_PASSWORD } from '../src/demo/people'
+import { openTestServer, type TestServer, type Visitor } from './test-server'
+
+let house: TestServer
+let one: Awaited<ReturnType<TestServer['second']>>
+let petra: Visitor
+let session: StoredSession
+beforeAll(async () => {
+  house = await openTestServer({ demo: true })
+  one = await house.second()
+  petra = one.visitor()
+  await petra.signIn('petra', DEMO_PASSWORD)
+  const all = (await petra.get('/api/sessions')).body as StoredSession[]
+  session = all.find((s) => s.state === 'planned') as StoredSession
+})
+afterAll(() => house.close())
+
+describe('a server that serves', () => {
+  it('lives, and is ready', async () => {
+    expect(await one.visitor().get('/livez')).toMatchObject({ status: 200, body: { ok: true } })
+    expect(await one.visitor().get('/readyz')).toMatchObject({ status: 200, body: { ok: true } })
+  })
+})
+
+describe('a server that is told to stop', () => {
+  it('answers the 44 that are under way, plans and papers among them, and ends streams at once', async () => {
+    const stream = await petra.hear(session.id)
+    const of = `/api/sessions/${session.id}`
+    const paths = [`${of}/papers/run.pdf`, `${of}/request`, '/api/recipes', '/api/children']
+    const asked = Array.from({ length: 44 }, (_, n) => petra.raw('GET', paths[n % paths.length] ?? ''))
+    // They are on the server's side before it is told.
+    await expect.poll(() => one.stopping.waiting(), { interval: 2 }).toBeGreaterThan(8)
+    const began = Date.now()
+    const stopped = one.stop()
+    await stream.over
+    const streamEnded = Date.now() - began
+    const answers = await Promise.all(asked)
+    expect(answers.map((a) => a.status)).toEqual(Array(44).fill(200))
+    expect(
+      answers.filter((_, n) => n % 4 === 0).every((a) => a.body.subarray(0, 5).toString() === '%PDF-'),
+    ).toBe(true)
+    await stopped
+    // Streams do not wait for the last paper.
+    expect(streamEnded).toBeLessThan(Date.now() - began)
+    await expect(one.visitor().get('/livez')).rejects.toThrow()
+  })
+  it('is not ready while it stops; who stays longer than it has patience for is cut', async () => {
+    const slow = await house.second()
+    slow.stopping.begin()
+    expect((await slow.visitor().get('/livez')).status).toBe(200)
+    expect(await slow.visitor().get('/readyz')).toMatchObject({ status: 503 })
+    const seen = slow.visitor()
+    expect((await seen.get('/livez')).headers.get('connection')).toBe('close')
+  })
+  it('is not ready where the database is away, and lives on', async () => {
+    const cut = await house.second()
+    await cut.pool.end()
+    expect((await cut.visitor().get('/livez')).status).toBe(200)
+    const { status, body } = await cut.visitor().get('/readyz')
+    expect([status, JSON.stringify(body)]).toEqual([503, expect.stringMatching(/database/)])
+  })
+})
