@@ -21,6 +21,25 @@ export const isOffline = (fault: unknown): boolean =>
 let wroteAt = -Infinity
 export const lastWrite = (): number => wroteAt
 
+/** Asked while the page's own code is still being read; whoever asks first gets it. */
+const early = new Map<string, Promise<Response>>()
+/** What nobody took by then may be out of date. */
+const EARLY_MS = 10_000
+export function askEarly(paths: readonly string[]): void {
+  for (const path of paths) {
+    const answer = fetch(`/api${path}`, { headers: { 'x-lea-page': PAGE_ID } })
+    // Whoever takes it hears of the fault.
+    answer.catch(() => undefined)
+    early.set(path, answer)
+  }
+  setTimeout(() => early.clear(), EARLY_MS)
+}
+function takeEarly(path: string): Promise<Response> | undefined {
+  const answer = early.get(path)
+  early.delete(path)
+  return answer
+}
+
 export async function api<T>(
   method: 'GET' | 'POST' | 'PUT' | 'DELETE',
   path: string,
@@ -31,18 +50,23 @@ export async function api<T>(
   const text = body === undefined ? undefined : JSON.stringify(body)
   let response: Response
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      headers: { 'x-lea-page': PAGE_ID, ...(body !== undefined && { 'content-type': 'application/json' }) },
-      ...(text !== undefined && { body: text }),
-      // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
-      keepalive: text !== undefined && text.length < 16_000,
-      ...(patience !== undefined && 'timeout' in AbortSignal && { signal: AbortSignal.timeout(patience) }),
-    })
+    const asked = method === 'GET' ? takeEarly(path) : undefined
+    response = await (asked ??
+      fetch(`/api${path}`, {
+        method,
+        headers: { 'x-lea-page': PAGE_ID, ...(body !== undefined && { 'content-type': 'application/json' }) },
+        ...(text !== undefined && { body: text }),
+        // A write on its way survives a reload; browsers allow that for small bodies only (64 KiB).
+        keepalive: text !== undefined && text.length < 16_000,
+        ...(patience !== undefined && 'timeout' in AbortSignal && { signal: AbortSignal.timeout(patience) }),
+      }))
   } catch {
     throw new ApiFault(0, 'the server does not answer: what you did is kept here and sent when it does')
   }
-  if (method !== 'GET') wroteAt = performance.now()
+  if (method !== 'GET') {
+    wroteAt = performance.now()
+    early.clear()
+  }
   return answerOf<T>(response)
 }
 

@@ -23,7 +23,7 @@ const AGAIN_MS = 3000
 const PATIENCE_MS = 15_000
 
 /** Another session than that, whatever its version. */
-export const isOther = (a: StoredSession, b: StoredSession | null): boolean =>
+const isOther = (a: StoredSession, b: StoredSession | null): boolean =>
   JSON.stringify({ ...a, version: 0 }) !== JSON.stringify({ ...b, version: 0 })
 
 /** What was asked for before a change was saved, and came after it: the same session as it was. It says nothing new. */
@@ -45,6 +45,8 @@ export interface Saving {
   seen: () => void
   /** A session as the server told it, with what is still on its way to it. */
   over: (session: StoredSession) => StoredSession
+  /** The same, put on the screen. @returns whether it is another one than stood there */
+  take: (session: StoredSession) => boolean
   /** Does something at the server once all that was changed before is there, or cannot be. */
   after: <T>(then: () => Promise<T>) => Promise<T>
 }
@@ -169,6 +171,11 @@ export function savingOf(
     if (unsaved.length > 0) e.preventDefault()
   })
 
+  const over = (session: StoredSession): StoredSession =>
+    withChanges(
+      session,
+      unsaved.filter((w) => w.session === session.id).map((w) => w.change),
+    ).session
   return {
     fault,
     conflicts,
@@ -179,11 +186,13 @@ export function savingOf(
       if (unsaved.length === 0) fault.value = ''
       conflicts.value = []
     },
-    over: (session) =>
-      withChanges(
-        session,
-        unsaved.filter((w) => w.session === session.id).map((w) => w.change),
-      ).session,
+    over,
+    take: (session) => {
+      const known = over(session)
+      const other = isOther(known, stored.value)
+      stored.value = known
+      return other
+    },
     after: async (then) => {
       await sendAll()
       return inLine(then)

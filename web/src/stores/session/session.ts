@@ -25,9 +25,11 @@ import { madeUpHere, saveUnlessMadeUp } from './made-up'
 import { namesOf } from './naming'
 import { offlineSession } from './offline'
 import { questions } from './questions'
-import { isOlder, isOther, savingOf } from './saving'
+import { isOlder, savingOf } from './saving'
 import { startCooking } from './start-cooking'
 import { tableActions } from './at-table'
+
+type SessionAnswer = { session: StoredSession; plan: Plan | null }
 
 /** One session: its inputs and decisions, and the plan derived from them at each change. */
 export const useSession = defineStore('session', () => {
@@ -139,13 +141,14 @@ export const useSession = defineStore('session', () => {
     }
     saving.seen()
     opening = id
-    await settingStore.load()
     if (id === MADE_UP) {
+      await settingStore.load()
       stored.value ??= madeUpHere(settingStore)
       return recompute()
     }
     try {
-      const answer = await getCached<{ session: StoredSession; plan: Plan | null }>(`/sessions/${id}`)
+      // Beside the lists, not after them.
+      const [answer] = await Promise.all([getCached<SessionAnswer>(`/sessions/${id}`), settingStore.load()])
       // Begun here, and not told yet: the table goes on from this device's plan.
       const begun = await startedOffline(id)
       // Somebody went on to another session meanwhile.
@@ -164,9 +167,7 @@ export const useSession = defineStore('session', () => {
   /** A session as the server has it now, with what is on its way to it. @returns whether it is another one than on the screen */
   async function adopt(session: StoredSession): Promise<boolean> {
     if (isOlder(session, stored.value)) return false
-    const known = saving.over(session)
-    const other = isOther(known, stored.value)
-    stored.value = known
+    const other = saving.take(session)
     if (other) await recompute()
     return other
   }
@@ -176,12 +177,10 @@ export const useSession = defineStore('session', () => {
     const id = stored.value?.id
     if (!id || madeUp.value) return
     try {
-      const answer = await api<{ session: StoredSession; plan: Plan | null }>('GET', `/sessions/${id}`)
+      const answer = await api<SessionAnswer>('GET', `/sessions/${id}`)
       if (stored.value?.id !== id || isOlder(answer.session, stored.value)) return
       void cacheAnswer(`/sessions/${id}`, answer)
-      const known = saving.over(answer.session)
-      const other = isOther(known, stored.value)
-      stored.value = known
+      const other = saving.take(answer.session)
       if (answer.plan && answer.plan.digest !== plan.value?.digest) show(answer.plan)
       await settingStore.loadChildren()
       const came = arrived.value.length > 0
