@@ -6,7 +6,7 @@ import type { Server } from 'node:http'
 import type { RequestHandler, Response } from 'express'
 
 /** What an answer may take at most: a paper of thirty children on a busy machine. */
-export const PATIENCE_MS = 20_000
+const PATIENCE_MS = 20_000
 
 /** What is on its way when the server is told to stop is still heard. */
 const STILL_HEARD_MS = 500

@@ -39,7 +39,7 @@ function listedBy(food: Food): string[] {
 }
 
 /** @param foods Lea's and the setting's own */
-export function factsOf(recipe: Recipe, foods: FoodBook): RecipeFacts {
+export function recipeFacts(recipe: Recipe, foods: FoodBook): RecipeFacts {
   const { lists, unknown } = holdsOf(recipe, foods)
   const all = recipe.lines.map((l) => foods.of(l.food))
   return {

@@ -10,7 +10,7 @@ import { meet } from '../../src/food/concerns'
 import { foodBook } from '../../src/food/own-foods'
 import { compile, openStops } from '../../src/plan/compile'
 import type { PlanChild } from '../../src/plan/model/request'
-import { COMMON_ALLERGENS, factsOf } from '../../src/recipe/facts'
+import { COMMON_ALLERGENS, recipeFacts } from '../../src/recipe/facts'
 import { fromMonths } from '../../src/recipe/features'
 import { heatsOf } from '../../src/recipe/heat'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
@@ -199,7 +199,7 @@ describe('the cheapest remedy', () => {
 describe('finding on the shelf', () => {
   const foods = foodBook()
   const found = (f: Parameters<typeof isWanted>[2]): string[] =>
-    SHIPPED_RECIPES.filter((r) => isWanted(r, factsOf(r, foods), f)).map((r) => r.id)
+    SHIPPED_RECIPES.filter((r) => isWanted(r, recipeFacts(r, foods), f)).map((r) => r.id)
   it('by words, theme, heat and technique', () => {
     expect(found({ words: 'carrot lentil' })).toEqual(['lentil-letter-soup'])
     expect(found({ theme: 'bread' })).toContain('herb-soda-bread')
@@ -213,13 +213,15 @@ describe('finding on the shelf', () => {
     expect(without).not.toContain('herb-soda-bread')
     const odd = { ...recipeOf('couscous-jars'), lines: [...recipeOf('couscous-jars').lines] }
     odd.lines = odd.lines.map((l, i) => (i === 0 ? { ...l, food: 'own:grandmothers-paste' } : l))
-    expect(isWanted(odd, factsOf(odd, foods), { without: ['peanut'] })).toBe(false)
+    expect(isWanted(odd, recipeFacts(odd, foods), { without: ['peanut'] })).toBe(false)
   })
   it('by an allergen as the foods themselves say; and where nothing is known of a recipe, nothing is said of it', () => {
     for (const r of SHIPPED_RECIPES)
       for (const a of COMMON_ALLERGENS) {
         const met = r.lines.map((l) => foods.of(l.food)).map((f) => meet(a, f))
-        expect(isWanted(r, factsOf(r, foods), { without: [a] }), `${r.id} ${a}`).toBe(!met.includes('lists'))
+        expect(isWanted(r, recipeFacts(r, foods), { without: [a] }), `${r.id} ${a}`).toBe(
+          !met.includes('lists'),
+        )
         expect(isWanted(r, undefined, { without: [a] })).toBe(false)
       }
     const bread = recipeOf('herb-soda-bread')

@@ -1,5 +1,5 @@
 /** The table of jobs by age and the knife ladder: whole, in order, and nowhere looser than the ladder of a technique. */
-import { advise } from '../../src/recipe/advice'
+import { advise } from '../../src/recipe/advice/advice'
 import { describe, expect, it } from 'vitest'
 import { AGE_BANDS, FOOD_JOBS, KNIVES, gentleJob } from '../../src/craft/jobs-by-age'
 import { TECHNIQUES } from '../../src/craft/techniques'

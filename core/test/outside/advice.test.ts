@@ -5,7 +5,7 @@
 import { describe, expect, it } from 'vitest'
 import { SHAPE_ROWS } from '../../src/food/by-age/choking'
 import { EARLY_ROWS } from '../../src/food/by-age/too-early'
-import { advise } from '../../src/recipe/advice'
+import { advise } from '../../src/recipe/advice/advice'
 
 type Case = [string, number, string, string, string, ('uk' | 'us')?]
 const H: Case[] = [

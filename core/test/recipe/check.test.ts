@@ -1,6 +1,6 @@
 /** Questions to Check: what must never be answered 'ok', what is an adult's, and what is fine; each reason stands with the row that answers. */
 import { describe, expect, it } from 'vitest'
-import { advise } from '../../src/recipe/advice'
+import { advise } from '../../src/recipe/advice/advice'
 import cases from './check.json'
 
 type Case = [number, string, string, ('uk' | 'us')?]

@@ -7,7 +7,7 @@ import {
   type Recipe,
   type RecipeFacts,
   type StillLife,
-  factsOf,
+  recipeFacts,
   stillLife,
   upgradeRecipe,
 } from '@lea/core/recipe'
@@ -151,7 +151,7 @@ export async function listShelf(db: Db): Promise<StoredRecipeRow[]> {
   return (await listRecipes(db)).map((row) => ({
     ...row,
     look: stillLife(row.recipe),
-    facts: factsOf(row.recipe, foods),
+    facts: recipeFacts(row.recipe, foods),
   }))
 }
 

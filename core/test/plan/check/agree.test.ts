@@ -7,7 +7,7 @@ import { SHIPPED_BOOK } from '../../../src/food/foods'
 import { adapt } from '../../../src/plan/adapt/adapt'
 import { begin } from '../../../src/plan/begin'
 import { ageFindings } from '../../../src/plan/shape/age-findings'
-import { advise } from '../../../src/recipe/advice'
+import { advise } from '../../../src/recipe/advice/advice'
 import type { Recipe } from '../../../src/recipe/recipe'
 import { child, request } from '../../group'
 

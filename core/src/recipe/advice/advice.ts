@@ -10,11 +10,11 @@ import {
   shapeBreach,
   shapeRow,
   type ShapeRow,
-} from '../food/by-age/choking'
-import { foodsStanding } from '../food/food-names'
-import type { Forms } from '../food/by-age/forms'
-import { hasWord, rowsNamed, type RowNamed } from '../food/by-age/named'
-import { formsSaidOf } from '../food/by-age/said-of'
+} from '../../food/by-age/choking'
+import { foodsStanding } from '../../food/food-names'
+import type { Forms } from '../../food/by-age/forms'
+import { hasWord, rowsNamed, type RowNamed } from '../../food/by-age/named'
+import { formsSaidOf } from '../../food/by-age/said-of'
 import {
   ALWAYS,
   EARLY_ROWS,
@@ -22,12 +22,12 @@ import {
   earlyUntil,
   isTooEarly,
   type EarlyRow,
-} from '../food/by-age/too-early'
+} from '../../food/by-age/too-early'
 import { adviseJobs, jobsIn, rawMeatIn, knivesIn, adviseTool } from './advice-jobs'
-import { adviseReadings } from './readings'
-import type { Advice } from './verdict'
+import { adviseReadings } from '../readings'
+import type { Advice } from '../verdict'
 
-export type { Advice } from './verdict'
+export type { Advice } from '../verdict'
 export interface Question {
   months: number
   what: string

@@ -1,5 +1,5 @@
 /** Words that people write for jobs and tools, for `advise`. Common practice, from memory. */
-import { KNIVES } from '../craft/jobs-by-age'
+import { KNIVES } from '../../craft/jobs-by-age'
 
 /**
  * A job is named where a word of each list stands in the text; `only`: in what is asked about, not in how it is done, or as its first word.

@@ -2,18 +2,18 @@
  * Which jobs and tools the words of a question name, and what a child of an age may do of them. Heat and raw meat are asked about whatever
  * the verb is: to stir hot caramel is to stir, and an adult's.
  */
-import { formFor, isFor } from '../craft/form'
-import { toolName } from '../craft/tools'
-import { techniqueOf, TECHNIQUES, type Rung, type Technique } from '../craft/techniques'
-import { foodsStanding } from '../food/food-names'
-import { rawKindOf } from '../food/foods'
-import { formsInName, SOFTENED } from '../food/by-age/forms'
-import { hasWord } from '../food/by-age/named'
-import { normaliseLabel } from '../food/label/text'
+import { formFor, isFor } from '../../craft/form'
+import { toolName } from '../../craft/tools'
+import { techniqueOf, TECHNIQUES, type Rung, type Technique } from '../../craft/techniques'
+import { foodsStanding } from '../../food/food-names'
+import { rawKindOf } from '../../food/foods'
+import { formsInName, SOFTENED } from '../../food/by-age/forms'
+import { hasWord } from '../../food/by-age/named'
+import { normaliseLabel } from '../../food/label/text'
 import { ADULT_TOOLS, HANDLES, JOB_WORDS, KNIFE_WORDS } from './advice-words'
-import { HARMLESS_BY_HEAT } from './states/harmless'
-import { coolsIn, panIn, stillHot } from './states/heat-words'
-import type { Advice } from './verdict'
+import { HARMLESS_BY_HEAT } from '../states/harmless'
+import { coolsIn, panIn, stillHot } from '../states/heat-words'
+import type { Advice } from '../verdict'
 
 type Knife = (typeof KNIFE_WORDS)[number]
 
