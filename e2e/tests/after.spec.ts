@@ -237,5 +237,5 @@ test('what has not come round leads to a recipe that brings it; turns of earlier
     fit.getByText(/in the last sessions \d jobs? (more|fewer) than the middle/).first(),
   ).toBeVisible()
   await page.getByText(/^Good to know: \d/).click()
-  await expect(page.getByText(/the one more goes to who had fewer/).first()).toBeVisible()
+  await expect(page.getByText(/Extra turns go to children who had fewer last time/).first()).toBeVisible()
 })

@@ -38,7 +38,7 @@ import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
 import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
-import { healthRoutes } from './routes/health'
+import { healthRoutes } from './health'
 import { signInStore } from './sign-in-store'
 
 export function makeApp(context: AppContext): Express {

@@ -1,6 +1,6 @@
 import { Router } from 'express'
-import type { AppContext } from '../context'
-import { SERVER_VERSION } from '../version'
+import type { AppContext } from './context'
+import { SERVER_VERSION } from './version'
 
 /** What a balancer or a watch asks: whether the process lives, and whether it may be sent people. Open to all; nothing of a setting is in it. */
 export function healthRoutes({ pool, stopping }: AppContext): Router {
