@@ -16,6 +16,8 @@ test('the shelf says what fits, what stands against the others, and what would h
   await expect(page.getByText(/\d+ of \d+ recipes, what fits best first/)).toBeVisible()
   const rows = page.locator('ol > li')
   await expect(rows.first().getByText(/^Fits/)).toBeVisible()
+  // "Fits" never stands alone: the packets are read.
+  await expect(rows.first().getByText(/Read the packets\.$/i)).toBeVisible()
   // Without an adult who leads heat the oven is closed to this group; with one more it would fit.
   await page.getByRole('button', { name: 'Petra Vance' }).click()
   await page.getByRole('button', { name: 'Oluwaseun Adair' }).click()

@@ -47,13 +47,25 @@ describe('a server that is told to stop', () => {
     expect(streamEnded).toBeLessThan(Date.now() - began)
     await expect(one.visitor().get('/livez')).rejects.toThrow()
   })
-  it('is not ready while it stops; who stays longer than it has patience for is cut', async () => {
+  it('is not ready while it stops, and keeps no connection', async () => {
     const slow = await house.second()
     slow.stopping.begin()
     expect((await slow.visitor().get('/livez')).status).toBe(200)
     expect(await slow.visitor().get('/readyz')).toMatchObject({ status: 503 })
     const seen = slow.visitor()
     expect((await seen.get('/livez')).headers.get('connection')).toBe('close')
+  })
+  it('who stays longer than there is patience for is cut, and the server goes', async () => {
+    const slow = await house.second()
+    const visitor = slow.visitor()
+    await visitor.signIn('petra', DEMO_PASSWORD)
+    // Every line to the database is taken: the question waits for one.
+    const taken = await Promise.all(Array.from({ length: 10 }, () => slow.pool.connect()))
+    const cut = expect(visitor.get('/api/children')).rejects.toThrow()
+    await expect.poll(() => slow.stopping.waiting(), { interval: 2 }).toBe(1)
+    await slow.stop(700)
+    await cut
+    for (const client of taken) client.release()
   })
   it('is not ready where the database is away, and lives on', async () => {
     const cut = await house.second()

@@ -77,7 +77,7 @@ async function serve(appUrl: string, signInsAllowed: number) {
     pool,
     plans,
     stopping,
-    stop: () => stopping.end(server),
+    stop: (patience?: number) => stopping.end(server, patience),
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
     async close() {
       server.closeAllConnections()

@@ -37,11 +37,12 @@ const time = computed(() => timeShare(props.standing.look))
     <p v-if="standing.look.against.length > 0" class="min-h-10" :class="fit.help ? '' : 'text-soft'">
       {{ fit.help ? say(fit.help) : 'Trying what would help …' }}
     </p>
+    <!-- What was found of allergens, and that packets are read, is never folded away: "fits" alone would say too much. -->
+    <p v-if="standing.look.note">{{ say(standing.look.note) }}</p>
     <details>
       <summary class="inline-block min-h-6 cursor-pointer py-0.5 text-soft underline">
         More<span class="sr-only"> of {{ standing.row.recipe.title }}</span>
       </summary>
-      <p v-if="standing.look.note">{{ say(standing.look.note) }}</p>
       <RecipeFacts
         :recipe="standing.row.recipe"
         :facts="standing.row.facts"

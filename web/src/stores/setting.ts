@@ -163,7 +163,8 @@ export const useSettingStore = defineStore('setting', () => {
   }
   const saveFood = async (food: FoodFact): Promise<void> => {
     await api('POST', '/setting/foods', food)
-    await reload('setting')
+    // What recipes list is worked out with them.
+    await reload('setting', 'recipes')
   }
   const saveStock = async (item: CupboardItem): Promise<void> => {
     const saved = await api<CupboardItem>('PUT', `/setting/cupboard/${encodeURIComponent(item.food)}`, item)

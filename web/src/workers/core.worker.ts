@@ -63,7 +63,7 @@ const core = {
       return { fault: faultText(fault) }
     }
   },
-  /** What would make it shorter of a session that is under way. */
+  /** What would shorten the rest of a session that is under way. */
   restOffers: (plan: Plan, request: PlanRequest, step: string, done: string[]): RestOffer[] =>
     restOffers(plan, request, { step, done: new Set(done) }),
   /** Other ways to measure one task. */

@@ -37,6 +37,6 @@ export const remedyInWorker = (
   look: Evaluation,
   row: ShelfRow,
   wish: SelectionCriteria,
-): Promise<Remedy | null> => askLong((core) => core.remedy(look, row, wish))
+): Promise<Remedy | null> => ask('beside', (core) => core.remedy(look, row, wish))
 
 export const termInWorker = (problem: TermProblem): Promise<TermPlan> => askLong((core) => core.term(problem))

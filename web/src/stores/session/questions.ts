@@ -32,7 +32,7 @@ export function questions({ stored, plan, request, recompute, after }: Parts) {
     return plan.value && wanted ? shorterInWorker(plan.value, wanted) : []
   }
 
-  /** What would make it shorter, while cooking. */
+  /** What would shorten the rest, while cooking. */
   async function restShorter(step: string, done: string[]): Promise<RestOffer[]> {
     const wanted = request()
     return plan.value && wanted ? restOffersInWorker(plan.value, wanted, step, done) : []
