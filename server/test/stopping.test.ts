@@ -47,6 +47,18 @@ describe('a server that is told to stop', () => {
     expect(streamEnded).toBeLessThan(Date.now() - began)
     await expect(one.visitor().get('/livez')).rejects.toThrow()
   })
+  it('hears whoever knocked in time, though it was too busy to open', async () => {
+    const busy = await house.second()
+    const visitor = busy.visitor()
+    const stopped = busy.stop()
+    const asked = Array.from({ length: 20 }, () => visitor.raw('GET', '/livez'))
+    // The questions are on their way, and the server is held up for longer than it listens.
+    await new Promise((done) => setImmediate(done))
+    const until = performance.now() + 700
+    while (performance.now() < until);
+    expect((await Promise.all(asked)).map((a) => a.status)).toEqual(Array(20).fill(200))
+    await stopped
+  })
   it('is not ready while it stops, and keeps no connection', async () => {
     const slow = await house.second()
     slow.stopping.begin()

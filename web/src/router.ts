@@ -131,6 +131,11 @@ export function makeRouter(): Router {
         meta: { title: 'Job cards' },
       },
       {
+        path: '/session/:id/pictures',
+        component: () => import('./print/PictureSheet.vue'),
+        meta: { title: 'Pictures for the children' },
+      },
+      {
         path: '/session/:id/words',
         component: () => import('./print/WordCards.vue'),
         meta: { title: 'Word cards' },

@@ -5,12 +5,14 @@
 import { digest } from '../../plan/model/digest'
 import type { Present } from '../../plan/model/child-safety-digest'
 import type { Plan } from '../../plan/model/plan'
+import type { Taste } from '../event'
+import { tally } from '../finish'
 import { gatesNow, nextTurn, tableTasks, type TableTask } from '../table'
 import type { TableState } from '../replay'
 import type { Speaker } from './hearing'
 import { type PartPicture, partPicture } from './part-picture'
 import { sayNow } from './say'
-import { looksBack, type ShowMoment, showMoments } from './show'
+import { isTasting, looksBack, type ShowMoment, showMoments } from './show'
 
 /** What the strip and the big numeral show. */
 export interface ShowRow {
@@ -36,6 +38,8 @@ export interface ShowFrame {
   row: ShowRow | null
   /** By guess: what each mat says, and what it was. */
   guesses: Record<string, { by: { who: number; says: string }[]; truth: string | null }>
+  /** For each answer the mats of those who gave it, from the ground up. */
+  tastes: { taste: Taste; who: number[] }[]
   /** As they were started; ids and names stay where they are. */
   timers: { seconds: number; every: number | null; started: string; seen: number }[]
 }
@@ -64,22 +68,25 @@ export function showFrame(
   const talk = plan.talk.find((t) => t.step === step) ?? null
   const say = sayNow(plan, talk, bowl.id, now, speakers, blocked)
   const over = looksBack(state)
+  const tasting = isTasting(state)
   const turn = blocked ? null : (now?.turn ?? null)
   const moments = showMoments(plan, step, talk, say, {
     turn,
     blocked,
     guessed: Object.keys(state.guesses),
     over,
+    tasting,
+    tasted: Object.keys(state.tastes).length > 0,
   })
   const shown = now?.task ?? tasks.filter((t) => t.turns.length > 0).at(-1) ?? tasks[0] ?? null
   const open = tasks.flatMap((t) => t.turns).filter((t) => !t.done)
   return {
-    key: digest([step, bowl.id, say.key, over, blocked]).slice(0, 16),
+    key: digest([step, bowl.id, say.key, over, tasting, blocked]).slice(0, 16),
     moments,
     over,
     who: turn && !over ? mat(turn.who) : null,
     next: open.slice(1, 3).map((t) => mat(t.who)),
-    row: shown && rowOf(shown, mat),
+    row: shown && showRow(shown, mat),
     guesses: Object.fromEntries(
       Object.entries(state.guesses).map(([id, g]) => [
         id,
@@ -89,6 +96,7 @@ export function showFrame(
         },
       ]),
     ),
+    tastes: tally(plan, state).map(({ taste, who }) => ({ taste, who: who.map(mat) })),
     timers: state.timers.map(({ seconds, every, started, seen }) => ({
       seconds,
       every: every ?? null,
@@ -98,7 +106,8 @@ export function showFrame(
   }
 }
 
-function rowOf(row: TableTask, mat: (child: string) => number): ShowRow {
+/** What strip and numeral show of a task. @param mat the number of a child's mat */
+export function showRow(row: TableTask, mat: (child: string) => number): ShowRow {
   const any = row.task.measured?.by === 'scoop' && row.task.measured.any === true
   return {
     own: row.own.map((t) => ({ done: t.done, skipped: t.skipped, who: mat(t.who) })),

@@ -6,6 +6,7 @@ import { glossaryRow, type HomeWord } from '../../learn/glossary'
 import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
+import type { Task } from '../../plan/model/task'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import { handPicture, type HandPicture } from '../../plan/view/hand-picture'
 import type { StepTalk } from '../../plan/model/step-talk'
@@ -27,6 +28,8 @@ export type ShowMoment =
   /** Each child chooses: pictures of what it is offered, so many at once. */
   | { kind: 'choose'; foods: string[] }
   | { kind: 'wait'; wait: WaitKind }
+  /** How it tasted: a tower of mats over each answer, growing. */
+  | { kind: 'tastes' }
   /** Pictures of the session out of their order: which came first? */
   | { kind: 'order'; pictures: string[] }
   | { kind: 'done'; pictures: string[] }
@@ -38,6 +41,10 @@ const LOOK_BACK = 3
 export const looksBack = (state: Pick<TableState, 'finished' | 'tastes' | 'lookBacks'>): boolean =>
   state.finished !== null || state.lookBacks.length > 0 || Object.keys(state.tastes).length > 0
 
+/** Tokens are being put: the towers grow, and nothing else is shown until the table looks back at the day. */
+export const isTasting = (state: Pick<TableState, 'finished' | 'tastes' | 'lookBacks'>): boolean =>
+  Object.keys(state.tastes).length > 0 && state.finished === null && state.lookBacks.length === 0
+
 /** Seconds that a moment is shown before the next; children need time to put pictures in order. */
 export const showSeconds = (kind: ShowMoment['kind']): number => (kind === 'order' ? 25 : 8)
 
@@ -47,6 +54,8 @@ export const showSeconds = (kind: ShowMoment['kind']): number => (kind === 'orde
  * @param blocked something stands before the step: the children see the step only
  * @param guessed the guesses that somebody made, looked at again at the end
  * @param over the table looks back
+ * @param tasting tokens of tastes are being put
+ * @param tasted somebody has put one
  */
 export function showMoments(
   plan: Plan,
@@ -58,11 +67,21 @@ export function showMoments(
     blocked,
     guessed = [],
     over = false,
-  }: { turn: TableTurn | null; blocked: boolean; guessed?: readonly string[]; over?: boolean },
+    tasting = false,
+    tasted = false,
+  }: {
+    turn: TableTurn | null
+    blocked: boolean
+    guessed?: readonly string[]
+    over?: boolean
+    tasting?: boolean
+    tasted?: boolean
+  },
 ): ShowMoment[] {
   const at = plan.schedule.findIndex((s) => s.step === step)
   const here = plan.schedule[at]
-  if (!here || over) return lookingBack(plan, guessed)
+  if (tasting) return [{ kind: 'tastes' }]
+  if (!here || over) return lookingBack(plan, guessed, tasted)
   if (blocked) return [{ kind: 'ready', picture: here.picture }]
   const task = plan.tasks.find((t) => t.id === turn?.task)
   if (task?.technique === 'wash-hands') return [{ kind: 'wash' }]
@@ -76,31 +95,40 @@ export function showMoments(
     return []
   })
   if (!task) return [...opening, ...waiting(plan, step, at, guessed)]
+  return [...opening, ...choosing(plan, step, turn?.who), turnMoment(plan, task, turn?.who)]
+}
+
+/** What the hands of a child do in a job, with the tool that is for this child. */
+export function turnMoment(plan: Plan, task: Task, child: string | undefined): ShowMoment {
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
-  const hands = handPicture(task, bowl?.lines ?? [], turn?.who)
+  const hands = handPicture(task, bowl?.lines ?? [], child)
   const to = task.measured ? 'bowl' : (verbWord(task.technique) ?? null)
-  return [
-    ...opening,
-    ...choosing(plan, step, turn?.who),
-    { kind: 'turn', to, ...hands, food: hands.food === null ? null : pictured(hands.food) },
-  ]
+  return { kind: 'turn', to, ...hands, food: hands.food === null ? null : pictured(hands.food) }
 }
 
 /** What is held up to a child where it chooses: first what it is reckoned to take. Only foods with a picture. */
-function choosing(plan: Plan, step: string, child: string | undefined): ShowMoment[] {
-  return (plan.choices ?? [])
-    .filter((c) => c.step === step)
-    .flatMap((c): ShowMoment[] => {
-      const offer = c.offers.find((o) => o.child === child)
-      const order = [...(offer?.picks ?? []), ...(offer?.lines ?? [])]
-      const foods = [...new Set(order)].flatMap(
-        (l) => pictured(c.lines.find((x) => x.line === l)?.food ?? '') ?? [],
-      )
-      return foods.length < 2
-        ? []
-        : [{ kind: 'choose', foods: [...new Set(foods)].slice(0, offer?.atOnce ?? 2) }]
-    })
-}
+const choosing = (plan: Plan, step: string, child: string | undefined): ShowMoment[] =>
+  choicesAt(plan, step).flatMap((c): ShowMoment[] => {
+    const offer = c.offers.find((o) => o.child === child)
+    const foods = offeredFoods(c, [...(offer?.picks ?? []), ...(offer?.lines ?? [])])
+    return foods.length < 2 ? [] : [{ kind: 'choose', foods: foods.slice(0, offer?.atOnce ?? 2) }]
+  })
+
+/** The same for a picture on the wall, which all see: only what is offered to every child. */
+export const choosingTogether = (plan: Plan, step: string): ShowMoment[] =>
+  choicesAt(plan, step).flatMap((c): ShowMoment[] => {
+    const [first, ...others] = c.offers
+    const shared = (first?.lines ?? []).filter((l) => others.every((o) => o.lines.includes(l)))
+    const foods = offeredFoods(c, shared)
+    return foods.length < 2 ? [] : [{ kind: 'choose', foods }]
+  })
+
+type Choice = NonNullable<Plan['choices']>[number]
+const choicesAt = (plan: Plan, step: string): Choice[] => (plan.choices ?? []).filter((c) => c.step === step)
+
+const offeredFoods = (choice: Choice, lines: readonly string[]): string[] => [
+  ...new Set(lines.flatMap((l) => pictured(choice.lines.find((x) => x.line === l)?.food ?? '') ?? [])),
+]
 
 /** The word whose picture stands for a food; null where there is none: an empty frame tells a child nothing. */
 const pictured = (food: string): string | null => glossaryRow(foodWord(food))?.id ?? null
@@ -125,8 +153,8 @@ function waiting(plan: Plan, step: string, at: number, guessed: readonly string[
       ]
 }
 
-/** At the end: what was guessed beside what it was, three pictures to put in order, and the order they came in. */
-function lookingBack(plan: Plan, guessed: readonly string[]): ShowMoment[] {
+/** At the end: what was guessed beside what it was, three pictures to put in order, how it tasted, and the order they came in. */
+function lookingBack(plan: Plan, guessed: readonly string[], tasted = false): ShowMoment[] {
   const asks = guessAsks(plan)
   const pictures = picturesOf(plan)
   const guesses = guessed.flatMap((id): ShowMoment[] => {
@@ -135,7 +163,8 @@ function lookingBack(plan: Plan, guessed: readonly string[]): ShowMoment[] {
   })
   const mixed = [...pictures.slice(1), ...pictures.slice(0, 1)]
   const order: ShowMoment[] = new Set(pictures).size > 2 ? [{ kind: 'order', pictures: mixed }] : []
-  return [...guesses, ...order, { kind: 'done', pictures }]
+  const towers: ShowMoment[] = tasted ? [{ kind: 'tastes' }] : []
+  return [...guesses, ...order, ...towers, { kind: 'done', pictures }]
 }
 
 /** Pictures of a few steps as they came, the first and the last among them. */

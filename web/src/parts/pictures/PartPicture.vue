@@ -6,10 +6,13 @@ import Amount from '../Amount.vue'
 import PartLine from './PartLine.vue'
 
 const props = withDefaults(
-  /** `bare`: the amount stands beside it in figures; `lined`: with the bar on its number line. */
-  defineProps<{ picture: PartPicture; size?: number; bare?: boolean; lined?: boolean }>(),
-  { size: 56, bare: false, lined: false },
+  /** `bare`: the amount stands beside it in figures; `lined`: with the bar on its number line; `far`: to be seen across a room. */
+  defineProps<{ picture: PartPicture; size?: number; bare?: boolean; lined?: boolean; far?: boolean }>(),
+  { size: 56, bare: false, lined: false, far: false },
 )
+/** Of what it stands in, or in pixels. */
+const width = computed(() => (props.far ? '17cqh' : `${props.size}px`))
+const lineHeight = computed(() => (props.far ? '16cqh' : `${Math.max(44, props.size * 0.9)}px`))
 
 /** A slice of a circle of radius 10 around 12, 12: part i of n, from the top, clockwise. */
 function slice(i: number, n: number): string {
@@ -30,8 +33,7 @@ const tone = (i: number, whole: { filled: number; wanted: number }): string =>
       v-for="(w, n) in picture.wholes"
       :key="n"
       viewBox="0 0 24 24"
-      :width="size"
-      :height="size"
+      :style="{ width, height: width }"
       class="text-ink"
       aria-hidden="true"
     >
@@ -57,15 +59,10 @@ const tone = (i: number, whole: { filled: number; wanted: number }): string =>
         />
       </template>
     </svg>
-    <PartLine
-      v-if="lined"
-      :picture="picture"
-      :style="{ height: `${Math.max(44, size * 0.9)}px` }"
-      class="min-w-0"
-    />
+    <PartLine v-if="lined" :picture="picture" :style="{ height: lineHeight }" class="min-w-0" />
     <figcaption class="leading-tight">
       <strong v-if="!bare" class="numeral block text-lg"><Amount :text="picture.label" /></strong>
-      <span v-if="picture.same" class="numeral" :class="size > 99 ? 'text-5xl' : ''"
+      <span v-if="picture.same" class="numeral" :class="far ? 'text-[6cqh]' : ''"
         ><Amount :text="picture.same.says"
       /></span>
     </figcaption>

@@ -29,6 +29,7 @@ const print = (): void => window.print()
         <span v-if="!session.madeUp" class="no-print ml-auto flex flex-wrap gap-2">
           <RouterLink class="btn" :to="`/session/${session.plan.session}/run`">Run sheet</RouterLink>
           <RouterLink class="btn" :to="`/session/${session.plan.session}/cards`">Job cards</RouterLink>
+          <RouterLink class="btn" :to="`/session/${session.plan.session}/pictures`">Pictures</RouterLink>
           <button type="button" class="btn" @click="print">Print</button>
           <a class="btn" :href="`/api/sessions/${session.plan.session}/shopping.csv`" download>CSV</a>
         </span>

@@ -8,7 +8,7 @@ import Picture from '../../parts/pictures/Picture.vue'
 import WordPicture from '../../parts/pictures/WordPicture.vue'
 
 const props = defineProps<{
-  moment: Exclude<ShowMoment, { kind: 'turn' } | { kind: 'wash' }>
+  moment: Exclude<ShowMoment, { kind: 'turn' } | { kind: 'wash' } | { kind: 'tastes' }>
   left: number | null
   guesses: ShowFrame['guesses']
 }>()
@@ -37,96 +37,96 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
 
 <template>
   <div class="grid h-full w-full place-items-center" :data-moment="moment.kind">
-    <Picture v-if="moment.kind === 'ready'" :name="moment.picture" class="size-[50vh]" />
-    <div v-else-if="moment.kind === 'now-next'" class="flex items-center gap-[4vw]">
-      <Picture :name="moment.now" class="size-[42vh] rounded-patch border-8 border-ink p-4" />
+    <Picture v-if="moment.kind === 'ready'" :name="moment.picture" class="size-[50cqh]" />
+    <div v-else-if="moment.kind === 'now-next'" class="flex items-center gap-[4cqw]">
+      <Picture :name="moment.now" class="size-[42cqh] rounded-patch border-8 border-ink p-4" />
       <template v-if="moment.next">
-        <ArrowRight class="size-[12vh]" aria-hidden="true" />
-        <Picture :name="moment.next" class="size-[24vh] opacity-80" />
+        <ArrowRight class="size-[12cqh]" aria-hidden="true" />
+        <Picture :name="moment.next" class="size-[24cqh] opacity-80" />
       </template>
-      <Check v-else class="size-[18vh]" aria-hidden="true" />
+      <Check v-else class="size-[18cqh]" aria-hidden="true" />
     </div>
-    <div v-else-if="moment.kind === 'story'" class="flex items-center gap-[4vw]">
-      <BookOpen class="size-[34vh] text-indigo" aria-hidden="true" />
-      <Picture :name="moment.picture" class="size-[34vh]" />
+    <div v-else-if="moment.kind === 'story'" class="flex items-center gap-[4cqw]">
+      <BookOpen class="size-[34cqh] text-indigo" aria-hidden="true" />
+      <Picture :name="moment.picture" class="size-[34cqh]" />
     </div>
     <div v-else-if="moment.kind === 'home'" class="grid place-items-center gap-6">
-      <WordPicture :word="moment.id" :label="moment.word.english" class="size-[36vh]" />
+      <WordPicture :word="moment.id" :label="moment.word.english" class="size-[36cqh]" />
       <bdi
         :lang="moment.word.language"
         :dir="moment.word.rightToLeft ? 'rtl' : 'ltr'"
-        class="font-title text-[16vh] font-bold leading-none"
+        class="font-title text-[16cqh] font-bold leading-none"
         >{{ moment.word.word }}</bdi
       >
     </div>
     <div v-else-if="moment.kind === 'guess'" class="w-full">
-      <Lightbulb class="mx-auto mb-4 size-[16vh] text-indigo" aria-hidden="true" />
+      <Lightbulb class="mx-auto mb-4 size-[16cqh] text-indigo" aria-hidden="true" />
       <ul class="flex flex-wrap justify-center gap-4">
         <li
           v-for="o in moment.guess.options"
           :key="o"
-          class="grid min-h-[36vh] min-w-[16vw] content-start justify-items-center gap-3 rounded-patch border-4 p-3"
+          class="grid min-h-[36cqh] min-w-[16cqw] content-start justify-items-center gap-3 rounded-patch border-4 p-3"
           :class="guesses[moment.guess.id]?.truth === o ? 'border-ink bg-white' : 'border-line'"
         >
-          <span class="numeral text-[8vh] leading-none">{{ o }}</span>
+          <span class="numeral text-[8cqh] leading-none">{{ o }}</span>
           <span class="flex flex-wrap justify-center gap-2">
             <span
               v-for="(g, i) in by.filter(({ says }) => says === o)"
               :key="i"
-              class="size-[8vh] overflow-hidden rounded-patch border-2 border-ink"
+              class="size-[8cqh] overflow-hidden rounded-patch border-2 border-ink"
               ><MatPattern :mat="g.who"
             /></span>
           </span>
         </li>
       </ul>
     </div>
-    <div v-else-if="moment.kind === 'choose'" class="flex flex-wrap items-center justify-center gap-[4vw]">
+    <div v-else-if="moment.kind === 'choose'" class="flex flex-wrap items-center justify-center gap-[4cqw]">
       <WordPicture
         v-for="f in moment.foods"
         :key="f"
         :word="f"
         label=""
-        class="size-[32vh] rounded-patch border-4 border-line p-4"
+        class="size-[32cqh] rounded-patch border-4 border-line p-4"
       />
     </div>
-    <div v-else-if="moment.kind === 'wait'" class="flex items-center gap-[5vw]">
-      <WordPicture :word="WAITS[moment.wait] ?? 'timer'" label="" class="size-[40vh]" />
+    <div v-else-if="moment.kind === 'wait'" class="flex items-center gap-[5cqw]">
+      <WordPicture :word="WAITS[moment.wait] ?? 'timer'" label="" class="size-[40cqh]" />
       <span
         v-if="left !== null"
-        class="size-[40vh] rounded-full border-4 border-ink"
+        class="size-[40cqh] rounded-full border-4 border-ink"
         :style="{ background: `conic-gradient(var(--color-indigo) ${turn}, #fff ${turn})` }"
         role="img"
         aria-label="how much of the wait is left"
       ></span>
-      <Hourglass v-else class="size-[30vh]" aria-hidden="true" />
+      <Hourglass v-else class="size-[30cqh]" aria-hidden="true" />
     </div>
-    <div v-else-if="moment.kind === 'order'" class="grid place-items-center gap-[5vh]">
-      <span class="flex flex-wrap items-center justify-center gap-[3vw]">
+    <div v-else-if="moment.kind === 'order'" class="grid place-items-center gap-[5cqh]">
+      <span class="flex flex-wrap items-center justify-center gap-[3cqw]">
         <Picture
           v-for="(p, i) in moment.pictures"
           :key="i"
           :name="p"
-          class="size-[34vh] rounded-patch border-4 border-line p-3"
+          class="size-[34cqh] rounded-patch border-4 border-line p-3"
         />
       </span>
-      <span class="flex items-center gap-[3vw]" aria-hidden="true">
+      <span class="flex items-center gap-[3cqw]" aria-hidden="true">
         <template v-for="(_, i) in moment.pictures" :key="i">
-          <ArrowRight v-if="i > 0" class="size-[7vh]" />
+          <ArrowRight v-if="i > 0" class="size-[7cqh]" />
           <span
-            class="numeral grid size-[14vh] place-items-center rounded-patch border-4 border-dashed border-soft text-[8vh]"
+            class="numeral grid size-[14cqh] place-items-center rounded-patch border-4 border-dashed border-soft text-[8cqh]"
             >{{ i + 1 }}</span
           >
         </template>
       </span>
     </div>
-    <div v-else class="flex flex-wrap items-center justify-center gap-[3vw]">
+    <div v-else class="flex flex-wrap items-center justify-center gap-[3cqw]">
       <Picture
         v-for="(p, i) in moment.pictures"
         :key="i"
         :name="p"
-        class="size-[26vh] rounded-patch border-4 border-line p-3"
+        class="size-[26cqh] rounded-patch border-4 border-line p-3"
       />
-      <Check class="size-[20vh] text-moss" aria-hidden="true" />
+      <Check class="size-[20cqh] text-moss" aria-hidden="true" />
     </div>
   </div>
 </template>

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { matLook } from '@lea/core/craft'
 import { type ShowFrame, showSeconds, timersOfFrame, waitLeft } from '@lea/core/session'
 import ShowOther from './ShowOther.vue'
+import ShowTastes from './ShowTastes.vue'
 import ShowTurn from './ShowTurn.vue'
 import ShowWash from './ShowWash.vue'
 
@@ -36,7 +37,7 @@ const left = computed(() =>
 <template>
   <main
     id="main"
-    class="grid h-dvh grid-cols-[minmax(0,1fr)] border-[1.6rem] bg-white p-5"
+    class="grid h-dvh grid-cols-[minmax(0,1fr)] border-[1.6rem] bg-white p-5 [container-type:size]"
     :style="{ borderColor: border ?? 'var(--color-line)' }"
     aria-label="For the children"
   >
@@ -51,6 +52,7 @@ const left = computed(() =>
         :who="frame.who"
         :next="frame.next"
       />
+      <ShowTastes v-else-if="moment.kind === 'tastes'" :tastes="frame.tastes" />
       <ShowOther v-else-if="moment.kind !== 'turn'" :moment="moment" :left="left" :guesses="frame.guesses" />
     </template>
   </main>

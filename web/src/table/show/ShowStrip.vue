@@ -14,7 +14,7 @@ const widths = computed(() => {
 
 <template>
   <div>
-    <div class="flex h-[clamp(4rem,15vh,8rem)]" aria-hidden="true">
+    <div class="flex h-[clamp(4rem,15cqh,8rem)]" aria-hidden="true">
       <span
         v-for="(turn, i) in row.own"
         :key="i"

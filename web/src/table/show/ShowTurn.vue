@@ -13,51 +13,53 @@ defineProps<{
   moment: Extract<ShowMoment, { kind: 'turn' }>
   row: ShowRow
   /** Numbers of mats. */
-  who: number
+  who: number | null
   next: readonly number[]
+  /** On paper: nothing moves, and those who do it stand side by side. */
+  still?: boolean
 }>()
 </script>
 
 <template>
   <div class="grid h-full w-full grid-rows-[auto_1fr_auto] gap-5" data-moment="turn">
-    <div class="flex items-center justify-center gap-[4vw]">
-      <span class="size-[24vh] overflow-hidden rounded-patch border-4 border-ink"
+    <div class="flex items-center justify-center gap-[4cqw]">
+      <span v-if="who !== null" class="size-[24cqh] overflow-hidden rounded-patch border-4 border-ink"
         ><MatPattern :mat="who"
       /></span>
       <MeasurePicture
         v-if="row.scoop"
-        class="h-[20vh] w-[24vh]"
+        class="h-[20cqh] w-[24cqh]"
         :size="row.scoop.size"
         :unit="row.scoop.unit"
         :name="row.scoop.name"
       />
       <TechniqueStrip
         v-else
-        class="h-[24vh]"
-        play
+        :class="row.picture ? 'h-[24cqh]' : 'h-[36cqh]'"
+        :play="!still"
         :technique="moment.technique"
         :tool="moment.tool"
         :food="moment.food"
         :left="moment.left"
       />
       <template v-if="row.scoop && moment.food">
-        <ArrowRight class="size-[7vh]" aria-hidden="true" />
-        <WordPicture :word="moment.food" label="" class="size-[18vh]" />
+        <ArrowRight class="size-[7cqh]" aria-hidden="true" />
+        <WordPicture :word="moment.food" label="" class="size-[18cqh]" />
       </template>
       <template v-if="row.scoop && moment.to">
-        <ArrowRight class="size-[7vh]" aria-hidden="true" />
-        <WordPicture :word="moment.to" label="" class="size-[18vh]" />
+        <ArrowRight class="size-[7cqh]" aria-hidden="true" />
+        <WordPicture :word="moment.to" label="" class="size-[18cqh]" />
       </template>
     </div>
-    <div class="flex items-center justify-center gap-[5vw]">
-      <span class="numeral text-[26vh] leading-none" aria-live="polite">{{ row.count }}</span>
-      <PartPicture v-if="row.picture" :picture="row.picture" :size="150" bare lined />
-      <span class="ml-auto flex gap-3" aria-hidden="true">
+    <div class="flex items-center justify-center gap-[5cqw]">
+      <span class="numeral text-[26cqh] leading-none" aria-live="polite">{{ row.count }}</span>
+      <PartPicture v-if="row.picture" :picture="row.picture" far bare lined />
+      <span class="ml-auto flex flex-wrap justify-end gap-3" aria-hidden="true">
         <span
           v-for="(c, i) in next"
           :key="`${c} ${i}`"
           class="overflow-hidden rounded-patch border-2 border-ink"
-          :class="i === 0 ? 'size-[11vh]' : 'size-[8vh]'"
+          :class="i === 0 || still ? 'size-[11cqh]' : 'size-[8cqh]'"
           ><MatPattern :mat="c"
         /></span>
       </span>
