@@ -46,7 +46,7 @@ async function keepAndPlan(page: Page, title: RegExp): Promise<void> {
   await expect(page.getByText('Nothing must be answered any more.')).toBeVisible()
   await page.getByRole('button', { name: 'Save it', exact: true }).click()
   await expect(page.getByRole('heading', { name: title })).toBeVisible()
-  await page.getByRole('link', { name: 'Plan a session with it' }).click()
+  await page.getByRole('link', { name: 'Plan it' }).click()
   const row = page.locator('li', { hasText: title })
   await row
     .getByRole('button', { name: /Plan it/ })

@@ -59,7 +59,7 @@ test('pasted, its questions answered, kept, woven, planned for a group with an e
   await expect(weave.getByText(/\d+ to \d+ turns each|\d+ turns each/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await expect(page.getByRole('heading', { name: 'Lemon oat cups (from my neighbour)' })).toBeVisible()
-  await page.getByRole('link', { name: 'Plan a session with it' }).click()
+  await page.getByRole('link', { name: 'Plan it' }).click()
   // Idris has the egg allergy of this group; the swap that suits everyone is counted in and named.
   const row = page.locator('li', { hasText: 'Lemon oat cups' })
   await expect(row).toContainText(/for egg/)

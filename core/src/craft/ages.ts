@@ -33,6 +33,10 @@ export function ageText(months: number): string {
   return `${years} years`
 }
 
+/** An age beside a name: the years alone, as one says it of children; below two years the months with their word. */
+export const ageBeside = (months: number): string =>
+  months < 24 ? ageText(months) : String(Math.floor(months / 12))
+
 /** The longest wait for a turn that an age bears, in seconds. Source: common practice (age-skill-safety F1), from memory. */
 export function longestWait(months: number): number {
   if (months < 24) return 0

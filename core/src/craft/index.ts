@@ -1,4 +1,4 @@
-export { ageText, monthsOn } from './ages'
+export { ageBeside, ageText, monthsOn } from './ages'
 export { type HouseTechnique, agesOf, rungText } from './setting-techniques'
 export { AGE_BANDS, JOBS_SOURCE, jobsOf } from './jobs-by-age'
 export { TILES, matLook, matNumbers } from './mats'

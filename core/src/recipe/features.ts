@@ -61,6 +61,8 @@ export function linesFor(
 
 export interface StepWork {
   says: string
+  /** What the picture of the technique does not say: "20 counts at the tap"; empty where it says all. */
+  beside: string
   by: 'children' | 'adult' | 'wait'
   /** What is done, and the tool that it is usually begun with; for its picture. Not of a wait. */
   technique?: string
@@ -71,10 +73,11 @@ export interface StepWork {
 export function stepWork(step: RecipeStep): StepWork[] {
   return step.tasks.map((t) => {
     const technique = techniqueOf(t.technique)
-    if (t.mode === 'WAIT') return { says: waitWords(t.seconds, t.place, t.celsius), by: 'wait' }
-    const count = t.counts ? `, ${t.counts.n} ${t.counts.what}` : ''
+    if (t.mode === 'WAIT') return { says: waitWords(t.seconds, t.place, t.celsius), by: 'wait', beside: '' }
+    const count = t.counts ? `${t.counts.n} ${t.counts.what}` : ''
     return {
-      says: `${technique?.name ?? t.technique}${count}`,
+      says: [technique?.name ?? t.technique, ...(count ? [count] : [])].join(', '),
+      beside: count,
       by: t.mode === 'ADULT' ? 'adult' : 'children',
       technique: t.technique,
       tool: technique?.ladder.find((r) => r.tool)?.tool ?? '',

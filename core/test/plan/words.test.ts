@@ -41,7 +41,11 @@ function sentences(plan: Plan): string[] {
     view.title,
     view.says,
     checkKeyText(plan),
-    ...plan.findings.flatMap((f) => [f.says, f.because, ...f.fixes.flatMap((x) => [x.label, x.cost])]),
+    ...plan.findings.flatMap((f) => [
+      f.says,
+      f.because,
+      ...f.fixes.flatMap((x) => [x.label, x.cost, x.how ?? '']),
+    ]),
     ...plan.watch.map((w) => w.says),
     ...plan.hygiene.map((h) => h.says),
     ...plan.ahead.map((a) => a.says),

@@ -6,14 +6,13 @@ defineProps<{ recipe: Recipe; facts: RecipeFacts | undefined; minutes?: string }
 </script>
 
 <template>
-  <span class="block text-sm text-soft">
-    <template v-if="facts">{{ facts.from }} · </template><template v-if="minutes">{{ minutes }} · </template
-    >{{ heatWords(recipe)
-    }}<template v-if="facts">
-      · <span class="sr-only">usually holds </span>
-      <span :class="facts.holds ? '' : 'italic'">{{
-        facts.holds || 'lists none of the allergens Lea knows'
-      }}</span></template
+  <span class="flex flex-wrap gap-x-4 text-sm text-soft">
+    <span v-if="facts">{{ facts.from }}</span>
+    <span v-if="minutes">{{ minutes }}</span>
+    <span>{{ heatWords(recipe) }}</span>
+    <span v-if="facts" :class="facts.holds ? '' : 'italic'"
+      ><span class="sr-only">usually holds </span
+      >{{ facts.holds || 'lists none of the allergens Lea knows' }}</span
     >
   </span>
 </template>

@@ -69,13 +69,13 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
             <p class="text-lg">{{ recipe.about }}</p>
             <RecipeFacts :recipe="recipe" :facts="row.facts" />
             <p v-if="recipe.themes.length > 0" class="text-sm text-soft">
-              {{ recipe.themes.map(themeWords).join(' · ') }}
+              <span v-for="(t, i) in recipe.themes" :key="i" class="mr-4">{{ themeWords(t) }}</span>
             </p>
           </div>
         </div>
         <span class="flex flex-wrap gap-2 print:hidden">
           <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/today/new?recipe=${row.id}`"
-            >Plan a session with it</RouterLink
+            >Plan it</RouterLink
           >
           <RouterLink v-if="auth.isLeader()" class="btn" :to="`/recipes/${row.id}/edit`"
             >Change it</RouterLink

@@ -26,7 +26,10 @@ defineProps<{ step: RecipeStep; pictures?: boolean }>()
         :tool="w.tool ?? ''"
         class="h-9"
       />
-      {{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}
+      <template v-if="pictures && w.technique && w.by === 'children'"
+        ><span class="sr-only">{{ w.says }}</span
+        ><span v-if="w.beside" aria-hidden="true">{{ w.beside }}</span></template
+      ><template v-else>{{ w.by === 'adult' ? `an adult: ${w.says}` : w.says }}</template>
     </li>
     <slot />
   </ul>

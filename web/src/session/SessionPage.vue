@@ -124,7 +124,7 @@ async function cook(): Promise<void> {
               session.stored.state === 'planned' &&
               (!session.plan || session.stops.length > 0 || !auth.isLeader())
             "
-            :aria-describedby="session.stops.length > 0 ? 'settle-says' : undefined"
+            :aria-describedby="session.stops.length > 0 ? 'settle-title settle-says' : undefined"
             @click="cook"
           >
             {{ session.stored.state === 'finished' ? 'Finish' : 'Cook' }}

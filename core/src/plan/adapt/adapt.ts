@@ -277,10 +277,9 @@ function swapFix(
   const still = open.map((m) => `${MEETING_WORDS[m.meeting]}: ${concernName(m.about)}`)
   return {
     label: `${capitalised(names)} for everyone`,
+    how: [`${amounts} in all`, ...(swap.method ? [swap.method] : [])].join(' · '),
     cost: [
-      `${amounts} in all`,
       swap.effect,
-      ...(swap.method ? [swap.method] : []),
       ...(price ? [price] : []),
       ...(still.length > 0 ? [`still to read (${[...new Set(still)].join('; ')})`] : []),
     ].join(' · '),

@@ -16,7 +16,10 @@ export type FixAction =
 
 export interface Fix {
   label: string
+  /** What becomes different by it: the taste, the price, packets to read. */
   cost: string
+  /** How much of what, and how it is done; for whoever has chosen it, or asks. */
+  how?: string
   action: FixAction
 }
 

@@ -1,5 +1,4 @@
 /** What is left to settle before cooking, on three shelves: what must be fixed, what the adults are told, what is good to know. */
-import { countText } from '../../amount/show'
 import type { Grade as GradeName } from '../../food/concerns'
 import type { Plan } from '../model/plan'
 
@@ -42,12 +41,7 @@ export function settleView(plan: Plan, underWay = false): SettleView {
   const packets = 'Two adults read every packet on the day. Care plans come first.'
   return {
     title: mustFix.length > 0 ? `Must fix: ${mustFix.length}` : underWay ? 'Nothing to fix' : 'Ready to cook',
-    says:
-      mustFix.length === 0
-        ? packets
-        : underWay
-          ? ''
-          : `Cook opens when ${mustFix.length === 1 ? 'this is' : `these ${countText(mustFix.length, 'problem')} are`} fixed.`,
+    says: mustFix.length === 0 ? packets : underWay ? '' : 'Then Cook opens.',
     mustFix,
     folded: [
       {

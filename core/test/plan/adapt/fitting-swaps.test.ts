@@ -126,12 +126,12 @@ describe('what has to be cooked', () => {
 describe('how much of it', () => {
   it('is said for what is made, not for the children alone, and says how it is prepared', () => {
     const it = line('milk-cow', '200', 'mL', 'liquid')
-    const first = (decisions: object[]) => offered(it, 'milk', true, { decisions })[0]?.cost ?? ''
+    const first = (decisions: object[]) => offered(it, 'milk', true, { decisions })[0]?.how ?? ''
     const one = first([{ kind: 'make', make: { by: 'batches', batches: '1' } }])
     const two = first([{ kind: 'make', make: { by: 'batches', batches: '2' } }])
     expect(one).toContain('200 mL in all')
     expect(two).toContain('400 mL in all')
     const seeds = offered(line('sesame-seeds', '4', 'tbsp_m', 'topping'), 'sesame', true)
-    expect(seeds.map((f) => f.cost).join(' / ')).toContain('ground fine')
+    expect(seeds.map((f) => f.how).join(' / ')).toContain('ground fine')
   })
 })

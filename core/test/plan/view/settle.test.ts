@@ -48,8 +48,8 @@ describe('what is left to settle', () => {
         ...plan,
         findings: [...others, ...Array.from({ length: n }, (_, i) => ({ ...stop, id: `${i}` }))],
       }).says
-    expect(says(1)).toBe('Cook opens when this is fixed.')
-    expect(says(2)).toBe('Cook opens when these 2 problems are fixed.')
+    expect(says(1)).toBe('Then Cook opens.')
+    expect(says(2)).toBe('Then Cook opens.')
     expect(says(0)).toMatch(/^Two adults read every packet/)
     expect(settleView({ ...plan, findings: others }, true).title).toBe('Nothing to fix')
     expect(settleView(plan, true).says).toBe('')

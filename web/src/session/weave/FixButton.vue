@@ -4,7 +4,12 @@ import type { Fix } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import { useSession } from '../../stores/session/session'
 
-defineProps<{ fix: Fix; first?: boolean }>()
+defineProps<{
+  fix: Fix
+  first?: boolean
+  /** With how much of what, and how. */
+  whole?: boolean
+}>()
 const session = useSession()
 </script>
 
@@ -18,5 +23,6 @@ const session = useSession()
   >
     <span class="block font-semibold">{{ session.say(fix.label) }}</span>
     <span class="block text-xs"><Amount :text="fix.cost" /></span>
+    <span v-if="whole && fix.how" class="block text-xs"><Amount :text="fix.how" /></span>
   </button>
 </template>

@@ -4,7 +4,6 @@ import { computed } from 'vue'
 import type { Finding, Fix, SettleRow } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import FixButton from './FixButton.vue'
-import Grade from '../../parts/Grade.vue'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ row: SettleRow; canChange: boolean; open?: boolean }>()
@@ -25,10 +24,11 @@ const others = computed(() => fixes.value.slice(shown.value.length))
 </script>
 
 <template>
-  <li>
+  <!-- Whether it must be fixed is said by the heading above. -->
+  <li :class="row.grade === 'stop' ? 'border-l-4 border-l-paprika pl-2' : ''">
     <details :open="open" :name="`settle-${row.grade}`">
       <summary class="cursor-pointer py-2 text-sm font-semibold leading-snug">
-        <Grade :grade="row.grade" class="mr-1" /><Amount :text="session.say(row.title)" />
+        <Amount :text="session.say(row.title)" />
       </summary>
       <details class="text-sm text-soft">
         <summary class="min-h-6 cursor-pointer py-0.5">Why</summary>
@@ -36,6 +36,9 @@ const others = computed(() => fixes.value.slice(shown.value.length))
           <template v-if="row.findings.length > 1"><Amount :text="session.say(f.says)" /></template
           >{{ f.because }}
           <span class="italic">{{ f.source }}</span>
+        </p>
+        <p v-for="fix in canChange ? shown.filter(({ how }) => how) : []" :key="fix.label">
+          {{ session.say(fix.label) }}: <Amount :text="fix.how ?? ''" />
         </p>
       </details>
       <div v-if="first() && canChange" class="mb-2 mt-1.5 grid gap-1.5">
@@ -53,6 +56,7 @@ const others = computed(() => fixes.value.slice(shown.value.length))
               v-for="fix in others"
               :key="fix.label"
               :fix="fix"
+              whole
               @click="emit('fix', first()!, fix)"
             />
           </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Who comes, where they sit, and which adults are here. */
 import { computed, ref } from 'vue'
+import { ageBeside } from '@lea/core/craft'
 import { LEVEL_WORDS, allergenName, dietName } from '@lea/core/food'
 import type { StoredGuest } from '@lea/core/setting'
 import { useMats } from '../../parts/mats/useMats'
@@ -58,7 +59,12 @@ function addGuest(guest: StoredGuest): void {
   adding.value = false
   void session.change({ guests: [...(stored.value?.guests ?? []), guest] })
 }
-const ageOf = (id: string): string => session.plan?.children.find((c) => c.id === id)?.ageText ?? ''
+const planned = (id: string) => session.plan?.children.find((c) => c.id === id)
+const ageOf = (id: string): string => planned(id)?.ageText ?? ''
+const yearsOf = (id: string): string => {
+  const child = planned(id)
+  return child ? ageBeside(child.months) : ''
+}
 const people = computed(() => [
   ...settingStore.children.map((c) => ({ ...c, guest: false })),
   ...(stored.value?.guests ?? []).map((g) => ({ ...g, guest: true })),
@@ -69,12 +75,12 @@ const people = computed(() => [
   <section v-if="stored" aria-label="Who comes" class="grid gap-5 md:grid-cols-2">
     <div class="grid content-start gap-4">
       <div class="patch p-4">
-        <h2 class="text-xl">The table from above</h2>
+        <h2 class="text-xl">The table</h2>
         <p class="mb-2 text-sm text-soft">
           {{
             picked
               ? `Now choose the place for ${session.nameOf(picked)}.`
-              : 'Drag a mat to another place, or choose a mat and then a place.'
+              : 'Drag a mat, or choose it, then a place.'
           }}
         </p>
         <TableTop
@@ -102,9 +108,11 @@ const people = computed(() => [
                 :disabled="locked"
                 @change="toggleAdult(a.id)"
               /><span class="font-semibold">{{ a.name }}</span
-              ><span class="text-sm text-soft">{{
-                a.leads.length > 0 ? `leads ${a.leads.join(' and ')}` : 'leads neither knives nor heat'
-              }}</span></label
+              ><span v-if="a.leads.length > 0" class="text-sm text-soft"
+                ><span class="sr-only">leads </span
+                ><span v-for="l in a.leads" :key="l" class="ml-1 rounded-sm border border-line px-1"
+                  >{{ l }}<span class="sr-only"> </span></span></span
+              ><span v-else class="text-sm text-soft">leads neither knives nor heat</span></label
             >
           </li>
         </ul>
@@ -139,7 +147,11 @@ const people = computed(() => [
               />
               <span
                 ><span class="font-semibold">{{ p.nickname }}</span>
-                <span class="text-sm text-soft">{{ ageOf(p.id) }}{{ p.guest ? ' · guest' : '' }}</span>
+                <span class="text-sm text-soft"
+                  ><span aria-hidden="true">{{ yearsOf(p.id) }}</span
+                  ><span class="sr-only">{{ ageOf(p.id) }}</span
+                  >{{ p.guest ? ' · guest' : '' }}</span
+                >
                 <span
                   v-for="c in p.concerns"
                   :key="c.allergen"

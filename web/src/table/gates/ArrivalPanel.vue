@@ -75,7 +75,8 @@ async function looksOn(): Promise<void> {
         >
           <span
             ><span class="block">{{ session.say(fix.label) }}</span
-            ><span class="block text-sm font-normal"><Amount :text="fix.cost" /></span
+            ><span class="block text-sm font-normal"
+              ><Amount :text="[fix.cost, ...(fix.how ? [fix.how] : [])].join(' · ')" /></span
           ></span>
         </button>
       </div>

@@ -39,7 +39,7 @@ export const findingShape = fields<Finding>({
   says: textValue,
   because: textValue,
   source: textValue,
-  fixes: listField(fields<Fix>({ label: textValue, cost: textValue, action })),
+  fixes: listField(fields<Fix>({ label: textValue, cost: textValue, how: maybe(textValue), action })),
 })
 export const clearedShape = fields<Cleared>({
   finding: findingShape,
