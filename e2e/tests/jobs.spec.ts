@@ -170,7 +170,7 @@ test('a measure is lost at the table: the rest is made with the others; the rest
   await sheet.getByRole('button', { name: '1/2 cup' }).click()
   await expect(sheet.getByText(/instead of \d+ × 1\/2 cup/).first()).toBeVisible()
   await expect(sheet.getByText('What is in the bowl stays; all other jobs stay.')).toBeVisible()
-  await sheet.getByRole('button', { name: 'Do this' }).click()
+  await sheet.getByRole('button', { name: 'Back to the table' }).click()
   await expect(page.getByText(/with the ½ cup/)).toHaveCount(0)
   await page.getByRole('button', { name: 'Something changed' }).click()
   await sheet.getByRole('button', { name: 'make it shorter' }).click()

@@ -1,3 +1,4 @@
+export { freeDays, nearDays } from './near-days'
 export { type ShelfFilter, isWanted } from './filter'
 export { themesOn } from './theme'
 export { evaluateRecipe } from './evaluate-recipe'

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** Four short questions, each with near answers to tap. */
 import { computed } from 'vue'
-import { dayAfter, weekdayOf } from '@lea/core/amount'
-import { seasonOf } from '@lea/core/choose'
+import { nearDays, seasonOf } from '@lea/core/choose'
 import { HEATS, heatWord, themeWords } from '@lea/core/recipe'
 import type { SessionAnswers } from './session-answers'
 import Chip from '../parts/Chip.vue'
@@ -23,14 +22,7 @@ const toggle = (list: string[], id: string): void => {
   if (at < 0) list.push(id)
   else list.splice(at, 1)
 }
-/** The next days on which one cooks: tomorrow, and the weekdays after. */
-const days = computed(() => {
-  const today = todayText()
-  const isOpen = (d: string): boolean => settingStore.setting?.rules.kind !== 'nursery' || weekdayOf(d) < 5
-  return Array.from({ length: 9 }, (_, i) => dayAfter(today, i))
-    .filter(isOpen)
-    .slice(0, 5)
-})
+const days = computed(() => nearDays(todayText(), settingStore.setting?.rules.kind))
 const LENGTHS = [30, 45, 60, 75, 90]
 const near = computed(() => {
   const season = seasonOf(a.value.date)

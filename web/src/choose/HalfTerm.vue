@@ -41,6 +41,8 @@ onMounted(async () => {
     input.weekdays = [weekdayOf(last.date)]
     input.start = last.start
   }
+  // Whoever opens this page wants weeks: they are laid out as they were last, and again when an answer is changed.
+  await layOut()
 })
 
 const taken = computed(() => new Set(settingStore.sessions.map((s) => s.date)))

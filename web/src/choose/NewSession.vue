@@ -23,7 +23,7 @@ import StillLife from '../parts/pictures/StillLife.vue'
 import { useSettingStore } from '../stores/setting'
 import { useShelf, type ShelfEntry } from '../stores/shelf'
 import { startPool } from '../workers/pool'
-import { dayText, todayText } from '../shared/dates'
+import { dayIn, dayText, todayText } from '../shared/dates'
 import FitLine from './FitLine.vue'
 import type { SessionAnswers } from './session-answers'
 import FourAnswers from './FourAnswers.vue'
@@ -58,6 +58,9 @@ onMounted(async () => {
   await settingStore.load()
   answers.children = settingStore.children.map((c) => c.id)
   answers.adults = settingStore.adults.map((a) => a.id)
+  // Asked for from Today.
+  const day = dayIn(route.query['date'])
+  if (day) answers.date = day
   // At home one cooks with what is there.
   answers.fromCupboard = settingStore.setting?.rules.kind === 'home'
   if (settingStore.setting?.rules.kind === 'library') answers.minutes = 45

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 /** The papers of a session as PDF, in the size of the paper that lies in the printer. */
-import { useLocalStorage } from '@vueuse/core'
+import { paperLink, usePaperSize } from '../shared/paper-link'
 import { useAuthStore } from '../stores/auth'
 
 defineProps<{ id: string }>()
 const auth = useAuthStore()
-const size = useLocalStorage('lea-paper', 'A4')
-const zone = encodeURIComponent(Intl.DateTimeFormat().resolvedOptions().timeZone)
+const size = usePaperSize()
 const PAPERS = [
   ['before', 'To send before the day'],
   ['run', 'Run sheet'],
@@ -31,12 +30,7 @@ const PAPERS = [
     </fieldset>
     <ul class="flex flex-wrap gap-2">
       <li v-for="[name, words] in PAPERS" :key="name">
-        <a
-          class="btn"
-          :href="`/api/sessions/${id}/papers/${name}.pdf?paper=${size}&zone=${zone}`"
-          target="_blank"
-          >{{ words }}</a
-        >
+        <a class="btn" :href="paperLink(id, name, size)" target="_blank">{{ words }}</a>
       </li>
     </ul>
   </section>

@@ -9,6 +9,12 @@ export function todayText(): string {
   return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`
 }
 
+/** A day out of an address, or null where it names none. */
+export const dayIn = (value: unknown): string | null =>
+  typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value) && !Number.isNaN(Date.parse(value))
+    ? value
+    : null
+
 /** "Thursday 26 November", or "today". */
 export const dayText = (day: string): string => (day === todayText() ? 'today' : longDay(day))
 

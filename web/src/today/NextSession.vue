@@ -11,6 +11,7 @@ import PaperLinks from '../parts/PaperLinks.vue'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import { inWords } from '../shared/api'
 import { dayText } from '../shared/dates'
+import { paperLink, usePaperSize } from '../shared/paper-link'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 
@@ -29,6 +30,7 @@ const router = useRouter()
 const refusal = ref('')
 const beginning = ref(false)
 const printing = ref(false)
+const paper = usePaperSize()
 
 const ICONS = {
   fix: TriangleAlert,
@@ -100,6 +102,13 @@ async function cook(): Promise<void> {
         >
         <RouterLink v-else class="btn min-h-12" :to="`/session/${session.id}/weave`"
           >Open the plan</RouterLink
+        >
+        <a
+          v-if="auth.isLeader() && card"
+          class="btn min-h-12"
+          :href="paperLink(session.id, 'allergens', paper)"
+          target="_blank"
+          >Allergy sheet</a
         >
         <button
           v-if="auth.isLeader()"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** The first page: the next session large, then the days to come, then the past; an empty house begins with three steps. */
 import { countText } from '@lea/core/amount'
+import { freeDays } from '@lea/core/choose'
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -10,7 +11,7 @@ import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { startPool } from '../workers/pool'
 import { useUpcoming } from '../stores/upcoming'
-import { dayText } from '../shared/dates'
+import { dayText, todayText } from '../shared/dates'
 import CopySession from '../choose/CopySession.vue'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import FirstSteps from './FirstSteps.vue'
@@ -40,6 +41,18 @@ const behind = computed(() => {
   const list = settingStore.sessions.filter((s) => !here.has(s.id))
   return days([...list].sort((a, b) => (a.date < b.date ? 1 : -1)).slice(0, 12))
 })
+/** Days to come without a session, a tap from their shelf. */
+const free = computed(() =>
+  auth.isLeader()
+    ? freeDays(
+        todayText(),
+        settingStore.setting?.rules.kind,
+        settingStore.sessions.map((s) => s.date),
+      ).slice(0, 3)
+    : [],
+)
+/** The session that was closed last: its sheet for the families is a tap away. */
+const lastClosed = computed(() => behind.value.flatMap(([, l]) => l).find((s) => s.state === 'finished'))
 const titleOf = (s: StoredSession): string => settingStore.recipe(s.recipe)?.title ?? 'a recipe that is gone'
 const count = (s: StoredSession): string => {
   const n = s.children.length + s.guests.length
@@ -92,8 +105,21 @@ async function made(id: string): Promise<void> {
         <RouterLink v-if="auth.isLeader()" class="underline" to="/today/new">Plan one</RouterLink>
         <template v-else>Ask your leader.</template>
       </Notice>
-      <section v-if="ahead.length > 0" aria-labelledby="ahead" class="mb-8">
-        <h2 id="ahead" class="mb-2 text-xl">Coming up</h2>
+      <section
+        v-if="ahead.length > 0 || (first && free.length > 0)"
+        aria-labelledby="ahead"
+        class="mb-8"
+        @pointerover="startPool()"
+      >
+        <div class="mb-2 flex flex-wrap items-baseline gap-x-4 gap-y-1">
+          <h2 id="ahead" class="text-xl">Coming up</h2>
+          <p v-if="free.length > 0" class="flex flex-wrap gap-x-3 text-soft">
+            Plan
+            <RouterLink v-for="d in free" :key="d" class="underline" :to="`/today/new?date=${d}`">{{
+              dayText(d)
+            }}</RouterLink>
+          </p>
+        </div>
         <ol>
           <li
             v-for="[day, list] in ahead"
@@ -162,6 +188,12 @@ async function made(id: string): Promise<void> {
                     s.state === 'planned' ? 'was not cooked' : 'was not closed'
                   }}</span>
                 </RouterLink>
+                <RouterLink
+                  v-if="s === lastClosed && auth.isLeader()"
+                  class="text-sm underline"
+                  :to="`/session/${s.id}/family`"
+                  >Family sheet</RouterLink
+                >
                 <button
                   v-if="auth.isLeader()"
                   type="button"

@@ -230,7 +230,7 @@ const turnsOfHeld = computed(
           </li>
         </ul>
       </div>
-      <Fold title="Who uses what"><WhoUsesWhat :plan="session.plan" bare /></Fold>
+      <Fold title="Who uses what" open><WhoUsesWhat :plan="session.plan" bare /></Fold>
       <Fold title="While they wait" :count="waiting.length">
         <ul class="text-sm">
           <li v-for="w in waiting" :key="w.child" class="border-t border-line py-1 first:border-0">

@@ -78,7 +78,8 @@ const shorten = (offer: RestOffer): Promise<void> =>
 </script>
 
 <template>
-  <Sheet open title="Something changes" @close="emit('close')">
+  <!-- What is said has happened: the plan in force is the changed one. -->
+  <Sheet open :title="says.length > 0 ? 'Changed' : 'Something changes'" @close="emit('close')">
     <Notice v-if="refused" tone="fault" class="mb-3">{{ refused }}</Notice>
     <ul v-if="says.length > 0" role="status" class="text-lg">
       <li v-for="s in says" :key="s" class="border-t border-line py-1.5">{{ session.say(s) }}</li>
@@ -101,7 +102,7 @@ const shorten = (offer: RestOffer): Promise<void> =>
     </div>
     <p v-if="what === 'shorter' && working" role="status" class="text-lg">Trying …</p>
     <button v-if="says.length > 0" type="button" class="btn btn-main btn-table mt-3" @click="emit('close')">
-      Do this
+      Back to the table
     </button>
     <div v-else-if="what === null" class="grid grid-cols-2 gap-3">
       <button
