@@ -242,7 +242,7 @@ test('the records, and weeks to come', async ({ page }) => {
       await dialog
         .getByLabel('One child to a line')
         .fill(lines.map((n, i) => `${n}, May 2022, ${i % 2 ? 'egg' : 'milk'} allergy`).join('\n'))
-      await c.tap(dialog.getByRole('button', { name: 'Read these lines' }))
+      await expect(dialog.getByRole('button', { name: 'Add 10 children' })).toBeEnabled()
       await c.screen()
       await c.tap(dialog.getByRole('button', { name: 'Add 10 children' }))
       await expect(page.getByText('10 added, 0 changed.')).toBeVisible()

@@ -2,7 +2,7 @@
 /** A table of children read in: columns matched, every row shown with what it is taken for, and nothing kept before it was looked at. */
 import { monthText, countText } from '@lea/core/amount'
 import Papa from 'papaparse'
-import { computedAsync } from '@vueuse/core'
+import { computedAsync, watchDebounced } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { LEVEL_WORDS, allergenName } from '@lea/core/food'
 import { languageName } from '@lea/core/learn'
@@ -30,6 +30,10 @@ const heading = ref<string[]>([])
 /** The rows, each with its line and, of pasted lines, what stands there. */
 const table = ref<{ line: number; cells: string[]; written?: string }[]>([])
 const pasted = ref('')
+/** The text of which the rows below are; what was written since is not among them yet. */
+const readText = ref('')
+const READ_AFTER_MS = 350
+let takes = 0
 const free = ref(false)
 const columns = ref<RosterColumns | null>(null)
 const fault = ref('')
@@ -48,11 +52,18 @@ async function open(event: Event): Promise<void> {
 }
 /** Lines as people write them, or a table with headings: a file always is one, in whatever words its headings are. */
 async function take(text: string, file = false): Promise<void> {
+  takes += 1
+  const mine = takes
   fault.value = ''
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' })
   const [first = [], ...rest] = data
-  free.value = !file && !(await reader().hasHeadings([...first]))
-  const lines = free.value ? await reader().rosterLines(text) : null
+  const asLines = !file && !(await reader().hasHeadings([...first]))
+  const lines = asLines ? await reader().rosterLines(text) : null
+  const found = lines ? lines.columns : await reader().rosterColumns(first)
+  // Written on meanwhile: the later reading counts.
+  if (mine !== takes) return
+  free.value = asLines
+  readText.value = file ? pasted.value : text
   const all = lines ? lines.rows : rest.map((cells, i) => ({ line: i + 2, cells }))
   if (all.length === 0) {
     columns.value = null
@@ -63,14 +74,29 @@ async function take(text: string, file = false): Promise<void> {
   heading.value = lines ? [] : first
   table.value = all.slice(0, 300)
   if (all.length > 300) fault.value = `The first 300 of ${all.length} rows are shown: a roster holds no more.`
-  columns.value = lines ? lines.columns : await reader().rosterColumns(first)
+  columns.value = found
 }
-const rows = computedAsync(async () => {
-  const { value } = columns
-  if (!value) return []
-  const lines = table.value.map(({ line, cells }) => ({ line, cells: [...cells] }))
-  return reader().readRoster(lines, { ...value }, todayText(), [...settingStore.children])
-}, [])
+// Read as they are written: no row below is ever of an older text than the one above.
+watchDebounced(
+  pasted,
+  (text) => {
+    if (text.trim() !== '') void take(text)
+    else if (free.value) columns.value = null
+  },
+  { debounce: READ_AFTER_MS },
+)
+const evaluating = ref(false)
+const waiting = computed(() => evaluating.value || pasted.value !== readText.value)
+const rows = computedAsync(
+  async () => {
+    const { value } = columns
+    if (!value) return []
+    const lines = table.value.map(({ line, cells }) => ({ line, cells: [...cells] }))
+    return reader().readRoster(lines, { ...value }, todayText(), [...settingStore.children])
+  },
+  [],
+  evaluating,
+)
 const writtenAt = (line: number): string => table.value.find((r) => r.line === line)?.written ?? ''
 const good = computed(() => rows.value.filter((r) => r.child !== null))
 const bad = computed(() => rows.value.filter((r) => r.child === null))
@@ -112,9 +138,6 @@ async function keep(): Promise<void> {
         placeholder="Robin, April 2022, milk allergy, Welsh at home"
       ></textarea>
     </label>
-    <button type="button" class="btn btn-main mr-2" :disabled="pasted.trim() === ''" @click="take(pasted)">
-      Read these lines
-    </button>
     <label class="btn"
       >Open a CSV file<input type="file" accept=".csv,text/csv,text/plain" class="sr-only" @change="open"
     /></label>
@@ -201,12 +224,12 @@ async function keep(): Promise<void> {
       </div>
       <p v-if="bad.length > 0" role="status" class="mt-2 font-semibold">
         {{ countText(bad.length, 'row cannot', 'rows cannot') }} be taken. Put it right
-        {{ free ? 'above and read the lines' : 'in the file and open it' }} again, or go on without.
+        {{ free ? 'above' : 'in the file and open it again' }}, or go on without.
       </p>
       <button
         type="button"
         class="btn btn-main mt-3"
-        :disabled="saving || good.length === 0 || (asksAllergies && !noAllergies)"
+        :disabled="saving || waiting || good.length === 0 || (asksAllergies && !noAllergies)"
         @click="keep"
       >
         Add {{ countText(good.length, 'child', 'children') }}
