@@ -74,6 +74,25 @@ test('a chat export: the egg that only the telling names is asked about, and is 
   await keepAndPlan(page, /herb scone one/)
 })
 
+test('what is written after the reading is in no recipe: it is read too before anything is kept', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await readIn(
+    page,
+    'Pear salad, serves 8\n4 pears\n1 tbsp lemon juice\n1. Wash hands.\n2. Tear the pears.\n3. Stir.',
+  )
+  const save = page.getByRole('button', { name: 'Save it', exact: true })
+  await expect(save).toBeEnabled()
+  const words = page.getByLabel('The recipe', { exact: true })
+  await words.fill((await words.inputValue()).replace('4 pears', '4 pears\n50 g ground almonds'))
+  await expect(page.getByText(/^The words have changed since they were read/)).toBeVisible()
+  await expect(save).toBeDisabled()
+  await page.getByRole('button', { name: 'Read the recipe' }).click()
+  await expect(understood(page).getByText('ground almonds').first()).toBeVisible()
+  await expect(save).toBeEnabled()
+})
+
 test('the words of a page without data of its own', async ({ page }) => {
   await signIn(page, house)
   await readIn(page, BLOG)

@@ -56,16 +56,22 @@ const keep = (): void => {
 watch([text, answers], keep, { deep: true })
 
 const system = computed(() => (settingStore.setting?.rules.country === 'us' ? 'us' : 'uk'))
+/** The words of which it was read. What is written after that is in no recipe yet, so nothing is saved before it is read too. */
+const readWords = ref('')
+const stale = computed(() => read.value !== null && text.value !== readWords.value)
 /** Only the answer to what was asked last is shown. */
 let readings = 0
 async function understand(): Promise<void> {
   fault.value = ''
   const mine = (readings += 1)
+  const words = text.value
   try {
     const given = Object.fromEntries(answers.value.map((a) => [a.key, a.answer]))
     const own = settingStore.setting?.foods ?? []
-    const answer = await reader().readRecipe(text.value, system.value, own, given)
-    if (mine === readings) read.value = answer
+    const answer = await reader().readRecipe(words, system.value, own, given)
+    if (mine !== readings) return
+    read.value = answer
+    readWords.value = words
   } catch (e) {
     if (mine !== readings) return
     read.value = null
@@ -100,7 +106,7 @@ async function openFile(event: Event): Promise<void> {
 
 const asked = (where: (q: ReadQuestion) => boolean): ReadQuestion[] =>
   (read.value?.questions ?? []).filter(where)
-const status = computed(() => (read.value ? readStatus(read.value) : { open: 0, says: '' }))
+const status = computed(() => (read.value ? readStatus(read.value, stale.value) : { open: 0, says: '' }))
 const lines = computed(() =>
   read.value ? linesFor(read.value.recipe, read.value.recipe.serves, foods.value) : [],
 )

@@ -16,8 +16,13 @@ export interface AnswerGiven {
 export const readCount = ({ recipe }: RecipeRead): string =>
   `${countText(recipe.lines.length, 'line')} and ${countText(recipe.steps.length, 'step')} were read`
 
-/** What stands between the reading and keeping it; `open` is 0 where nothing does. */
-export function readStatus({ questions }: RecipeRead): { open: number; says: string } {
+/**
+ * What stands between the reading and keeping it; `open` is 0 where nothing does.
+ * @param changed the words are not those of which it was read any more: what was written since is in no line yet
+ */
+export function readStatus({ questions }: RecipeRead, changed = false): { open: number; says: string } {
+  if (changed)
+    return { open: 1, says: 'The words have changed since they were read. Read the recipe again to keep it.' }
   const open = questions.filter((q) => q.must).length
   return {
     open,
