@@ -169,7 +169,7 @@ export async function settleAtTable(page: Page, reason: string): Promise<void> {
 /** Settles every stop as a careful leader would: a change where there is one, else the packet read by two, else a reason. */
 export async function settleAll(page: Page, first: string, second: string): Promise<void> {
   const settle = page.getByRole('complementary')
-  const stops = settle.locator('li', { has: page.locator('.grade-stop') })
+  const stops = settle.getByRole('list', { name: 'Must fix' }).getByRole('listitem')
   await expect(settle.getByRole('heading', { name: /Must fix|Ready to cook/ })).toBeVisible()
   // While a new plan is on its way the list may be empty for a moment: it is settled only when Cook opens.
   const cook = page.getByRole('button', { name: 'Cook', exact: true })

@@ -59,6 +59,53 @@ test('a line with a food that Lea does not know is asked, and settled for the se
   await expect(row).toContainText(/may hold soya/)
 })
 
+test('nothing is signed before the words of the packet were read: what was not read yet lists nothing', async ({
+  page,
+}) => {
+  await signIn(page, house, 'tomasz')
+  const packet = {
+    food: 'sunflower-seeds',
+    name: 'Slow seeds',
+    label: 'Sunflower seeds, milk powder',
+    simulated: false,
+  }
+  const made = await page.request.post(`${house.address}/api/packets`, {
+    data: packet,
+    headers: { origin: house.address },
+  })
+  expect(made.ok(), await made.text()).toBe(true)
+  // The reader of words is slow to come, as on an old tablet.
+  let release = (): void => undefined
+  const held = new Promise<void>((done) => (release = done))
+  await page.route(/reader\.worker/, async (route) => {
+    await held
+    await route.continue()
+  })
+  await page.goto(`${house.address}/today`)
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'check', exact: true }).click()
+  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
+  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
+  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
+  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('The packet in your hand').selectOption({ label: 'Slow seeds' })
+  await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
+  await dialog.getByLabel('Read along by').selectOption({ label: 'Farida Quill' })
+  const sign = dialog.getByRole('button', { name: 'We read it today' })
+  await expect(dialog.getByText('Reading the words …').last()).toBeVisible()
+  await expect(sign).toBeDisabled()
+  release()
+  await expect(sign).toBeEnabled()
+  await expect(dialog.getByLabel('milk: lists it')).toBeChecked()
+  await page.keyboard.press('Escape')
+  await page.getByRole('complementary').getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByRole('complementary').getByText(/Sesame seeds lists sesame/)).toHaveCount(1)
+})
+
 test('a packet of hard structures is signed with an answer for each open word', async ({ page }) => {
   await signIn(page, house, 'tomasz')
   await page

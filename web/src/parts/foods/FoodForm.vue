@@ -40,11 +40,12 @@ const diet = ref<Record<string, Verdict>>({
 const fault = ref('')
 const saving = ref(false)
 /** What the name and the packet say counts, whatever is chosen below. */
-const said = computedAsync(async () => {
-  const [words] = await reader().packetWords([label.value])
-  const own = await reader().nameHolds(name.value)
-  return { name: [...own.contains, ...own.extras], lists: words?.lists ?? [], may: words?.may ?? [] }
-}, null)
+async function readNow(words: string, named: string) {
+  const [packet] = await reader().packetWords([words])
+  const own = await reader().nameHolds(named)
+  return { name: [...own.contains, ...own.extras], lists: packet?.lists ?? [], may: packet?.may ?? [] }
+}
+const said = computedAsync(() => readNow(label.value, name.value), null)
 const list = ALLERGENS.filter((a) => (a.uk14 || a.us9) && a.kind === 'regulated')
 const isRegulated = (id: string): boolean => ALLERGENS.some((a) => a.id === id && a.kind === 'regulated')
 const names = (ids: readonly string[]): string => ids.map(allergenName).join(', ')
@@ -60,14 +61,23 @@ async function keep(): Promise<void> {
   fault.value = foodFault({ name: name.value, shapes: shapes.value }, noShape.value)
   if (fault.value) return
   saving.value = true
+  // What stands there now is read, whatever was read on the way; what cannot be read is not kept.
+  let read: Awaited<ReturnType<typeof readNow>>
+  try {
+    read = await readNow(label.value, name.value)
+  } catch (e) {
+    fault.value = `The words could not be read: ${inWords(e)}`
+    saving.value = false
+    return
+  }
   const ticked = (what: string): string[] => list.filter((a) => found.value[a.id] === what).map((a) => a.id)
-  const lists = said.value?.lists ?? []
+  const { lists } = read
   const food = settledFood({
     ...(props.food && { id: props.food.food }),
     name: name.value,
     contains: [...new Set([...ticked('contains'), ...lists.filter(isRegulated)])],
     extras: lists.filter((id) => !isRegulated(id)),
-    mayContain: [...new Set([...ticked('may'), ...(said.value?.may ?? [])])],
+    mayContain: [...new Set([...ticked('may'), ...read.may])],
     compound: compound.value,
     shapes: shapes.value,
     role: role.value,

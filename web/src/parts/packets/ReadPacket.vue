@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** Two adults read one packet and say what stands on it, word by word that matters at this table. */
-import { computedAsync } from '@vueuse/core'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, reactive, ref, shallowRef, watch } from 'vue'
 import {
   ALLERGENS,
   type PacketAnswer,
@@ -56,35 +55,60 @@ const foodWord = computed(() => foods.value.of(props.food).name)
 const mine = computed(() => settingStore.packets.filter((p) => p.food === props.food))
 const packetId = ref(before?.kind === 'packet' ? (before.packet ?? '') : '')
 const packet = computed(() => mine.value.find((p) => p.id === packetId.value) ?? null)
-const words = computedAsync(async () => {
-  const label = packet.value?.label
-  return label === undefined ? null : ((await reader().packetWords([label]))[0] ?? null)
-}, null)
-/** What nobody may pass over: words of cards that Lea does not understand, and open words of this packet. */
-const questions = computedAsync(
-  () => reader().packetQuestions(packet.value?.label ?? '', asked.value, here.value),
-  { concerns: [], words: [] },
-)
+/** What was read in the words of the packet; nothing is signed before that is so, or where it could not be. */
+interface LabelRead {
+  label: string
+  lists: string[]
+  may: string[]
+  /** What nobody may pass over: words of cards that Lea does not understand, and open words of this packet. */
+  questions: Awaited<ReturnType<ReturnType<typeof reader>['packetQuestions']>>
+}
+const labelRead = shallowRef<LabelRead | null>(null)
+const readFault = ref('')
+const label = computed(() => packet.value?.label ?? '')
+const isRead = computed(() => labelRead.value?.label === label.value && readFault.value === '')
+const questions = computed(() => labelRead.value?.questions ?? { concerns: [], words: [] })
+let readings = 0
+/** The words by which the rows below were ticked; of no packet at first. */
+let ticked = ''
+async function readLabel(): Promise<void> {
+  readings += 1
+  const mine = readings
+  const text = label.value
+  readFault.value = ''
+  try {
+    const [words] = text === '' ? [] : await reader().packetWords([text])
+    const asks = await reader().packetQuestions(text, asked.value, here.value)
+    if (mine !== readings) return
+    const other = ticked !== text
+    ticked = text
+    labelRead.value = { label: text, lists: words?.lists ?? [], may: words?.may ?? [], questions: asks }
+    if (other) take()
+  } catch (e) {
+    if (mine === readings) readFault.value = `The words could not be read: ${inWords(e)}`
+  }
+}
 const settledWords = reactive<Record<string, WordAnswer | undefined>>({})
 const adding = ref(false)
 function take(): void {
   for (const id of Object.keys(settledWords)) settledWords[id] = undefined
   for (const id of asked.value.filter((x) => dietOfKey(x) === null)) found[id] = undefined
-  for (const id of words.value?.may ?? []) found[id] = 'may'
-  for (const id of words.value?.lists ?? []) found[id] = 'lists'
+  for (const id of labelRead.value?.may ?? []) found[id] = 'may'
+  for (const id of labelRead.value?.lists ?? []) found[id] = 'lists'
 }
 /** A row is ticked, or its tick is taken back. */
 const tick = (id: string, what: PacketAnswer): void => {
   found[id] = found[id] === what ? undefined : what
 }
 const mustAnswer = (id: string): boolean => questions.value.concerns.includes(id)
-watch(words, take)
+watch([label, asked, here], () => void readLabel(), { immediate: true })
 function added(made: StoredPacket): void {
   adding.value = false
   packetId.value = made.id
 }
 
 async function sign(): Promise<void> {
+  if (!isRead.value) return
   if (!first.value || !second.value) {
     fault.value = 'Two adults sign; an adult alone reads it twice and signs twice.'
     return
@@ -219,7 +243,11 @@ async function sign(): Promise<void> {
     </fieldset>
     <SignPair v-model:first="first" v-model:second="second" class="mb-3" :adults="adults" />
     <p v-if="fault" role="alert" class="mb-2 font-semibold text-paprika">{{ fault }}</p>
-    <button type="button" class="btn btn-main" @click="sign">We read it today</button>
+    <p v-if="readFault" role="alert" class="mb-2 font-semibold text-paprika">
+      {{ readFault }} <button type="button" class="underline" @click="readLabel">Try again</button>
+    </p>
+    <p v-else-if="!isRead" role="status" class="mb-2 text-soft">Reading the words …</p>
+    <button type="button" class="btn btn-main" :disabled="!isRead" @click="sign">We read it today</button>
     <PacketForm v-if="adding" :packet="null" :food="food" @close="adding = false" @saved="added" />
   </Sheet>
 </template>
