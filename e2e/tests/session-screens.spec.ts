@@ -46,6 +46,12 @@ test('the sheets for the wall and the table, and a packet', async () => {
   await page.goto(`${session}/cards`)
   await expect(page.getByRole('heading', { name: 'Wren' })).toBeVisible()
   await looksRight(page)
+  // The children's screen on paper: pictures, and no name.
+  await page.goto(`${session}/pictures`)
+  await expect(page.locator('[data-moment="tastes"]')).toBeVisible()
+  expect(await page.locator('[data-moment="turn"]').count()).toBeGreaterThan(3)
+  await expect(page.getByRole('main')).not.toContainText(/Wren|Zuri|milk \(/)
+  await looksRight(page)
   await page.goto(`${house.address}/cupboard?part=packets`)
   await page.getByRole('button', { name: /^Words of Kuchnia/ }).click()
   await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()

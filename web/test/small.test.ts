@@ -64,6 +64,11 @@ describe('seats round the tables', () => {
           expect(seats.filter((s) => s.table === t).length).toBeLessThanOrEqual(12)
         const places = new Set(seats.map((s) => `${s.table} ${s.left.toFixed(2)} ${s.top.toFixed(2)}`))
         expect(places.size).toBe(count)
+        // A mat is 56 px, and the smallest table that two of them stand beside each other at 225.
+        for (const a of seats)
+          for (const b of seats)
+            if (a.index < b.index && a.table === b.table)
+              expect(Math.max(Math.abs(a.left - b.left), Math.abs(a.top - b.top))).toBeGreaterThan(25)
         for (const s of seats) {
           expect(Math.min(s.left, s.top)).toBeGreaterThanOrEqual(11)
           expect(Math.max(s.left, s.top)).toBeLessThanOrEqual(89)

@@ -19,7 +19,10 @@ vi.mock('../src/workers/planner', () => ({
     await hold
     return answers[of.id]
   },
-  cardOfInWorker: (plan: { of: string }) => Promise.resolve({ mustFix: 0, short: `in force: ${plan.of}` }),
+  cardOfInWorker: async (plan: { of: string; slow?: Promise<void> }) => {
+    await plan.slow
+    return { mustFix: 0, short: `in force: ${plan.of}` }
+  },
 }))
 vi.mock('../src/offline-cache/answers', () => ({
   getCached: (path: string) =>
@@ -114,6 +117,22 @@ describe('sessions to come', () => {
     go()
     await Promise.all([first, second])
     expect(upcoming.cardOf('a')?.mustFix).toBe(0)
+  })
+  it('what a session’s own page has made of its plan is said at once, the newest of it', async () => {
+    sessions = [session('a')]
+    answers = { a: card(1) }
+    const upcoming = useUpcoming()
+    await upcoming.look()
+    expect(upcoming.next).toBe('Next: The soup, today 10:00, 1 to fix')
+    type Made = Parameters<typeof upcoming.take>[0]
+    let go: () => void = () => undefined
+    const slow = new Promise<void>((done) => (go = done))
+    const older = upcoming.take({ session: 'a', of: 'older', slow } as unknown as Made)
+    await upcoming.take({ session: 'a', of: 'newer' } as unknown as Made)
+    expect(upcoming.next).toBe('Next: The soup, today 10:00')
+    go()
+    await older
+    expect(upcoming.cardOf('a')?.short).toBe('in force: newer')
   })
   it('the next one is said with what is to settle', async () => {
     sessions = []

@@ -42,7 +42,7 @@ export function allergenSheet(paper: Paper): Page {
         `${dayWords(session.date)}, ${session.start} · for staff eyes: not where families or children read it`,
       ),
       people.length === 0
-        ? words('Nobody in this session has an allergy or a diet on file. Ask again at the door.')
+        ? words('Nobody in this session has an allergy or a diet on their card. Ask again at the door.')
         : table(['Mat', 'Child', 'Must not have', 'On this table'], rows, [36, 70, 150, '*']),
       heading('Today', 13),
       list(

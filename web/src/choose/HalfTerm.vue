@@ -42,7 +42,7 @@ onMounted(async () => {
     input.start = last.start
   }
   // Whoever opens this page wants weeks: they are laid out as they were last, and again when an answer is changed.
-  await layOut()
+  if (settingStore.children.length > 0) await layOut()
 })
 
 const taken = computed(() => new Set(settingStore.sessions.map((s) => s.date)))

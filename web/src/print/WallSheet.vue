@@ -53,7 +53,7 @@ const rules = computed(() => (session.plan?.hygiene ?? []).filter((h) => h.when 
         {{ settingStore.setting?.name }}
       </p>
       <p v-if="people.length === 0" class="mt-3">
-        Nobody in this session has an allergy or a diet on file. Ask again at the door.
+        Nobody in this session has an allergy or a diet on their card. Ask again at the door.
       </p>
       <table v-else class="mt-3 w-full border-collapse text-sm">
         <thead>

@@ -146,8 +146,8 @@ const costOptions = computed(() => barOptions(view.value?.cost[0]?.currency ?? '
               </RouterLink>
             </li>
           </ul>
-          <h2 class="mt-5 text-xl">By child</h2>
-          <ul class="flex flex-wrap gap-2 border-t border-line pt-2">
+          <h2 v-if="settingStore.children.length > 0" class="mt-5 text-xl">By child</h2>
+          <ul v-if="settingStore.children.length > 0" class="flex flex-wrap gap-2 border-t border-line pt-2">
             <li v-for="c in settingStore.children" :key="c.id">
               <RouterLink class="btn !gap-2" :to="`/record/children/${c.id}`"
                 ><Mat :name="c.nickname" :mat="matOf(c.id)" beside />{{ c.nickname }}</RouterLink

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { countText } from '@lea/core/amount'
 import { computed, ref, watch, watchEffect } from 'vue'
+import { watchDebounced } from '@vueuse/core'
 import { useRoute, useRouter } from 'vue-router'
 import Notice from '../parts/Notice.vue'
 import { settleView } from '@lea/core/plan'
@@ -8,6 +9,7 @@ import { MADE_UP } from '@lea/core/setting'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useSession } from '../stores/session/session'
+import { useUpcoming } from '../stores/upcoming'
 import { dayText } from '../shared/dates'
 import { useFeed } from '../shared/feed'
 import { PAGE_ID } from '../shared/page-id'
@@ -41,6 +43,14 @@ watch(
       })
   },
   { immediate: true },
+)
+
+// What the bar above says of this session follows what is fixed here.
+const upcoming = useUpcoming()
+watchDebounced(
+  () => (session.madeUp ? null : session.plan),
+  (plan) => plan && void upcoming.take(plan),
+  { debounce: 700 },
 )
 
 const title = computed(() =>

@@ -17,6 +17,7 @@ export const useUpcoming = defineStore('upcoming', () => {
   const settingStore = useSettingStore()
   const standing = shallowRef<Record<string, UpcomingEntry>>({})
   let round = 0
+  let takes = 0
 
   const ahead = computed(() =>
     settingStore.sessions
@@ -60,6 +61,14 @@ export const useUpcoming = defineStore('upcoming', () => {
     }
   }
 
+  /** The plan of a session as it has just become on its own page: nothing is compiled for it again. */
+  async function take(plan: Plan): Promise<void> {
+    takes += 1
+    const mine = takes
+    const card = await cardOfInWorker(plan)
+    if (mine === takes) standing.value = { ...standing.value, [plan.session]: { card } }
+  }
+
   const cardOf = (id: string): SessionCard | undefined => {
     const entry = standing.value[id]
     return entry && 'card' in entry ? entry.card : undefined
@@ -79,5 +88,5 @@ export const useUpcoming = defineStore('upcoming', () => {
     return card && card.mustFix > 0 ? `${when}, ${card.short}` : when
   })
 
-  return { standing, ahead, look, next, cardOf, faultOf }
+  return { standing, ahead, look, take, next, cardOf, faultOf }
 })

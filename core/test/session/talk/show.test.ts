@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { glossaryRow } from '../../../src/learn/glossary'
 import { guessAsks } from '../../../src/session/talk/guessed'
 import { sayNow } from '../../../src/session/talk/say'
-import { looksBack, showMoments, type ShowMoment } from '../../../src/session/talk/show'
+import { isTasting, looksBack, showMoments, type ShowMoment } from '../../../src/session/talk/show'
+import { showFrame } from '../../../src/session/talk/show-frame'
 import { nextTurn, tableTasks } from '../../../src/session/table'
 import { replay } from '../../../src/session/replay'
 import type { TableEvent } from '../../../src/session/event'
@@ -88,6 +89,52 @@ describe('the children’s screen', () => {
     expect(
       showMoments(t.plan, step, null, say, { turn: null, blocked: false, over: true }).at(-1)?.kind,
     ).toBe('done')
+  })
+  it('shows the towers of tastes while tokens are put, and among what is looked back at', () => {
+    const [t] = tables()
+    const step = t?.plan.schedule.at(-1)?.step ?? ''
+    if (!t) return expect.unreachable('no table')
+    const nothing = replay([])
+    const one = { ...nothing, tastes: { a: 'not-today' as const } }
+    expect(isTasting(nothing)).toBe(false)
+    expect(isTasting(one)).toBe(true)
+    expect(isTasting({ ...one, finished: '2026-11-26T11:00:00.000Z' })).toBe(false)
+    expect(isTasting({ ...one, lookBacks: [{ line: 'l', says: 's', event: 'e' }] })).toBe(false)
+    const say = sayNow(t.plan, null, '', null)
+    const kinds = (state: { tasting?: boolean; tasted?: boolean }) =>
+      showMoments(t.plan, step, null, say, { turn: null, blocked: false, over: true, ...state }).map(
+        (m) => m.kind,
+      )
+    expect(kinds({ tasting: true, tasted: true })).toEqual(['tastes'])
+    expect(kinds({ tasted: true }).slice(-2)).toEqual(['tastes', 'done'])
+    expect(kinds({})).not.toContain('tastes')
+  })
+  it('has a tower for each answer, of the mats of those who gave it, and of nobody’s name', () => {
+    const [t] = tables()
+    if (!t) return expect.unreachable('no table')
+    const [a, b, c] = t.plan.children.map((x) => x.id)
+    const state = replay(
+      [a, b, c].map((child, n) => ({
+        id: `t-${n}`,
+        device: 'a',
+        lamport: n + 1,
+        at: '2026-11-26T10:00:00.000Z',
+        kind: 'taste' as const,
+        body: { child: child ?? '', taste: n === 2 ? ('tried' as const) : ('more' as const) },
+      })),
+    )
+    const mats = new Map(t.plan.children.map((x, i) => [x.id, i + 1]))
+    const frame = showFrame(
+      { plan: t.plan, state, bowl: null, speakers: [], present: t.plan.children.map(({ id }) => ({ id })) },
+      (id) => mats.get(id) ?? 0,
+    )
+    expect(frame?.moments).toEqual([{ kind: 'tastes' }])
+    expect(frame?.tastes).toEqual([
+      { taste: 'more', who: [1, 2] },
+      { taste: 'tried', who: [3] },
+      { taste: 'not-today', who: [] },
+    ])
+    for (const x of t.plan.children) expect(JSON.stringify(frame)).not.toContain(`"${x.id}"`)
   })
   it('looks at no guess again that nobody made', () => {
     const [t] = tables()

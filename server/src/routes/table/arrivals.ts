@@ -48,7 +48,7 @@ export function arrivalRoutes({ pool }: AppContext): Router {
       const plan = await store.frozenPlan(db, session.id)
       const gone = req.params['guest']
       if (!plan || !childrenNotCoveredByPlan(plan, [{ id: gone }]).includes(gone))
-        throw new Fault(409, 'the plan in force knows this guest')
+        throw new Fault(409, 'the plan at the table knows this guest')
       return withGuests(
         db,
         req,

@@ -15,10 +15,13 @@ export function seatsFor(count: number): { seats: Seat[]; tables: number } {
   for (let table = 0; table < tables; table++) {
     const from = Math.floor((table * count) / tables)
     const to = Math.floor(((table + 1) * count) / tables)
-    for (let i = from; i < to; i++) seats.push({ index: i, table, ...around((i - from) / (to - from)) })
+    for (let i = from; i < to; i++) seats.push({ index: i, table, ...around(placeOf(i - from, to - from)) })
   }
   return { seats, tables }
 }
+
+/** Of the twelve places of a table, three to a side, as many as there are mats, spread: none ever lies on another. */
+const placeOf = (nth: number, mats: number): number => Math.round((nth * PER_TABLE) / mats) / PER_TABLE
 
 /** A point on the rim of the table, 0 to 1 clockwise; the rim runs at 12 and 88 per cent. */
 function around(share: number): { left: number; top: number } {
