@@ -8,7 +8,8 @@ pg_backup() {
   (umask 077 && pg_as "$1" "$PG_BIN/pg_dump" -h "$1/sock" -p "$port" -U postgres -Fc lea >"$2.part") && mv "$2.part" "$2"
 }
 
-# pg_restore_into BASE FILE: into a database that holds no setting; refused where one does.
+# pg_restore_into BASE FILE: into a database that holds no setting; refused where one does. All of it or nothing: it is put into a database
+# beside, in one transaction, and takes the place of the empty one when it is whole.
 pg_restore_into() {
   local base="$1" port had
   port="$(sed -n 4p "$base/data/postmaster.pid")"
@@ -18,8 +19,13 @@ pg_restore_into() {
   if [ "$had" = t ]; then
     [ "$(as_postgres psql -X -A -t -d lea -c 'select count(*) from settings')" = 0 ] || return 4
   fi
-  as_postgres dropdb --if-exists lea && as_postgres createdb -O lea_owner lea || return 5
-  as_postgres pg_restore -d lea --exit-on-error <"$2" || return 5
+  as_postgres dropdb --if-exists lea_restored && as_postgres createdb -O lea_owner lea_restored || return 5
+  if ! as_postgres pg_restore -d lea_restored --single-transaction --exit-on-error <"$2"; then
+    as_postgres dropdb lea_restored
+    return 5
+  fi
+  as_postgres dropdb --if-exists lea || return 5
+  as_postgres psql -X -q -d postgres -c 'alter database lea_restored rename to lea' || return 5
 }
 
 backup() {

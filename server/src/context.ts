@@ -1,7 +1,6 @@
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
-import type { Devices } from './devices/devices'
-import type { MailOutbox } from './devices/mail-outbox'
+import type { Kitchens } from './devices/devices'
 import type { TableFeed } from './live/table-feed'
 import type { WorkerPools } from './plan/pool'
 import type { Stopping } from './stopping'
@@ -12,10 +11,8 @@ export interface AppContext {
   plans: WorkerPools
   /** News of tables, for the devices that show them. */
   live: TableFeed
-  /** Scale and probe of this kitchen, or their stand-ins. */
-  devices: Devices
-  /** The mail stand-in. */
-  post: MailOutbox
+  /** Scale and probe of each setting's kitchen, or their stand-ins. */
+  kitchens: Kitchens
   /** Whether it is told to stop, and who still waits. */
   stopping: Stopping
   log: Logger

@@ -7,15 +7,16 @@ import { makeApp } from './app'
 import { openPool } from './db/pool'
 import { migrate } from './db/migrate'
 import { sweepAll } from './db/keeping'
-import { anyDemo, anySetting } from './db/settings'
+import { anyDemo, anySetting, settingOf } from './db/settings'
 import { DEMO_SIGN_INS } from './demo/people'
 import { loadDemo, removeDemo } from './demo/load'
-import { openDevices } from './devices/devices'
-import { openMailOutbox } from './devices/mail-outbox'
+import { openKitchens } from './devices/devices'
+import { takeOldLetters } from './devices/mail-outbox'
 import { openTableFeed } from './live/table-feed'
 import { startPools } from './plan/pool'
 import { today } from './clock'
 import { openStopping } from './stopping'
+import { sweepTries } from './tries'
 import { hostFault, isLoopback } from './who-is-served'
 
 const KEEP_ALIVE_MS = 65_000
@@ -88,13 +89,14 @@ async function main(): Promise<void> {
   const live = openTableFeed(need('LEA_APP_URL'), (fault) =>
     log.warn(fault, 'the line for news of tables was lost'),
   )
-  const devices = await openDevices({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') })
-  const post = openMailOutbox(env('LEA_OUTBOX') || '.lea/outbox')
+  const kitchens = openKitchens({ scale: env('LEA_SCALE'), probe: env('LEA_PROBE') }, () =>
+    settingOf(pool, env('LEA_DEVICES_OF')),
+  )
+  await takeOldLetters(pool, env('LEA_OUTBOX') || '.lea/outbox')
   const stopping = openStopping()
   const app = makeApp({
     stopping,
-    devices,
-    post,
+    kitchens,
     pool,
     plans,
     live,
@@ -117,7 +119,7 @@ async function main(): Promise<void> {
   }
   say('Ctrl-C stops it.')
   const sweep = (): void => {
-    sweepAll(pool, today(), post).catch((fault: unknown) => {
+    Promise.all([sweepAll(pool, today()), sweepTries(pool)]).catch((fault: unknown) => {
       log.error(fault, 'records that are too old could not be erased')
     })
   }
@@ -126,7 +128,7 @@ async function main(): Promise<void> {
   const stop = async (): Promise<void> => {
     clearInterval(nightly)
     await stopping.end(server)
-    await Promise.all([pool.end(), plans.close(), live.close(), devices.close()])
+    await Promise.all([pool.end(), plans.close(), live.close(), kitchens.close()])
     process.exit(0)
   }
   process.once('SIGINT', () => void stop())

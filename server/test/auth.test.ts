@@ -1,5 +1,6 @@
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { sweepTries } from '../src/tries'
 import { FIRST, openTestServer, type TestServer } from './test-server'
 
 let house: TestServer
@@ -19,6 +20,53 @@ describe('a first visit to an empty house', () => {
     expect((await alder.get('/api/setting')).body.rules).toMatchObject({ kind: 'home', country: 'uk' })
     expect((await alder.get('/api/first-visit')).body).toEqual({ needed: false })
     expect((await alder.send('POST', '/api/first-visit', FIRST)).status).toBe(409)
+  })
+})
+
+describe('eight first visits at once, at two servers of one empty house', () => {
+  it('make one setting; the others are told to sign in', async () => {
+    const empty = await openTestServer({ signInsAllowed: 100 })
+    try {
+      const other = await empty.second()
+      const visits = Array.from({ length: 8 }, (_, n) =>
+        (n % 2 ? empty : other)
+          .visitor()
+          .send('POST', '/api/first-visit', { ...FIRST, signIn: `owner${n}`, recipes: false }),
+      )
+      const said = (await Promise.all(visits)).map((a) => a.status).sort()
+      expect(said).toEqual([201, 409, 409, 409, 409, 409, 409, 409])
+      expect((await empty.pool.query('select from all_doors()')).rowCount).toBe(1)
+      await other.close()
+    } finally {
+      await empty.close()
+    }
+  })
+})
+
+describe('tries at the door', () => {
+  it('count at every server of the database together, and begin anew after a quarter of an hour', async () => {
+    const shared = await openTestServer({ signInsAllowed: 4 })
+    try {
+      const other = await shared.second()
+      const one = shared.visitor()
+      const two = other.visitor()
+      expect((await one.send('POST', '/api/first-visit', FIRST)).status).toBe(201)
+      for (const visitor of [one, two, one, two])
+        expect((await visitor.signIn(FIRST.signIn, 'not the password')).status).toBe(401)
+      // The right one waits too, at either.
+      for (const visitor of [one, two])
+        expect((await visitor.signIn(FIRST.signIn, FIRST.password)).status).toBe(429)
+      const { rows } = await shared.pool.query<{ key: string }>('select key from tries')
+      expect(rows.map((r) => r.key).join()).not.toMatch(/127|::/)
+      await shared.pool.query(`update tries set resets_at = now() - interval '1 second'`)
+      expect((await two.signIn(FIRST.signIn, FIRST.password)).status).toBe(200)
+      await shared.pool.query(`update tries set resets_at = now() - interval '1 second'`)
+      await sweepTries(shared.pool)
+      expect((await shared.pool.query('select from tries')).rowCount).toBe(0)
+      await other.close()
+    } finally {
+      await shared.close()
+    }
   })
 })
 

@@ -3,7 +3,9 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { scaleState } from '@lea/core/amount'
 import { heldReading, judgeCore, probeFault } from '@lea/core/food'
 import { DEMO_PASSWORD } from '../src/demo/people'
-import { openDevices, readCore, readWeight, type Devices } from '../src/devices/devices'
+import { settingOf } from '../src/db/settings'
+import { openDevices, openKitchens, readCore, readWeight, type Devices } from '../src/devices/devices'
+import { startStandIns } from '../src/devices/stand-ins'
 import { openTestServer, type TestServer } from './test-server'
 
 let devices: Devices
@@ -86,5 +88,51 @@ describe('the handles of the stand-ins', () => {
     const gwenda = house.visitor()
     await gwenda.signIn('gwenda', DEMO_PASSWORD)
     expect((await gwenda.send('PUT', '/api/devices/play', { load: 1 })).status).toBe(403)
+  })
+  it('of one setting are not those of another: what is played there is not read here', async () => {
+    const [petra, tomasz] = [house.visitor(), house.visitor()]
+    await petra.signIn('petra', DEMO_PASSWORD)
+    await tomasz.signIn('tomasz', DEMO_PASSWORD)
+    await petra.send('PUT', '/api/devices/play', { load: 120, core: 40 })
+    await tomasz.send('PUT', '/api/devices/play', { load: 555, core: 99 })
+    expect((await petra.get('/api/devices/play')).body.play).toMatchObject({ load: 120, core: 40 })
+  })
+})
+
+describe('a real scale', () => {
+  it('is in the kitchen of its own setting; every other has a stand-in, marked as one', async () => {
+    const real = await startStandIns()
+    real.play.load = 333
+    const kitchens = openKitchens({ scale: real.addresses.scale, probe: '' }, () => Promise.resolve('ours'))
+    try {
+      const [ours, theirs] = await Promise.all([kitchens.of('ours'), kitchens.of('theirs')])
+      expect(await kitchens.of('ours')).toBe(ours)
+      const heard: Record<string, number[]> = { ours: [], theirs: [] }
+      const leave = [
+        ours.scale.listen((r) => heard['ours']?.push(r.grams)),
+        theirs.scale.listen((r) => heard['theirs']?.push(r.grams)),
+      ]
+      await soon(() => expect(Math.round(heard['ours']?.at(-1) ?? 0)).toBe(333))
+      await soon(() => expect(heard['theirs']?.length).toBeGreaterThan(2))
+      expect(Math.max(...(heard['theirs'] ?? []))).toBeLessThan(1)
+      expect(theirs.standIns).not.toBeNull()
+      for (const go of leave) go()
+    } finally {
+      await kitchens.close()
+      await real.close()
+    }
+  })
+  it('where several settings are served and none is named is in nobody’s', async () => {
+    const house = await openTestServer({ demo: true })
+    try {
+      expect(await settingOf(house.pool, '')).toBeNull()
+      expect(await settingOf(house.pool, 'nobody')).toBeNull()
+      const petra = await settingOf(house.pool, 'petra')
+      expect(petra).toMatch(/^[0-9a-f-]{36}$/)
+      expect(await settingOf(house.pool, 'gwenda')).toBe(petra)
+      expect(await settingOf(house.pool, 'tomasz')).not.toBe(petra)
+    } finally {
+      await house.close()
+    }
   })
 })

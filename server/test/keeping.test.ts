@@ -1,6 +1,6 @@
 /** How long records are kept, what goes, what an erased child leaves behind: nothing that says who it was. */
 import { randomUUID } from 'node:crypto'
-import { mkdtemp, rename, rm } from 'node:fs/promises'
+import { mkdir, mkdtemp, readdir, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -8,7 +8,9 @@ import { dayAfter } from '@lea/core/amount'
 import type { StoredChild, StoredSession } from '@lea/core/setting'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { sweepAll } from '../src/db/keeping'
-import { openMailOutbox } from '../src/devices/mail-outbox'
+import { keepLetter, sweepLetters } from '../src/db/letters'
+import { asSignIn, inSetting } from '../src/db/pool'
+import { takeOldLetters } from '../src/devices/mail-outbox'
 import { today } from '../src/clock'
 import { openTestServer, type TestServer, type Visitor } from './test-server'
 
@@ -89,29 +91,81 @@ describe('an erased child', () => {
   })
 })
 
-const letters = { sweep: async () => 0 }
 describe('letters', () => {
-  it('go with the records of their time, of their own setting alone; younger ones stay', async () => {
+  const ofHouse = (visitor: Visitor) => visitor.get('/api/post').then(({ body }) => body.letters as string[])
+  async function writeOne(child?: string): Promise<string> {
+    const session = (await sessions()).find(
+      (s) => s.state === 'finished' && (child === undefined || s.children.includes(child)),
+    )
+    const sent = await petra.send('POST', `/api/sessions/${session?.id ?? ''}/family/letter`, {
+      to: 'a@saltmere.example',
+      ...(child !== undefined && { child }),
+    })
+    expect(sent.status, JSON.stringify(sent.body)).toBe(201)
+    return sent.body.letter as string
+  }
+  const setting = (): Promise<string> =>
+    asSignIn(
+      house.pool,
+      'petra',
+      async (db) => (await db.query<{ id: string }>('select setting_id as id from adults')).rows[0]?.id ?? '',
+    )
+  it('are the same at every server of the database; an erased child’s are at none', async () => {
+    const other = await house.second()
+    const there = other.visitor()
+    await there.signIn('petra', DEMO_PASSWORD)
+    const child = (await kids()).find((c) => c.nickname === 'Pavel')?.id ?? ''
+    const about = await writeOne(child)
+    const group = await writeOne()
+    expect((await ofHouse(there)).sort()).toEqual([about, group].sort())
+    expect((await there.raw('GET', `/api/post/${about}`)).body.toString()).toMatch(
+      /^To: a@saltmere\.example\r\n/m,
+    )
+    expect((await there.send('DELETE', `/api/children/${child}`)).status).toBe(204)
+    expect(await ofHouse(petra)).toEqual([group])
+    expect((await petra.raw('GET', `/api/post/${about}`)).status).toBe(404)
+    await other.close()
+  })
+  it('go with the records of their time; younger ones stay', async () => {
+    const id = await setting()
+    const old = {
+      name: 'old.eml',
+      about: null,
+      writtenAt: new Date('2020-02-03T23:30:00Z'),
+      message: Buffer.from('old'),
+    }
+    await inSetting(house.pool, id, (db) => keepLetter(db, id, old))
+    const before = (await ofHouse(petra)).length
+    const sweep = (day: string) => inSetting(house.pool, id, (db) => sweepLetters(db, day))
+    expect(await sweep('2020-02-03')).toBe(0)
+    expect(await sweep('2020-02-04')).toBe(1)
+    expect(await sweep('2020-02-04')).toBe(0)
+    expect((await ofHouse(petra)).length).toBe(before - 1)
+  })
+  it('that lay in a folder of an older Lea are taken over once, each in its own setting, and nothing else is touched', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'lea-letters-'))
     try {
-      const post = openMailOutbox(folder)
-      const letter = {
-        to: 'a@saltmere.example',
-        subject: 'Cooked today',
-        text: 'Bread.',
-        about: null,
-        attachments: [],
-      }
-      const name = await post.send('one', letter)
-      await post.send('two', letter)
-      const old = name.replace(/^\d{4}-\d\d-\d\d/, '2020-02-03')
-      await rename(join(folder, 'one', name), join(folder, 'one', old))
-      await post.send('one', letter)
-      expect(await post.sweep('one', '2020-02-03')).toBe(0)
-      expect(await post.sweep('one', '2020-02-04')).toBe(1)
-      expect(await post.sweep('one', '2020-02-04')).toBe(0)
-      expect(await post.sweep('none such', '2020-02-04')).toBe(0)
-      expect([(await post.list('one')).length, (await post.list('two')).length]).toEqual([1, 1])
+      const id = await setting()
+      const child = (await kids())[0]?.id ?? ''
+      const names = [
+        '2026-11-20T10-20-30-123Z-a1b2c3-group.eml',
+        `2026-11-21T10-20-30-123Z-a1b2c3-${child}.eml`,
+      ]
+      await mkdir(join(folder, id), { recursive: true })
+      await mkdir(join(folder, randomUUID()), { recursive: true })
+      for (const n of names) await writeFile(join(folder, id, n), `To: ${n}`)
+      await writeFile(join(folder, id, 'notes.txt'), 'of somebody')
+      expect(
+        await Promise.all([takeOldLetters(house.pool, folder), takeOldLetters(house.pool, folder)]),
+      ).toSatisfy((taken: number[]) => taken.reduce((a, b) => a + b) >= 2)
+      expect(await takeOldLetters(house.pool, folder)).toBe(0)
+      expect(await ofHouse(petra)).toEqual(expect.arrayContaining(names))
+      expect((await petra.raw('GET', `/api/post/${names[0] ?? ''}`)).body.toString()).toBe(`To: ${names[0]}`)
+      expect(await readdir(join(folder, id))).toEqual(['notes.txt'])
+      // What is about a child goes with it.
+      expect((await petra.send('DELETE', `/api/children/${child}`)).status).toBe(204)
+      expect(await ofHouse(petra)).not.toContain(names[1])
+      expect(await takeOldLetters(house.pool, join(folder, 'none such'))).toBe(0)
     } finally {
       await rm(folder, { recursive: true })
     }
@@ -128,11 +182,11 @@ describe('records', () => {
     for (const { setting_id } of rows)
       await house.sql(`update sessions set date = '2020-02-03' where id = '${old.id}'`, setting_id)
     expect((await petra.send('PUT', '/api/keeping', { months: 24 })).status).toBe(200)
-    expect(await sweepAll(house.pool, today(), letters)).toBe(1)
+    expect(await sweepAll(house.pool, today())).toBe(1)
     const after = await sessions()
     expect(after.map((s) => s.id)).not.toContain(old.id)
     expect(after.length).toBe(before.length - 1)
-    expect(await sweepAll(house.pool, today(), letters)).toBe(0)
+    expect(await sweepAll(house.pool, today())).toBe(0)
     const log = (await petra.get('/api/keeping/audit')).body.lines as { who: string; did: string }[]
     expect(log.some((l) => l.who === 'Lea' && /^1 session older than 24 months was erased/.test(l.did))).toBe(
       true,

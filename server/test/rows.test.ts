@@ -99,6 +99,15 @@ describe('migrations', () => {
     const both = await Promise.all([migrate(house.ownerUrl, MIGRATIONS), migrate(house.ownerUrl, MIGRATIONS)])
     expect(both).toEqual([[], []])
   })
+  it('refuse a database that a newer Lea has carried forward, and change nothing in it', async () => {
+    const owner = new pg.Client({ connectionString: house.ownerUrl })
+    await owner.connect()
+    await owner.query("insert into migrations (name, sha256) values ('999_of_tomorrow.sql', 'x')")
+    await expect(migrate(house.ownerUrl, MIGRATIONS)).rejects.toThrow(/newer Lea \(999_of_tomorrow\.sql\)/)
+    await owner.query("delete from migrations where name like '999%'")
+    expect(await migrate(house.ownerUrl, MIGRATIONS)).toEqual([])
+    await owner.end()
+  })
   it('notice a file that was changed after it ran', async () => {
     const owner = new pg.Client({ connectionString: house.ownerUrl })
     await owner.connect()

@@ -1,10 +1,7 @@
 /** A whole server for a test: its own database on the test cluster, the real application on a port of its own. */
 import { randomBytes } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 import { type StoredSession, changesBetween } from '@lea/core/setting'
@@ -13,8 +10,7 @@ import { makeApp } from '../src/app'
 import { openStopping } from '../src/stopping'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
-import { openDevices } from '../src/devices/devices'
-import { openMailOutbox } from '../src/devices/mail-outbox'
+import { openKitchens } from '../src/devices/devices'
 import { openTableFeed } from '../src/live/table-feed'
 import { startPools } from '../src/plan/pool'
 
@@ -53,13 +49,11 @@ async function serve(appUrl: string, signInsAllowed: number) {
     compile: new URL('../dist/compile-worker.js', import.meta.url),
     pdf: new URL('../dist/pdf-worker.js', import.meta.url),
   })
-  const devices = await openDevices({ scale: '', probe: '' })
-  const outbox = mkdtempSync(join(tmpdir(), 'lea-outbox-'))
+  const kitchens = openKitchens({ scale: '', probe: '' }, () => Promise.resolve(null))
   const stopping = openStopping()
   const app = makeApp({
     stopping,
-    devices,
-    post: openMailOutbox(outbox),
+    kitchens,
     pool,
     plans,
     live,
@@ -84,8 +78,7 @@ async function serve(appUrl: string, signInsAllowed: number) {
       await new Promise((done) => server.close(done))
       await plans.close()
       await live.close()
-      await devices.close()
-      rmSync(outbox, { recursive: true, force: true })
+      await kitchens.close()
       // Some tests have ended it themselves.
       if (!pool.ending) await pool.end()
     },

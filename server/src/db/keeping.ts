@@ -2,6 +2,7 @@
 import type { Pool } from 'pg'
 import { countText } from '@lea/core/amount'
 import { sumUp } from './child-progress'
+import { sweepLetters } from './letters'
 import { writeAudit } from './people'
 import { inSetting, type Db } from './pool'
 
@@ -13,19 +14,8 @@ export const setKeepMonths = async (db: Db, months: number): Promise<void> => {
   await db.query('update settings set keep_months = $1', [months])
 }
 
-/** Letters of a setting that were written before a day go. */
-export interface Letters {
-  /** @param before `YYYY-MM-DD` @returns how many went */
-  sweep(setting: string, before: string): Promise<number>
-}
-
 /** Sessions that are over and older than that go, with their plans and events, audit lines and letters of that time. */
-export async function sweepSetting(
-  db: Db,
-  setting: string,
-  today: string,
-  letters: Letters,
-): Promise<number> {
+export async function sweepSetting(db: Db, setting: string, today: string): Promise<number> {
   const months = await keepMonths(db)
   const { rows } = await db.query<{ day: string }>(
     'select ($1::date - make_interval(months => $2))::date as day',
@@ -45,7 +35,7 @@ export async function sweepSetting(
     children.map((c) => c.id),
   )
   await db.query('select sweep_audit($1)', [day])
-  const gone = await letters.sweep(setting, day)
+  const gone = await sweepLetters(db, day)
   if (gone > 0)
     await writeAudit(
       db,
@@ -66,11 +56,11 @@ export async function sweepSetting(
 }
 
 /** Every setting of this database. Several servers may sweep at once: what is gone is gone. */
-export async function sweepAll(pool: Pool, today: string, letters: Letters): Promise<number> {
+export async function sweepAll(pool: Pool, today: string): Promise<number> {
   const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
   let gone = 0
   for (const { setting_id } of rows)
-    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today, letters))
+    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
   return gone
 }
 

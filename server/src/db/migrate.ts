@@ -10,7 +10,11 @@ import pg from 'pg'
 /** Any number will do, as long as every Lea uses the same. */
 const LOCK = 7_221_953
 
-/** Brings a database up to date. @returns the names of the migrations that were run. */
+/**
+ * Brings a database up to date.
+ * @throws Error in words where a migration fails, was changed, or the database is of a newer Lea
+ * @returns the names of the migrations that were run
+ */
 export async function migrate(ownerUrl: string, folder: string): Promise<string[]> {
   const client = new pg.Client({ connectionString: ownerUrl })
   await client.connect()
@@ -26,6 +30,12 @@ export async function migrate(ownerUrl: string, folder: string): Promise<string[
       ),
     )
     const files = (await readdir(folder)).filter((f) => f.endsWith('.sql')).sort()
+    const newer = [...done.keys()].filter((name) => !files.includes(name)).sort()
+    // What an older program writes there may be what a newer one cannot read.
+    if (newer.length > 0)
+      throw new Error(
+        `the database was carried forward by a newer Lea (${newer.join(', ')}): use that version, or a backup that was made before`,
+      )
     const ran: string[] = []
     for (const name of files) {
       const sql = await readFile(join(folder, name), 'utf8')

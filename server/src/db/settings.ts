@@ -17,12 +17,35 @@ import { listMade } from './recipe-history'
 import { listWords } from './own-words'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
-import { inSetting } from './pool'
+import { asSignIn, inSetting } from './pool'
 
 /** Asked before anybody is signed in: is there a setting at all? */
 export async function anySetting(pool: Pool): Promise<boolean> {
   const { rows } = await pool.query<{ any_setting: boolean }>('select any_setting()')
   return rows[0]?.any_setting === true
+}
+
+/**
+ * Within the transaction that makes a setting: whether this is the first. Whoever asks at the same time waits until it is made, or is not.
+ */
+export async function isFirst(db: Db): Promise<boolean> {
+  await db.query(`select pg_advisory_xact_lock(hashtext('first visit'))`)
+  const { rows } = await db.query<{ any_setting: boolean }>('select any_setting()')
+  return rows[0]?.any_setting !== true
+}
+
+/**
+ * The setting in which somebody signs in by this name; of an empty name the only one that there is.
+ * @returns null where it is not known
+ */
+export async function settingOf(pool: Pool, signIn: string): Promise<string | null> {
+  if (signIn !== '')
+    return asSignIn(pool, signIn, async (db) => {
+      const { rows } = await db.query<{ id: string }>('select setting_id as id from adults')
+      return rows[0]?.id ?? null
+    })
+  const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors() limit 2')
+  return rows.length === 1 ? (rows[0]?.setting_id ?? null) : null
 }
 
 /** Whether one of them is of the demo, whose sign-ins are known to all. */

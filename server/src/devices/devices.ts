@@ -28,6 +28,42 @@ export function readCore(line: string): ProbeReading | null {
   return found ? { celsius: Number(found[1]) } : null
 }
 
+/** The kitchens of all settings of this server. */
+export interface Kitchens {
+  /** Those of one setting, opened when they are first asked for; nobody else reads or moves them. */
+  of(setting: string): Promise<Devices>
+  close(): Promise<void>
+}
+
+/**
+ * @param addresses of the real devices that this server reaches, if any
+ * @param whose the setting in whose kitchen they are; null where that is not known: then they are in none
+ */
+export function openKitchens(
+  addresses: { scale: string; probe: string },
+  whose: () => Promise<string | null>,
+): Kitchens {
+  const open = new Map<string, Promise<Devices>>()
+  const opened = async (setting: string): Promise<Devices> => {
+    const here = (addresses.scale || addresses.probe) && (await whose()) === setting
+    return openDevices(here ? addresses : { scale: '', probe: '' })
+  }
+  return {
+    of(setting) {
+      const known = open.get(setting)
+      if (known) return known
+      const fresh = opened(setting)
+      open.set(setting, fresh)
+      // Asked again after a fault.
+      fresh.catch(() => open.delete(setting))
+      return fresh
+    },
+    async close() {
+      await Promise.all([...open.values()].map(async (devices) => (await devices.catch(() => null))?.close()))
+    },
+  }
+}
+
 /** @param addresses `host:port` of a real scale and a real probe; empty for a stand-in */
 export async function openDevices(addresses: { scale: string; probe: string }): Promise<Devices> {
   const standIns = addresses.scale && addresses.probe ? null : await startStandIns()

@@ -1,12 +1,16 @@
 /**
- * The mail stand-in: what would be sent is written as a standard message file (RFC 5322, .eml) to the outbox folder, from where any mail
- * program opens it. Nothing leaves the machine.
+ * The mail stand-in: what would be sent is written as a standard message (RFC 5322, an .eml file for any mail program) and kept with the
+ * setting. Nothing leaves the machine.
  */
 import { randomBytes } from 'node:crypto'
-import { mkdir, readdir, readFile, rm, writeFile } from 'node:fs/promises'
+import { readdir, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
+import type { Pool } from 'pg'
 import { now } from '../clock'
+import { keepLetter, type StoredLetter } from '../db/letters'
+import { inSetting } from '../db/pool'
+import { isUuid } from '../uuid'
 
 export interface Letter {
   to: string
@@ -16,56 +20,61 @@ export interface Letter {
   about: string | null
   attachments: { filename: string; content: Buffer; contentType: string }[]
 }
-export interface MailOutbox {
-  /** @returns the name of the file in the setting's outbox */
-  send(setting: string, letter: Letter): Promise<string>
-  /** The newest first. */
-  list(setting: string): Promise<string[]>
-  read(setting: string, name: string): Promise<Buffer | null>
-  /** An erased child leaves no letter behind. */
-  forget(setting: string, child: string): Promise<void>
-  /** Letters that were written before a day (`YYYY-MM-DD`) go. @returns how many */
-  sweep(setting: string, before: string): Promise<number>
-}
 
 /** Made up: nothing is sent from it. */
 const FROM = { name: 'Lea', address: 'lea@saltmere.example' }
+const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
 
-export function openMailOutbox(folder: string): MailOutbox {
-  const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
+/** @returns the message, with the name of its file */
+export async function writtenLetter({
+  to,
+  subject,
+  text,
+  about,
+  attachments,
+}: Letter): Promise<StoredLetter> {
+  const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
+  const writtenAt = now()
+  const stamp = writtenAt.toISOString().replace(/[:.]/g, '-')
   return {
-    async send(setting, { to, subject, text, about, attachments }) {
-      const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
-      await mkdir(join(folder, setting), { recursive: true, mode: 0o700 })
-      const stamp = now().toISOString().replace(/[:.]/g, '-')
-      const name = `${stamp}-${randomBytes(3).toString('hex')}-${about ?? 'group'}.eml`
-      await writeFile(join(folder, setting, name), message, { mode: 0o600, flag: 'wx' })
-      return name
-    },
-    async list(setting) {
-      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
-      return names
-        .filter((n) => n.endsWith('.eml'))
-        .sort()
-        .reverse()
-    },
-    async forget(setting, child) {
-      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
-      for (const name of names.filter((n) => n.endsWith(`-${child}.eml`)))
-        await rm(join(folder, setting, name))
-    },
-    async sweep(setting, before) {
-      const names = await readdir(join(folder, setting)).catch(() => [] as string[])
-      // A name begins with the day on which it was written.
-      const old = names.filter(
-        (n) => /^\d{4}-\d\d-\d\dT/.test(n) && n.endsWith('.eml') && n.slice(0, 10) < before,
-      )
-      for (const name of old) await rm(join(folder, setting, name), { force: true })
-      return old.length
-    },
-    async read(setting, name) {
-      if (!/^[\w-]+\.eml$/.test(name)) return null
-      return readFile(join(folder, setting, name)).catch(() => null)
-    },
+    name: `${stamp}-${randomBytes(3).toString('hex')}-${about ?? 'group'}.eml`,
+    about,
+    writtenAt,
+    message: message as Buffer,
   }
+}
+
+const OLD_NAME = /^(\d{4}-\d\d-\d\d)T(\d\d)-(\d\d)-(\d\d)-(\d{3})Z-[0-9a-f]{6}-([a-z0-9-]+)\.eml$/
+
+/**
+ * Up to 0.20 letters lay in a folder of the server, one folder in it for each setting. What still lies there is taken over, once: a file goes
+ * when its letter is kept. A folder of a setting that is no more stays as it is.
+ * @returns how many were taken over
+ */
+export async function takeOldLetters(pool: Pool, folder: string): Promise<number> {
+  const settings = new Set(
+    (await pool.query<{ setting_id: string }>('select setting_id from all_doors()')).rows.map(
+      (r) => r.setting_id,
+    ),
+  )
+  let taken = 0
+  for (const setting of (await readdir(folder).catch(() => [])).filter((s) => isUuid(s) && settings.has(s)))
+    for (const name of await readdir(join(folder, setting))) {
+      const [, day, h, m, s, ms, about] = OLD_NAME.exec(name) ?? []
+      if (day === undefined) continue
+      const file = join(folder, setting, name)
+      // Another server that starts may be quicker.
+      const message = await readFile(file).catch(() => null)
+      if (message === null) continue
+      const letter = {
+        name,
+        about: about === 'group' ? null : (about ?? null),
+        writtenAt: new Date(`${day}T${h}:${m}:${s}.${ms}Z`),
+        message,
+      }
+      await inSetting(pool, setting, (db) => keepLetter(db, setting, letter))
+      await rm(file, { force: true })
+      taken += 1
+    }
+  return taken
 }

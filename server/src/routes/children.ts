@@ -9,12 +9,13 @@ import type { AppContext } from '../context'
 import { settleProgress } from '../db/child-progress'
 import { addChild, changeChild, eraseChild, getChild, listChildren, writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
+import { forgetLetters } from '../db/letters'
 import { pastOfChild } from '../db/session-history'
 import { Fault, notFound, read } from '../fault'
 import { isUuid } from '../uuid'
 
 /** The children of a setting: their cards, what is exported of one and how one is erased. */
-export function childRoutes({ pool, post }: AppContext): Router {
+export function childRoutes({ pool }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const owner = atLeast('owner')
@@ -63,9 +64,9 @@ export function childRoutes({ pool, post }: AppContext): Router {
     const id = key(String(req.params['id']))
     await run(req, async (db) => {
       if (!(await eraseChild(db, id))) throw notFound('this child')
+      await forgetLetters(db, id)
       await writeAudit(db, personOf(req).settingId, personOf(req).id, 'erased a child', id)
     })
-    await post.forget(personOf(req).settingId, id)
     res.status(204).end()
   })
   router.get('/children/:id/export', leader, async (req, res) => {

@@ -7,20 +7,24 @@ import { firstVisitSchema, signInSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
 import { accountAtDoor, addAdult, writeAudit } from '../db/people'
 import { asSignIn, inSetting } from '../db/pool'
-import { anySetting, createSetting, getSetting, saveRecipe } from '../db/settings'
+import { anySetting, createSetting, isFirst, getSetting, saveRecipe } from '../db/settings'
 import type { SignedIn } from '../auth'
 import { plainKeys, shallow } from '../body'
 import { enter } from '../enter'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 import { startingKit, startingRules } from '../starting'
+import { triesInDatabase } from '../tries'
+
+const WINDOW_MS = 15 * 60 * 1000
 
 /** The only routes that need no sign-in: the first visit, signing in, signing out. Their bodies are small. */
 export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
   const router = Router()
   const body = express.json({ limit: '10kb', reviver: plainKeys })
   const limit = rateLimit({
-    windowMs: 15 * 60 * 1000,
+    windowMs: WINDOW_MS,
+    store: triesInDatabase(pool, 'the door', WINDOW_MS),
     limit: signInsAllowed,
     skipSuccessfulRequests: true,
     standardHeaders: 'draft-8',
@@ -41,6 +45,8 @@ export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
     const owner: SignedIn = { id: randomUUID(), settingId: setting, name: input.owner, role: 'owner' }
     const hash = await hashPassword(input.password)
     await inSetting(pool, setting, async (db) => {
+      // Several may stand before an empty house at once, at several servers: the first makes it.
+      if (!(await isFirst(db))) throw new Fault(409, 'this house has a setting already: sign in')
       await createSetting(
         db,
         setting,

@@ -3,6 +3,7 @@ import { countText } from '@lea/core/amount'
 import { keepMonthsSchema } from '@lea/core/schema'
 import * as yup from 'yup'
 import { eraseGuest } from '../db/erase-guest'
+import { forgetLetters } from '../db/letters'
 import { blankName, namePlaces } from '../db/free-words'
 import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
 import { listAdults, writeAudit } from '../db/people'
@@ -48,7 +49,7 @@ const blankSchema = yup
   .noUnknown()
 
 /** How long records are kept, what goes now, and who read or changed what. */
-export function keepingRoutes({ pool, post }: AppContext): Router {
+export function keepingRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.use(atLeast('owner'))
   router.get('/', async (req, res) => {
@@ -66,7 +67,7 @@ export function keepingRoutes({ pool, post }: AppContext): Router {
   /** Otherwise it is done each night. */
   router.post('/sweep', async (req, res) => {
     const { settingId } = personOf(req)
-    res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today(), post)) })
+    res.json({ erased: await inSetting(pool, settingId, (db) => sweepSetting(db, settingId, today())) })
   })
   /** Free words in which a name stands, an erased child's above all. A name is no part of an address: it would stand in logs. */
   router.post('/words', async (req, res) => {
@@ -89,9 +90,9 @@ export function keepingRoutes({ pool, post }: AppContext): Router {
     if (!isUuid(session)) throw notFound('this session')
     await inSetting(pool, settingId, async (db) => {
       await eraseGuest(db, session, guest)
+      await forgetLetters(db, guest)
       await writeAudit(db, settingId, id, 'erased a guest', session)
     })
-    await post.forget(settingId, guest)
     res.status(204).end()
   })
   router.get('/audit', async (req, res) => {

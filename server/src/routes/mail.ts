@@ -1,19 +1,24 @@
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import { atLeast, personOf } from '../auth'
-import { notFound } from '../fault'
 import type { AppContext } from '../context'
+import { getLetter, listLetters } from '../db/letters'
+import { inSetting, type Db } from '../db/pool'
+import { notFound } from '../fault'
 
 /** The outbox of the mail stand-in: letters of this setting as message files. */
-export function postRoutes({ post }: AppContext): Router {
+export function postRoutes({ pool }: AppContext): Router {
   const router = Router()
+  const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
+    inSetting(pool, personOf(req).settingId, work)
   router.use(atLeast('leader'))
   router.get('/', async (req, res) => {
-    res.json({ letters: await post.list(personOf(req).settingId) })
+    res.json({ letters: await run(req, listLetters) })
   })
   router.get('/:name', async (req, res) => {
-    const letter = await post.read(personOf(req).settingId, req.params.name)
+    const { name } = req.params
+    const letter = await run(req, (db) => getLetter(db, name))
     if (!letter) throw notFound('this letter')
-    res.attachment(req.params.name).type('message/rfc822').send(letter)
+    res.attachment(name).type('message/rfc822').send(letter)
   })
   return router
 }

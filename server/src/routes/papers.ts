@@ -5,10 +5,12 @@ import type { Plan, PlanRequest } from '@lea/core/plan'
 import { MOST_PORTIONS } from '@lea/core/session'
 import * as yup from 'yup'
 import type { AppContext } from '../context'
+import { keepLetter } from '../db/letters'
 import { writeAudit } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { frozenPlan } from '../db/sessions'
 import { atLeast, personOf } from '../auth'
+import { writtenLetter } from '../devices/mail-outbox'
 import { Fault, notFound, read } from '../fault'
 import { allergenSheet } from '../papers/allergen-sheet'
 import { jobCardsPaper, placeMats, wordCardsPaper } from '../papers/cards'
@@ -29,7 +31,7 @@ import { findSession } from './find-session'
 import { queryText } from '../query'
 
 /** What leaves a session as a file: the request of its plan, the shopping list, papers as PDF, family sheets. */
-export function paperRoutes({ pool, plans, post }: AppContext): Router {
+export function paperRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const run = <T>(req: Request, work: (db: Db) => Promise<T>): Promise<T> =>
@@ -98,7 +100,7 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
     const wish = wishOf(rest, paper)
     const page = familyPaper(paper, wish)
     const sheet = sheetOf(paper, wish)
-    const letter = await post.send(personOf(req).settingId, {
+    const letter = await writtenLetter({
       to,
       about: wish.child,
       subject: `${sheet.title}: what we made`,
@@ -114,16 +116,12 @@ export function paperRoutes({ pool, plans, post }: AppContext): Router {
         },
       ],
     })
-    await run(req, (db) =>
-      writeAudit(
-        db,
-        personOf(req).settingId,
-        personOf(req).id,
-        'wrote a family letter',
-        wish.child ?? paper.session.id,
-      ),
-    )
-    res.status(201).json({ letter })
+    const { settingId, id } = personOf(req)
+    await run(req, async (db) => {
+      await keepLetter(db, settingId, letter)
+      await writeAudit(db, settingId, id, 'wrote a family letter', wish.child ?? paper.session.id)
+    })
+    res.status(201).json({ letter: letter.name })
   })
 
   router.get('/:id/papers/:name', leader, async (req, res) => {

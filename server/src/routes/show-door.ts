@@ -42,9 +42,11 @@ const codeSchema = yup
       .required('The code is missing'),
   })
   .noUnknown()
+import { triesInDatabase } from '../tries'
 
 /** So many codes that open nothing may be tried from one address in a quarter of an hour. */
 const MOST_TRIES = 20
+const WINDOW_MS = 15 * 60_000
 /** A sign of life on the stream, and a look whether the screen still lasts. */
 const STILL_HERE_MS = 20_000
 const ENDED = 'this code opens nothing (any more): ask at the table for a new one'
@@ -53,7 +55,8 @@ const ENDED = 'this code opens nothing (any more): ask at the table for a new on
 export function showDoorRoutes({ pool, live, cookieSecret }: AppContext): Router {
   const router = Router()
   const limit = rateLimit({
-    windowMs: 15 * 60_000,
+    windowMs: WINDOW_MS,
+    store: triesInDatabase(pool, 'a code', WINDOW_MS),
     limit: MOST_TRIES,
     skipSuccessfulRequests: true,
     standardHeaders: 'draft-8',

@@ -1,9 +1,10 @@
 import { Router, type Request, type Response } from 'express'
 import { DEVICE_MOODS } from '@lea/core/amount'
 import * as yup from 'yup'
+import type { Devices } from '../../devices/devices'
 import type { Play } from '../../devices/stand-ins'
 import type { LineDevice } from '../../devices/line-device'
-import { atLeast } from '../../auth'
+import { atLeast, personOf } from '../../auth'
 import { Fault, notFound, read } from '../../fault'
 import type { AppContext } from '../../context'
 
@@ -31,9 +32,11 @@ const playSchema = yup
   .noUnknown()
 
 /** Readings of the kitchen's devices as a stream; and the handles of the stand-ins. */
-export function deviceRoutes({ devices }: AppContext): Router {
+export function deviceRoutes({ kitchens }: AppContext): Router {
   const router = Router()
-  const stream = (device: LineDevice<object>) => (_req: Request, res: Response) => {
+  const here = (req: Request): Promise<Devices> => kitchens.of(personOf(req).settingId)
+  const stream = (which: 'scale' | 'probe') => async (req: Request, res: Response) => {
+    const device: LineDevice<object> = (await here(req))[which]
     res.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -47,17 +50,18 @@ export function deviceRoutes({ devices }: AppContext): Router {
       leave()
     })
   }
-  router.get('/scale', stream(devices.scale))
-  router.get('/probe', stream(devices.probe))
-  router.get('/play', (_req, res) => {
-    res.json({ play: devices.standIns?.play ?? null })
+  router.get('/scale', stream('scale'))
+  router.get('/probe', stream('probe'))
+  router.get('/play', async (req, res) => {
+    res.json({ play: (await here(req)).standIns?.play ?? null })
   })
   router.put('/play', atLeast('leader'), async (req, res) => {
-    if (!devices.standIns) throw notFound('a stand-in: the devices here are real')
+    const { standIns } = await here(req)
+    if (!standIns) throw notFound('a stand-in: the devices here are real')
     const change = (await read(playSchema, req.body)) as Partial<Play>
     if (Object.keys(change).length === 0) throw new Fault(400, 'nothing to change was said')
-    Object.assign(devices.standIns.play, change)
-    res.json({ play: devices.standIns.play })
+    Object.assign(standIns.play, change)
+    res.json({ play: standIns.play })
   })
   return router
 }

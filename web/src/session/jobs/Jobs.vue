@@ -217,7 +217,7 @@ const turnsOfHeld = computed(
         caption="Before and after the last change"
       />
     </div>
-    <div class="mt-4 grid items-start gap-3 md:grid-cols-2">
+    <div class="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-3 md:grid-cols-2">
       <ShorterList :plan="session.plan" :disabled="fixed" />
       <div v-if="pins.length > 0" class="patch p-3">
         <h2 class="mb-1 text-lg">Chosen by hand</h2>

@@ -4,10 +4,10 @@ import { useNow, useTimeoutFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { matLook } from '@lea/core/craft'
 import { type ShowFrame, showSeconds, timersOfFrame, waitLeft } from '@lea/core/session'
-import ShowOther from './ShowOther.vue'
-import ShowTastes from './ShowTastes.vue'
-import ShowTurn from './ShowTurn.vue'
-import ShowWash from './ShowWash.vue'
+import ShowOther from '../../parts/show/ShowOther.vue'
+import ShowTastes from '../../parts/show/ShowTastes.vue'
+import ShowTurn from '../../parts/show/ShowTurn.vue'
+import ShowWash from '../../parts/show/ShowWash.vue'
 
 const props = defineProps<{
   frame: ShowFrame | null

@@ -5,7 +5,7 @@ import tried from '~icons/fluent-emoji-flat/slightly-smiling-face'
 import notToday from '~icons/fluent-emoji-flat/raised-hand'
 import { computed, type Component } from 'vue'
 import { type ShowFrame, type Taste, TASTE_WORDS } from '@lea/core/session'
-import MatPattern from '../../parts/mats/MatPattern.vue'
+import MatPattern from '../mats/MatPattern.vue'
 
 const props = defineProps<{ tastes: ShowFrame['tastes'] }>()
 const FACES: Record<Taste, Component> = { more, tried, 'not-today': notToday }

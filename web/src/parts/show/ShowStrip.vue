@@ -2,8 +2,8 @@
 /** The scoop strip without names: each scoop in the weave of the mat that did it. */
 import { computed } from 'vue'
 import type { ShowRow } from '@lea/core/session'
-import MatPattern from '../../parts/mats/MatPattern.vue'
-import StripMarks from '../../parts/mats/StripMarks.vue'
+import MatPattern from '../mats/MatPattern.vue'
+import StripMarks from '../mats/StripMarks.vue'
 
 const props = defineProps<{ row: ShowRow }>()
 const widths = computed(() => {

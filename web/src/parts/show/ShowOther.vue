@@ -3,9 +3,9 @@
 import { ArrowRight, BookOpen, Check, Hourglass, Lightbulb } from '@lucide/vue'
 import { computed } from 'vue'
 import type { ShowFrame, ShowMoment } from '@lea/core/session'
-import MatPattern from '../../parts/mats/MatPattern.vue'
-import Picture from '../../parts/pictures/Picture.vue'
-import WordPicture from '../../parts/pictures/WordPicture.vue'
+import MatPattern from '../mats/MatPattern.vue'
+import Picture from '../pictures/Picture.vue'
+import WordPicture from '../pictures/WordPicture.vue'
 
 const props = defineProps<{
   moment: Exclude<ShowMoment, { kind: 'turn' } | { kind: 'wash' } | { kind: 'tastes' }>

@@ -2,11 +2,11 @@
 /** Whose turn it is and what to do, in pictures: the technique as it goes, or the measure, the food and the bowl; the strip, a big numeral, and the parts of the whole. */
 import { ArrowRight } from '@lucide/vue'
 import type { ShowMoment, ShowRow } from '@lea/core/session'
-import MatPattern from '../../parts/mats/MatPattern.vue'
-import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
-import PartPicture from '../../parts/pictures/PartPicture.vue'
-import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
-import WordPicture from '../../parts/pictures/WordPicture.vue'
+import MatPattern from '../mats/MatPattern.vue'
+import MeasurePicture from '../pictures/MeasurePicture.vue'
+import PartPicture from '../pictures/PartPicture.vue'
+import TechniqueStrip from '../pictures/techniques/TechniqueStrip.vue'
+import WordPicture from '../pictures/WordPicture.vue'
 import ShowStrip from './ShowStrip.vue'
 
 defineProps<{
