@@ -21,7 +21,10 @@ defineProps<{
 </script>
 
 <template>
-  <div class="grid h-full w-full grid-rows-[auto_1fr_auto] gap-5" data-moment="turn">
+  <div
+    class="grid h-full w-full grid-cols-[minmax(0,1fr)] grid-rows-[auto_1fr_auto] gap-5"
+    data-moment="turn"
+  >
     <div class="flex items-center justify-center gap-[4cqw]">
       <span v-if="who !== null" class="size-[24cqh] overflow-hidden rounded-patch border-4 border-ink"
         ><MatPattern :mat="who"
@@ -35,7 +38,7 @@ defineProps<{
       />
       <TechniqueStrip
         v-else
-        :class="row.picture ? 'h-[24cqh]' : 'h-[36cqh]'"
+        :class="row.picture ? 'h-[24cqh]' : 'h-[28cqh]'"
         :play="!still"
         :technique="moment.technique"
         :tool="moment.tool"
