@@ -66,7 +66,9 @@ interface LabelRead {
 const labelRead = shallowRef<LabelRead | null>(null)
 const readFault = ref('')
 const label = computed(() => packet.value?.label ?? '')
-const isRead = computed(() => labelRead.value?.label === label.value && readFault.value === '')
+/** A reading is under way: of other words, or because others came to the table. */
+const reading = ref(true)
+const isRead = computed(() => !reading.value && labelRead.value?.label === label.value)
 const questions = computed(() => labelRead.value?.questions ?? { concerns: [], words: [] })
 let readings = 0
 /** The words by which the rows below were ticked; of no packet at first. */
@@ -76,6 +78,7 @@ async function readLabel(): Promise<void> {
   const mine = readings
   const text = label.value
   readFault.value = ''
+  reading.value = true
   try {
     const [words] = text === '' ? [] : await reader().packetWords([text])
     const asks = await reader().packetQuestions(text, asked.value, here.value)
@@ -84,6 +87,7 @@ async function readLabel(): Promise<void> {
     ticked = text
     labelRead.value = { label: text, lists: words?.lists ?? [], may: words?.may ?? [], questions: asks }
     if (other) take()
+    reading.value = false
   } catch (e) {
     if (mine === readings) readFault.value = `The words could not be read: ${inWords(e)}`
   }
