@@ -106,6 +106,33 @@ test('nothing is signed before the words of the packet were read: what was not r
   await expect(page.getByRole('complementary').getByText(/Sesame seeds lists sesame/)).toHaveCount(1)
 })
 
+test('a reader of words that never comes is said so, and nothing is kept; the next try begins anew', async ({
+  page,
+}) => {
+  await signIn(page, house, 'tomasz')
+  await page.goto(`${house.address}/cupboard?part=foods`)
+  let away = true
+  await page.route(/reader\.worker/, (route) => (away ? new Promise(() => undefined) : route.continue()))
+  await page.reload()
+  await page.getByRole('button', { name: /Add a food/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Name', { exact: true }).fill('Harbour crumb')
+  await dialog.getByLabel('The words of its packet').fill('Oats, hazelnut paste')
+  await dialog.getByLabel(/none of these: soft/).check()
+  await dialog.getByRole('button', { name: 'Save it' }).click()
+  await expect(dialog.getByText(/could not be read: the reader of words does not answer/)).toBeVisible()
+  away = false
+  await dialog.getByRole('button', { name: 'Save it' }).click()
+  await expect(dialog).toHaveCount(0)
+  await page
+    .getByRole('region', { name: /^Foods/ })
+    .getByLabel('Find')
+    .fill('harbour crumb')
+  await expect(page.getByRole('list', { name: 'Foods' }).getByRole('listitem')).toContainText(
+    /holds .*hazelnut/,
+  )
+})
+
 test('a packet of hard structures is signed with an answer for each open word', async ({ page }) => {
   await signIn(page, house, 'tomasz')
   await page

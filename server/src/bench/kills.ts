@@ -52,11 +52,13 @@ async function round(
   const waiting = new Map<string, ReturnType<typeof tap>>()
   let n = 100_000
   let over = false
+  /** It has failed: nobody goes on tapping at what does not come back. */
+  let failed = false
   let refused = 0
   let last = ''
   const hands = Array.from({ length: AT_ONCE }, async (_, h) => {
     let hand: Tapper | null = null
-    while (!over || [...waiting.values()].some((t) => t.device === `hand ${h}`)) {
+    while (!failed && (!over || [...waiting.values()].some((t) => t.device === `hand ${h}`))) {
       const again = [...waiting.values()].find((t) => t.device === `hand ${h}`)
       const one = again ?? tap(++n, `hand ${h}`)
       waiting.set(one.id, one)
@@ -78,17 +80,22 @@ async function round(
       }
     }
   })
-  for (let k = 0; k < times; k++) {
-    const goal = acknowledged.size + 1 + Math.floor(random() * 12)
-    const since = performance.now()
-    while (acknowledged.size < goal) {
-      if (performance.now() - since > STUCK_MS)
-        throw new Error(
-          `no tap was taken for a minute after ${what} was killed for the ${k + 1}th time: ${last}`,
-        )
-      await pause(2)
+  try {
+    for (let k = 0; k < times; k++) {
+      const goal = acknowledged.size + 1 + Math.floor(random() * 12)
+      const since = performance.now()
+      while (acknowledged.size < goal) {
+        if (performance.now() - since > STUCK_MS)
+          throw new Error(
+            `no tap was taken for half a minute after ${what} was killed for the ${k + 1}th time: ${last}`,
+          )
+        await pause(2)
+      }
+      await kill()
     }
-    await kill()
+  } catch (fault) {
+    failed = true
+    throw fault
   }
   over = true
   await Promise.all(hands)

@@ -2,11 +2,39 @@
 import { wrap, type Remote } from 'comlink'
 import type { CheckedKind, Reader } from './reader.worker'
 
-let started: Remote<Reader> | undefined
-export const reader = (): Remote<Reader> =>
-  (started ??= wrap<Reader>(
-    new Worker(new URL('./reader.worker.ts', import.meta.url), { type: 'module', name: 'reader' }),
-  ))
+let started: { worker: Worker; reader: Remote<Reader> } | undefined
+function start(): { worker: Worker; reader: Remote<Reader> } {
+  const worker = new Worker(new URL('./reader.worker.ts', import.meta.url), {
+    type: 'module',
+    name: 'reader',
+  })
+  return { worker, reader: wrap<Reader>(worker) }
+}
+export const reader = (): Remote<Reader> => (started ??= start()).reader
+
+/** A long label on an old tablet takes two seconds. */
+const PATIENCE_MS = 20_000
+/**
+ * What something waits for that is kept or signed: not for ever. A worker that does not answer (its script may never have come) is left, and
+ * the next question begins another.
+ * @throws Error in words
+ */
+export async function inTime<T>(answer: Promise<T>): Promise<T> {
+  const asked = started
+  let late: ReturnType<typeof setTimeout> | undefined
+  const patience = new Promise<never>((_, give) => {
+    late = setTimeout(() => {
+      asked?.worker.terminate()
+      if (started === asked) started = undefined
+      give(new Error('the reader of words does not answer: is the network away?'))
+    }, PATIENCE_MS)
+  })
+  try {
+    return await Promise.race([answer, patience])
+  } finally {
+    clearTimeout(late)
+  }
+}
 
 /**
  * A value checked by its schema.

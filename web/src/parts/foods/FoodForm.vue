@@ -16,7 +16,7 @@ import { ROLES, roleWords } from '@lea/core/recipe'
 import { inWords } from '../../shared/api'
 import { todayText } from '../../shared/dates'
 import { useSettingStore } from '../../stores/setting'
-import { checked, reader } from '../../workers/reader'
+import { checked, inTime, reader } from '../../workers/reader'
 import LabelText from '../packets/LabelText.vue'
 import Notice from '../Notice.vue'
 import Sheet from '../Sheet.vue'
@@ -64,7 +64,7 @@ async function keep(): Promise<void> {
   // What stands there now is read, whatever was read on the way; what cannot be read is not kept.
   let read: Awaited<ReturnType<typeof readNow>>
   try {
-    read = await readNow(label.value, name.value)
+    read = await inTime(readNow(label.value, name.value))
   } catch (e) {
     fault.value = `The words could not be read: ${inWords(e)}`
     saving.value = false

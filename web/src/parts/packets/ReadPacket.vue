@@ -13,7 +13,7 @@ import {
 } from '@lea/core/food'
 import type { Plan } from '@lea/core/plan'
 import { inWords } from '../../shared/api'
-import { reader } from '../../workers/reader'
+import { inTime, reader } from '../../workers/reader'
 import { useFoods } from '../useFoods'
 import LabelText from './LabelText.vue'
 import PacketForm from './PacketForm.vue'
@@ -80,8 +80,8 @@ async function readLabel(): Promise<void> {
   readFault.value = ''
   reading.value = true
   try {
-    const [words] = text === '' ? [] : await reader().packetWords([text])
-    const asks = await reader().packetQuestions(text, asked.value, here.value)
+    const [words] = text === '' ? [] : await inTime(reader().packetWords([text]))
+    const asks = await inTime(reader().packetQuestions(text, asked.value, here.value))
     if (mine !== readings) return
     const other = ticked !== text
     ticked = text
