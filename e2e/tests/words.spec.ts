@@ -120,7 +120,7 @@ test('a reader of words that never comes is said so, and nothing is kept; the ne
   await dialog.getByLabel('The words of its packet').fill('Oats, hazelnut paste')
   await dialog.getByLabel(/none of these: soft/).check()
   await dialog.getByRole('button', { name: 'Save it' }).click()
-  await expect(dialog.getByText(/could not be read: the reader of words does not answer/)).toBeVisible()
+  await expect(dialog.getByText(/could not be read. The reader of words does not answer/)).toBeVisible()
   away = false
   await dialog.getByRole('button', { name: 'Save it' }).click()
   await expect(dialog).toHaveCount(0)

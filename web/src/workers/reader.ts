@@ -26,7 +26,7 @@ export async function inTime<T>(answer: Promise<T>): Promise<T> {
     late = setTimeout(() => {
       asked?.worker.terminate()
       if (started === asked) started = undefined
-      give(new Error('the reader of words does not answer: is the network away?'))
+      give(new Error('the reader of words does not answer: the network may be away'))
     }, PATIENCE_MS)
   })
   try {

@@ -66,7 +66,7 @@ async function keep(): Promise<void> {
   try {
     read = await inTime(readNow(label.value, name.value))
   } catch (e) {
-    fault.value = `The words could not be read: ${inWords(e)}`
+    fault.value = `The words could not be read. ${inWords(e)}`
     saving.value = false
     return
   }

@@ -89,7 +89,7 @@ async function readLabel(): Promise<void> {
     if (other) take()
     reading.value = false
   } catch (e) {
-    if (mine === readings) readFault.value = `The words could not be read: ${inWords(e)}`
+    if (mine === readings) readFault.value = `The words could not be read. ${inWords(e)}`
   }
 }
 const settledWords = reactive<Record<string, WordAnswer | undefined>>({})
