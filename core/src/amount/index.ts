@@ -1,5 +1,5 @@
 export { clockAfter, minutesBetween, minutesText } from './clock-time'
-export { dayAfter, isTimeZone, longDay, monthText, shortDay, weekdayOf } from './days'
+export { dayAfter, freeDays, isTimeZone, longDay, monthText, nearDays, shortDay, weekdayOf } from './days'
 export { type Size, bestWay, decompositions } from './decompose'
 export { type FairProblem, fairScoops } from './fair'
 export { must } from './must'

@@ -1,4 +1,3 @@
-export { freeDays, nearDays } from './near-days'
 export { type ShelfFilter, isWanted } from './filter'
 export { themesOn } from './theme'
 export { evaluateRecipe } from './evaluate-recipe'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Four short questions, each with near answers to tap. */
 import { computed } from 'vue'
-import { nearDays, seasonOf } from '@lea/core/choose'
+import { nearDays } from '@lea/core/amount'
+import { seasonOf } from '@lea/core/choose'
 import { HEATS, heatWord, themeWords } from '@lea/core/recipe'
 import type { SessionAnswers } from './session-answers'
 import Chip from '../parts/Chip.vue'

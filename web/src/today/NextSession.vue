@@ -104,7 +104,7 @@ async function cook(): Promise<void> {
           >Open the plan</RouterLink
         >
         <a
-          v-if="auth.isLeader() && card"
+          v-if="auth.isLeader()"
           class="btn min-h-12"
           :href="paperLink(session.id, 'allergens', paper)"
           target="_blank"

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The first page: the next session large, then the days to come, then the past; an empty house begins with three steps. */
-import { countText } from '@lea/core/amount'
-import { freeDays } from '@lea/core/choose'
+import { countText, freeDays } from '@lea/core/amount'
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'

@@ -1,7 +1,7 @@
 /** Days that are offered: no nursery cooks on a Sunday, and no day is offered twice. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { freeDays, nearDays } from '../../src/choose/near-days'
+import { freeDays, nearDays } from '../../src/amount/days'
 
 const day = fc
   .date({ min: new Date('2024-01-01'), max: new Date('2032-12-31'), noInvalidDate: true })
