@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib'
 import { type Page } from '@playwright/test'
 import { test } from '../clock'
 import { TestServer, signIn } from '../test-server'
+import { seenWords } from './seen-words'
 
 interface Figures {
   paint: number
@@ -31,29 +32,10 @@ async function measure(page: Page, address: string, settle: number): Promise<Fig
   await page.goto(address)
   await page.waitForTimeout(settle)
   const seen = await page.evaluate(() => {
-    let first = 0
-    let whole = 0
-    const walk = document.createTreeWalker(
-      document.querySelector('main') ?? document.body,
-      NodeFilter.SHOW_TEXT,
-    )
-    while (walk.nextNode()) {
-      const text = walk.currentNode.textContent?.trim() ?? ''
-      const parent = walk.currentNode.parentElement
-      if (text === '' || !parent || parent.closest('option,.sr-only,svg') || !parent.checkVisibility())
-        continue
-      const range = document.createRange()
-      range.selectNodeContents(walk.currentNode)
-      const box = range.getBoundingClientRect()
-      if (box.height < 1 || box.width < 1) continue
-      const words = text.split(/\s+/).length
-      whole += words
-      if (box.top < innerHeight && box.bottom > 0 && box.left < innerWidth) first += words
-    }
     const kept = window as unknown as { leaPaint: number; leaShift: number }
-    return { first, whole, paint: kept.leaPaint, shift: kept.leaShift }
+    return { paint: kept.leaPaint, shift: kept.leaShift }
   })
-  return { ...seen, script }
+  return { ...(await seenWords(page)), ...seen, script }
 }
 
 test('the main views: words, paint, shift, scripts', async ({ browser }) => {

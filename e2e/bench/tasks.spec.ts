@@ -5,6 +5,7 @@
  */
 import { expect, type Locator, type Page } from '@playwright/test'
 import { test } from '../clock'
+import { seenWords } from './seen-words'
 import { openBread, passGates, signIn, swapTheMilk, TestServer } from '../test-server'
 
 class Count {
@@ -27,26 +28,7 @@ class Count {
   /** A screen that is passed: its first view, or the dialog that lies on it. */
   async screen(): Promise<void> {
     this.screens++
-    this.words += await this.page.evaluate(() => {
-      const open = [...document.querySelectorAll('[role="dialog"]')].at(-1)
-      const walk = document.createTreeWalker(
-        open ?? document.querySelector('main') ?? document.body,
-        NodeFilter.SHOW_TEXT,
-      )
-      let words = 0
-      while (walk.nextNode()) {
-        const text = walk.currentNode.textContent?.trim() ?? ''
-        const parent = walk.currentNode.parentElement
-        if (text === '' || !parent || parent.closest('option,.sr-only,svg') || !parent.checkVisibility())
-          continue
-        const range = document.createRange()
-        range.selectNodeContents(walk.currentNode)
-        const box = range.getBoundingClientRect()
-        if (box.height > 1 && box.width > 1 && box.top < innerHeight && box.bottom > 0)
-          words += text.split(/\s+/).length
-      }
-      return words
-    })
+    this.words += (await seenWords(this.page)).first
   }
 }
 

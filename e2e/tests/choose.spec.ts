@@ -164,7 +164,13 @@ test('children pasted as lines: read as they are written, each looked at, what i
   await expect(dialog.getByText('Welsh', { exact: true })).toBeVisible()
   await expect(dialog.getByText('Birth month is missing: not taken')).toBeVisible()
   await expect(dialog.getByRole('button', { name: 'Add 2 children' })).toBeEnabled()
-  await lines.fill((await lines.inputValue()).replace('soon', 'May 2021'))
+  // Nothing is left of what was taken away.
+  const written = await lines.inputValue()
+  await lines.fill('')
+  await expect(dialog.getByRole('button', { name: /^Add \d/ })).toHaveCount(0)
+  await lines.fill(written)
+  await expect(dialog.getByRole('button', { name: 'Add 2 children' })).toBeEnabled()
+  await lines.fill(written.replace('soon', 'May 2021'))
   // Nothing is added of what stood there before.
   await expect(dialog.getByRole('button', { name: 'Add 2 children' })).toBeDisabled()
   await dialog.getByRole('button', { name: 'Add 3 children' }).click()

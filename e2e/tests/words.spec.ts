@@ -1,5 +1,5 @@
 /** Nothing named vanishes: a food that nobody knows is settled once, a packet is signed word by word, and a family's own words are read. */
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
 import { TestServer, openFinding, openPart, signIn } from '../test-server'
 
@@ -59,6 +59,19 @@ test('a line with a food that Lea does not know is asked, and settled for the se
   await expect(row).toContainText(/may hold soya/)
 })
 
+/** Sunflower seeds take the place of sesame, and their packet is to be read. */
+async function openPacketOfSeeds(page: Page): Promise<void> {
+  await page
+    .getByRole('link', { name: /Couscous picnic jars/ })
+    .first()
+    .click()
+  await page.getByRole('link', { name: 'check', exact: true }).click()
+  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
+  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
+  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
+  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+}
+
 test('nothing is signed before the words of the packet were read: what was not read yet lists nothing', async ({
   page,
 }) => {
@@ -82,15 +95,7 @@ test('nothing is signed before the words of the packet were read: what was not r
     await route.continue()
   })
   await page.goto(`${house.address}/today`)
-  await page
-    .getByRole('link', { name: /Couscous picnic jars/ })
-    .first()
-    .click()
-  await page.getByRole('link', { name: 'check', exact: true }).click()
-  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
-  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
-  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
-  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+  await openPacketOfSeeds(page)
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('The packet in your hand').selectOption({ label: 'Slow seeds' })
   await dialog.getByLabel('Read aloud by').selectOption({ label: 'Tomasz Reil' })
@@ -135,15 +140,7 @@ test('a reader of words that never comes is said so, and nothing is kept; the ne
 
 test('a packet of hard structures is signed with an answer for each open word', async ({ page }) => {
   await signIn(page, house, 'tomasz')
-  await page
-    .getByRole('link', { name: /Couscous picnic jars/ })
-    .first()
-    .click()
-  await page.getByRole('link', { name: 'check', exact: true }).click()
-  const sesame = await openFinding(page, /Sesame seeds lists sesame/)
-  await sesame.getByRole('button', { name: /Sunflower seeds for everyone/ }).click()
-  const seeds = await openFinding(page, /Sunflower seeds may contain sesame/)
-  await seeds.getByRole('button', { name: /Read the packet/ }).click()
+  await openPacketOfSeeds(page)
   const dialog = page.getByRole('dialog').first()
   await dialog.getByRole('button', { name: 'Put in its words' }).click()
   const form = page.getByRole('dialog', { name: 'A packet' })

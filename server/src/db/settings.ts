@@ -20,8 +20,8 @@ import type { Pool } from 'pg'
 import { asSignIn, inSetting } from './pool'
 
 /** Asked before anybody is signed in: is there a setting at all? */
-export async function anySetting(pool: Pool): Promise<boolean> {
-  const { rows } = await pool.query<{ any_setting: boolean }>('select any_setting()')
+export async function anySetting(db: Pool | Db): Promise<boolean> {
+  const { rows } = await db.query<{ any_setting: boolean }>('select any_setting()')
   return rows[0]?.any_setting === true
 }
 
@@ -30,8 +30,7 @@ export async function anySetting(pool: Pool): Promise<boolean> {
  */
 export async function isFirst(db: Db): Promise<boolean> {
   await db.query(`select pg_advisory_xact_lock(hashtext('first visit'))`)
-  const { rows } = await db.query<{ any_setting: boolean }>('select any_setting()')
-  return rows[0]?.any_setting !== true
+  return !(await anySetting(db))
 }
 
 /**

@@ -30,8 +30,8 @@ const heading = ref<string[]>([])
 /** The rows, each with its line and, of pasted lines, what stands there. */
 const table = ref<{ line: number; cells: string[]; written?: string }[]>([])
 const pasted = ref('')
-/** The text of which the rows below are; what was written since is not among them yet. */
-const readText = ref('')
+/** The text of which the rows below are: what was written since is not among them yet. Null where they are a file's. */
+const readText = ref<string | null>('')
 const READ_AFTER_MS = 350
 let takes = 0
 const free = ref(false)
@@ -63,7 +63,7 @@ async function take(text: string, file = false): Promise<void> {
   // Written on meanwhile: the later reading counts.
   if (mine !== takes) return
   free.value = asLines
-  readText.value = file ? pasted.value : text
+  readText.value = file ? null : text
   const all = lines ? lines.rows : rest.map((cells, i) => ({ line: i + 2, cells }))
   if (all.length === 0) {
     columns.value = null
@@ -81,12 +81,18 @@ watchDebounced(
   pasted,
   (text) => {
     if (text.trim() !== '') void take(text)
-    else if (free.value) columns.value = null
+    else if (readText.value !== null) {
+      takes += 1
+      readText.value = text
+      columns.value = null
+    }
   },
   { debounce: READ_AFTER_MS },
 )
 const evaluating = ref(false)
-const waiting = computed(() => evaluating.value || pasted.value !== readText.value)
+const waiting = computed(
+  () => evaluating.value || (readText.value !== null && pasted.value !== readText.value),
+)
 const rows = computedAsync(
   async () => {
     const { value } = columns

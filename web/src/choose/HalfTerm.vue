@@ -41,7 +41,7 @@ onMounted(async () => {
     input.weekdays = [weekdayOf(last.date)]
     input.start = last.start
   }
-  // Whoever opens this page wants weeks: they are laid out as they were last, and again when an answer is changed.
+  // Whoever opens this page wants weeks: they are laid out by what was done last, and again by the button.
   if (settingStore.children.length > 0) await layOut()
 })
 

@@ -12,8 +12,9 @@ import ShowStrip from './ShowStrip.vue'
 defineProps<{
   moment: Extract<ShowMoment, { kind: 'turn' }>
   row: ShowRow
-  /** Numbers of mats. */
+  /** The mat whose turn it is; on paper nobody's. */
   who: number | null
+  /** Mats of those who come next; on paper of all who do it. */
   next: readonly number[]
   /** On paper: nothing moves, and those who do it stand side by side. */
   still?: boolean

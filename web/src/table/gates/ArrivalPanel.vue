@@ -75,8 +75,8 @@ async function looksOn(): Promise<void> {
         >
           <span
             ><span class="block">{{ session.say(fix.label) }}</span
-            ><span class="block text-sm font-normal"
-              ><Amount :text="[fix.cost, ...(fix.how ? [fix.how] : [])].join(' · ')" /></span
+            ><span class="block text-sm font-normal"><Amount :text="fix.cost" /></span
+            ><span v-if="fix.how" class="block text-sm font-normal"><Amount :text="fix.how" /></span
           ></span>
         </button>
       </div>
