@@ -4,9 +4,10 @@ import { build } from 'esbuild'
 await build({
   entryPoints: {
     main: 'src/main.ts',
-    'compile-worker': 'src/plan/compile-worker.ts',
-    'pdf-worker': 'src/papers/pdf-worker.ts',
-    password: 'src/password-command.ts',
+    'plan-worker': 'src/work/plan-worker.ts',
+    'desk-worker': 'src/work/desk-worker.ts',
+    'archive-worker': 'src/work/archive-worker.ts',
+    password: 'src/operator/password-command.ts',
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
     'highs-worker': 'src/bench/highs-worker.ts',

@@ -38,12 +38,15 @@ import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
 import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
+import { writesPerPerson } from './limits/per-person'
 import { healthRoutes } from './health'
 import { signInStore } from './sign-in-store'
 
 export function makeApp(context: AppContext): Express {
   const app = express()
   app.disable('x-powered-by')
+  // What is asked of /api is never kept, so nothing is worth a digest; files have their own.
+  app.set('etag', false)
   if (context.https) app.set('trust proxy', 1)
   app.use(context.stopping.watch)
   app.use(
@@ -116,16 +119,22 @@ function api(context: AppContext): express.Router {
   router.use(doorRoutes(context))
   router.use(showDoorRoutes(context))
   // Who is asking is settled before a body is read.
-  router.use(settleWho(context.pool), express.json({ limit: '1mb', reviver: plainKeys }), shallow)
+  router.use(
+    settleWho(context.pool),
+    writesPerPerson(context.limits.writes),
+    express.json({ limit: '1mb', reviver: plainKeys }),
+    shallow,
+  )
   router.use(tellsSetting(context))
   router.use(ownSignInRoutes(context))
   router.use(adultRoutes(context))
   router.use(
     '/sessions',
+    // Taps first: there are more of them than of all else.
+    eventRoutes(context),
     sessionRoutes(context),
     cookingRoutes(context),
     arrivalRoutes(context),
-    eventRoutes(context),
     begunRoutes(context),
     mendRoutes(context),
     rotationRoutes(context),

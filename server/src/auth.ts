@@ -4,6 +4,7 @@ import type { Pool } from 'pg'
 import type { PersonRole } from '@lea/core/schema'
 import { type Person, personOfSignIn } from './db/sign-ins'
 import { Fault } from './fault'
+import { personJustRead } from './sign-in-store'
 
 export type SignedIn = Omit<Person, 'round'>
 
@@ -35,7 +36,8 @@ export const settleWho =
   (pool: Pool): RequestHandler =>
   async (req, _res, next) => {
     if (!req.session.person) throw new Fault(401, 'please sign in')
-    const person = await whoHolds(pool, req)
+    const just = personJustRead(req.session.person)
+    const person = just === undefined ? await whoHolds(pool, req) : holding(req.session.person, just)
     if (!person) {
       await new Promise<void>((done) => req.session.destroy(() => done()))
       throw new Fault(401, 'this sign-in has ended: please sign in again')
@@ -48,8 +50,12 @@ export const settleWho =
 /** Whose sign-in it is, as they are now; null where it has ended. */
 async function whoHolds(pool: Pool, req: Request): Promise<Person | null> {
   const known = req.session.person
-  const person = known ? await personOfSignIn(pool, known.id) : null
-  if (!known || person?.round !== known.round) return null
+  return known ? holding(known, await personOfSignIn(pool, known.id)) : null
+}
+
+/** @param known as the sign-in keeps it @param person as they are now */
+function holding(known: { round: number; since: string }, person: Person | null): Person | null {
+  if (person?.round !== known.round) return null
   return Date.now() - Date.parse(known.since) > LIFE_MS ? null : person
 }
 

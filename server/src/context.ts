@@ -2,10 +2,20 @@ import type { Pool } from 'pg'
 import type { Logger } from 'pino'
 import type { Kitchens } from './devices/devices'
 import type { TableFeed } from './live/table-feed'
-import type { WorkerPools } from './plan/pool'
+import type { WorkerPools } from './work/pools'
 import type { Stopping } from './stopping'
 
-/** What the routes are given: the database, the plan thread and the settings of this server. */
+/** How often something may be done. */
+export interface Limits {
+  /** Failed sign-ins from one address in a quarter of an hour. */
+  signIns: number
+  /** Changes by one person in a minute; a message of many taps is one. */
+  writes: number
+  /** Papers for one person in a minute. */
+  papers: number
+}
+
+/** What the routes are given: the database, the workers and the settings of this server. */
 export interface AppContext {
   pool: Pool
   plans: WorkerPools
@@ -17,8 +27,7 @@ export interface AppContext {
   stopping: Stopping
   log: Logger
   cookieSecret: string
-  /** Failed sign-ins from one address in a quarter of an hour. */
-  signInsAllowed: number
+  limits: Limits
   /** Served over https (a proxy in front): cookies are then Secure. */
   https: boolean
   /** Folder of the built pages, or null for the interface of the server alone. */

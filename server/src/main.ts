@@ -13,10 +13,10 @@ import { loadDemo, removeDemo } from './demo/load'
 import { openKitchens } from './devices/devices'
 import { takeOldLetters } from './devices/mail-outbox'
 import { openTableFeed } from './live/table-feed'
-import { startPools } from './plan/pool'
+import { builtScripts, startPools } from './work/pools'
 import { today } from './clock'
 import { openStopping } from './stopping'
-import { sweepTries } from './tries'
+import { sweepTries } from './limits/tries'
 import { hostFault, isLoopback } from './who-is-served'
 
 const KEEP_ALIVE_MS = 65_000
@@ -55,9 +55,9 @@ async function listen(server: Server, host: string, port: number, exact: boolean
 
 async function main(): Promise<void> {
   const log = pino({ level: env('LEA_LOG') || 'warn' })
-  const pool = openPool(need('LEA_APP_URL'), (fault) =>
-    log.warn(fault, 'a connection to the database was lost'),
-  )
+  const pool = openPool(need('LEA_APP_URL'), {
+    told: (fault) => log.warn(fault, 'a connection to the database was lost'),
+  })
   await migrate(need('LEA_OWNER_URL'), migrations).catch((fault: unknown) => {
     fail(fault instanceof Error ? fault.message : String(fault))
   })
@@ -82,10 +82,7 @@ async function main(): Promise<void> {
     demo: !isLoopback(host) && (await anyDemo(pool)),
   })
   if (fault) fail(fault)
-  const plans = startPools({
-    compile: new URL('./compile-worker.js', import.meta.url),
-    pdf: new URL('./pdf-worker.js', import.meta.url),
-  })
+  const plans = startPools(builtScripts(new URL('./', import.meta.url)), need('LEA_APP_URL'))
   const live = openTableFeed(need('LEA_APP_URL'), (fault) =>
     log.warn(fault, 'the line for news of tables was lost'),
   )
@@ -102,7 +99,11 @@ async function main(): Promise<void> {
     live,
     log,
     cookieSecret: need('LEA_SECRET'),
-    signInsAllowed: Number(env('LEA_SIGN_INS') || 20),
+    limits: {
+      signIns: Number(env('LEA_SIGN_INS') || 20),
+      writes: Number(env('LEA_WRITES') || 600),
+      papers: Number(env('LEA_PAPERS') || 60),
+    },
     https: env('LEA_HTTPS') === '1',
     pages,
   })

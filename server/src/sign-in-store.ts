@@ -6,6 +6,8 @@ import connectPgSimple from 'connect-pg-simple'
 import session from 'express-session'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
+import type { PersonRole } from '@lea/core/schema'
+import type { Person } from './db/sign-ins'
 
 const TOUCHED_EVERY_MS = 5 * 60_000
 /** Beyond so many all are forgotten, and written down once more. */
@@ -13,8 +15,45 @@ const MOST_KNOWN = 10_000
 
 const Store = connectPgSimple(session)
 
+/** Who it is now, of a sign-in that was just read: found in the same way to the database. */
+const found = new WeakMap<object, Person | null>()
+/** @param known as the sign-in keeps it @returns undefined where it was not read from the store just now */
+export const personJustRead = (known: object): Person | null | undefined => found.get(known)
+
+interface Row {
+  sess: Partial<session.SessionData>
+  id: string | null
+  settingId: string
+  name: string
+  role: PersonRole
+  round: number
+}
+
 class SignIns extends Store {
   private readonly touched = new Map<string, number>()
+
+  private readonly database: Pool
+
+  constructor(pool: Pool, options: connectPgSimple.PGStoreOptions) {
+    super({ ...options, pool })
+    this.database = pool
+  }
+
+  override get(sid: string, done: (fault: unknown, data?: session.SessionData | null) => void): void {
+    this.database
+      .query<Row>('select sess, id, setting_id as "settingId", name, role, round from who_is_signed_in($1)', [
+        sid,
+      ])
+      .then(({ rows: [row] }) => {
+        if (!row) {
+          done(null, null)
+          return
+        }
+        const { sess, ...person } = row
+        if (sess.person) found.set(sess.person, person.id === null ? null : { ...person, id: person.id })
+        done(null, sess as session.SessionData)
+      }, done)
+  }
 
   override touch(sid: string, data: session.SessionData, done?: () => void): void {
     const now = Date.now()
@@ -29,8 +68,7 @@ class SignIns extends Store {
 }
 
 export const signInStore = (pool: Pool, log: Logger): session.Store =>
-  new SignIns({
-    pool,
+  new SignIns(pool, {
     tableName: 'sign_ins',
     pruneSessionInterval: 3600,
     errorLog: (...fault) => log.error({ fault: fault.map(String) }, 'sign-ins could not be read or written'),

@@ -1,11 +1,11 @@
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { sweepTries } from '../src/tries'
+import { sweepTries } from '../src/limits/tries'
 import { FIRST, openTestServer, type TestServer } from './test-server'
 
 let house: TestServer
 beforeAll(async () => {
-  house = await openTestServer({ signInsAllowed: 4 })
+  house = await openTestServer({ limits: { signIns: 4 } })
 })
 afterAll(() => house.close())
 
@@ -25,7 +25,7 @@ describe('a first visit to an empty house', () => {
 
 describe('eight first visits at once, at two servers of one empty house', () => {
   it('make one setting; the others are told to sign in', async () => {
-    const empty = await openTestServer({ signInsAllowed: 100 })
+    const empty = await openTestServer({ limits: { signIns: 100 } })
     try {
       const other = await empty.second()
       const visits = Array.from({ length: 8 }, (_, n) =>
@@ -45,7 +45,7 @@ describe('eight first visits at once, at two servers of one empty house', () => 
 
 describe('tries at the door', () => {
   it('count at every server of the database together, and begin anew after a quarter of an hour', async () => {
-    const shared = await openTestServer({ signInsAllowed: 4 })
+    const shared = await openTestServer({ limits: { signIns: 4 } })
     try {
       const other = await shared.second()
       const one = shared.visitor()

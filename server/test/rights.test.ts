@@ -23,7 +23,7 @@ const as = async (name: string, password = DEMO_PASSWORD): Promise<Visitor> => {
   return visitor
 }
 beforeAll(async () => {
-  house = await openTestServer({ demo: true, signInsAllowed: 1000 })
+  house = await openTestServer({ demo: true, limits: { signIns: 1000 } })
   const petra = await as('petra')
   const [child] = (await petra.get('/api/children')).body as StoredChild[]
   const session = ((await petra.get('/api/sessions')).body as StoredSession[]).find((s) => s.date === today())

@@ -9,7 +9,7 @@ import fc from 'fast-check'
 import { afterAll, describe, expect, it } from 'vitest'
 import { seal } from '@lea/core/plan'
 import type { PlanRequest } from '@lea/core/plan'
-import { startPools } from '../src/plan/pool'
+import { startPools } from '../src/work/pools'
 import { SERVER_VERSION } from '../src/version'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -48,41 +48,73 @@ describe('a pool of workers', () => {
   }
   const request = { seed: 1 } as PlanRequest
 
+  const by = { setting: 'one' }
+  /** The same script in all three halls, with no database. */
+  const open = (script: URL) => startPools({ plan: script, desk: script, archive: script }, '')
+  const task = { kind: 'record', setting: 'one', reader: '', from: '', to: '' } as const
+
   it('hands on what is wrong with a request, with its field, and a fault of its own as one', async () => {
-    const pools = startPools({
-      compile: worker(
+    const pools = open(
+      worker(
         'no.mjs',
-        "(r) => (r.seed === 1 ? { field: 'children', says: 'two are the same' } : { field: null, says: 'broke' })",
+        `(r) => r.seed === 1
+          ? { fault: { status: 409, says: 'two are the same', field: 'children' } }
+          : { fault: { status: 0, says: 'broke', more: { code: '23505' } } }`,
       ),
-      pdf: worker('pdf.mjs', '() => new Uint8Array([37, 80, 68, 70])'),
+    )
+    await expect(pools.compile(request, by)).rejects.toMatchObject({ status: 409, field: 'children' })
+    await expect(pools.compile({ ...request, seed: 2 }, by)).rejects.toMatchObject({
+      message: 'broke',
+      code: '23505',
     })
-    await expect(pools.compile(request)).rejects.toMatchObject({ status: 409, field: 'children' })
-    await expect(pools.compile({ ...request, seed: 2 })).rejects.toThrow('broke')
-    expect((await pools.pdf({ title: 'x', foot: '', content: [] }, 'A4')).toString()).toBe('%PDF')
     await pools.close()
   })
   it('says at once that too much is asked, and goes on with what it has', async () => {
-    const pools = startPools({
-      compile: worker('slow.mjs', '() => new Promise((ok) => setTimeout(ok, 30, { plan: { version: 3 } }))'),
-      pdf: worker('pdf2.mjs', '() => new Uint8Array()'),
-    })
-    const all = await Promise.allSettled(Array.from({ length: 120 }, () => pools.compile(request)))
+    const pools = open(
+      worker('slow.mjs', '() => new Promise((ok) => setTimeout(ok, 30, { made: { version: 3 } }))'),
+    )
+    const all = await Promise.allSettled(Array.from({ length: 120 }, () => pools.compile(request, by)))
     const refused = all.filter((a) => a.status === 'rejected')
     expect(refused.length).toBeGreaterThan(0)
     for (const r of refused) expect(r.reason).toMatchObject({ status: 503 })
     expect(all.filter((a) => a.status === 'fulfilled').length).toBeGreaterThanOrEqual(60)
+    expect(pools.loads().plans).toEqual({ waiting: 0, running: 0 })
     await pools.close()
   })
   it('a worker that dies is said, and the next request has another', async () => {
-    const pools = startPools({
-      compile: worker(
-        'dies.mjs',
-        '(r) => { if (r.seed === 1) process.exit(1); return { plan: { version: 3 } } }',
+    const pools = open(
+      worker('dies.mjs', '(r) => { if (r.seed === 1) process.exit(1); return { made: { version: 3 } } }'),
+    )
+    await expect(pools.compile(request, by)).rejects.toThrow()
+    expect(await pools.compile({ ...request, seed: 2 }, by)).toEqual({ version: 3 })
+    await pools.close()
+  })
+  it('what does not end is ended, and whoever is next has another thread', async () => {
+    const pools = open(worker('ever.mjs', '(r) => { while (r.seed === 1); return { made: { version: 3 } } }'))
+    await expect(pools.compile(request, by, 300)).rejects.toMatchObject({ status: 503 })
+    expect(await pools.compile({ ...request, seed: 2 }, by)).toEqual({ version: 3 })
+    await pools.close()
+  })
+  it('what nobody waits for any more is ended', async () => {
+    const pools = open(
+      worker('left.mjs', '(r) => { while (r.kind === "record"); return { made: { version: 3 } } }'),
+    )
+    const left = new AbortController()
+    const asked = pools.desk(task, { ...by, left: left.signal })
+    await expect.poll(() => pools.loads().desk.running).toBe(1)
+    left.abort()
+    await expect(asked).rejects.toMatchObject({ status: 503 })
+    expect(pools.loads().desk).toEqual({ waiting: 0, running: 0 })
+    await pools.close()
+  })
+  it('what wants more memory than there is for one is told so, and the server goes on', async () => {
+    const pools = open(
+      worker(
+        'large.mjs',
+        '() => { const all = []; for (;;) all.push(new Array(1e5).fill({}).map((_, i) => ({ i }))) }',
       ),
-      pdf: worker('pdf3.mjs', '() => new Uint8Array()'),
-    })
-    await expect(pools.compile(request)).rejects.toThrow()
-    expect(await pools.compile({ ...request, seed: 2 })).toEqual({ version: 3 })
+    )
+    await expect(pools.compile(request, by)).rejects.toMatchObject({ status: 413 })
     await pools.close()
   })
 })

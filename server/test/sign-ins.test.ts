@@ -11,7 +11,7 @@ const WORDS = 'herons stand by the weir'
 let house: TestServer
 let petra: Visitor
 beforeAll(async () => {
-  house = await openTestServer({ demo: true, signInsAllowed: 1000 })
+  house = await openTestServer({ demo: true, limits: { signIns: 1000 } })
   petra = await as('petra')
 })
 afterAll(() => house.close())

@@ -7,12 +7,13 @@ import pg from 'pg'
 import { type StoredSession, changesBetween } from '@lea/core/setting'
 import pino from 'pino'
 import { makeApp } from '../src/app'
+import type { Limits } from '../src/context'
 import { openStopping } from '../src/stopping'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
 import { openKitchens } from '../src/devices/devices'
 import { openTableFeed } from '../src/live/table-feed'
-import { startPools } from '../src/plan/pool'
+import { builtScripts, startPools } from '../src/work/pools'
 
 const OWNER = process.env['LEA_OWNER_URL'] ?? ''
 const APP = process.env['LEA_APP_URL'] ?? ''
@@ -42,13 +43,10 @@ export interface Visitor {
 }
 
 /** One web server on a database: there may be several on the same. */
-async function serve(appUrl: string, signInsAllowed: number) {
+async function serve(appUrl: string, limits: Partial<Limits>) {
   const pool = openPool(appUrl)
   const live = openTableFeed(appUrl, () => undefined)
-  const plans = startPools({
-    compile: new URL('../dist/compile-worker.js', import.meta.url),
-    pdf: new URL('../dist/pdf-worker.js', import.meta.url),
-  })
+  const plans = startPools(builtScripts(new URL('../dist/', import.meta.url)), appUrl)
   const kitchens = openKitchens({ scale: '', probe: '' }, () => Promise.resolve(null))
   const stopping = openStopping()
   const app = makeApp({
@@ -59,7 +57,7 @@ async function serve(appUrl: string, signInsAllowed: number) {
     live,
     log: pino({ level: 'silent' }),
     cookieSecret: 'a secret of the tests',
-    signInsAllowed,
+    limits: { signIns: 100, writes: 100_000, papers: 10_000, ...limits },
     https: false,
     pages: null,
   })
@@ -86,7 +84,7 @@ async function serve(appUrl: string, signInsAllowed: number) {
 }
 
 /** @param options.demo begins with a copy of the demo that `./lea test` loaded */
-export async function openTestServer(options: { signInsAllowed?: number; demo?: boolean } = {}) {
+export async function openTestServer(options: { limits?: Partial<Limits>; demo?: boolean } = {}) {
   if (!OWNER || !DEMO) throw new Error('start these tests with ./lea test')
   const name = `test_${randomBytes(6).toString('hex')}`
   const admin = new pg.Client({ connectionString: OWNER })
@@ -95,7 +93,7 @@ export async function openTestServer(options: { signInsAllowed?: number; demo?: 
   const ownerUrl = toDatabase(OWNER, name)
   await migrate(ownerUrl, MIGRATIONS)
   const appUrl = toDatabase(APP, name)
-  const allowed = options.signInsAllowed ?? 100
+  const allowed = options.limits ?? {}
   const first = await serve(appUrl, allowed)
   const { pool, plans, base } = first
   const others: Awaited<ReturnType<typeof serve>>[] = []

@@ -6,6 +6,7 @@ import { benchEvents } from './events'
 import { benchGrowth } from './growth'
 import { benchReading } from './reading'
 import { benchKills } from './kills'
+import { benchNeighbours } from './neighbours'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { benchTalk } from './talk'
@@ -22,6 +23,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   events: benchEvents,
   growth: benchGrowth,
   reading: benchReading,
+  neighbours: benchNeighbours,
   kills: async () => {
     if (!(await benchKills(times))) process.exitCode = 1
   },

@@ -11,14 +11,15 @@ export const pause = (ms: number): Promise<void> => new Promise((done) => setTim
 
 export interface Serving {
   address(): string
+  pid(): number
   start(): Promise<void>
   /** As a power cut would. */
   kill(): Promise<void>
   close(): Promise<void>
 }
 
-/** On the database of the environment; the same port after each start. */
-export async function serving(): Promise<Serving> {
+/** On the database of the environment; the same port after each start. @param more variables of its own */
+export async function serving(more: Record<string, string> = {}): Promise<Serving> {
   const folder = mkdtempSync(join(tmpdir(), 'lea-bench-'))
   const file = join(folder, 'address')
   let address = ''
@@ -35,6 +36,7 @@ export async function serving(): Promise<Serving> {
         LEA_OUTBOX: join(folder, 'outbox'),
         LEA_ADDRESS_FILE: file,
         LEA_LOG: 'silent',
+        ...more,
       },
     })
     const gone = child
@@ -54,6 +56,7 @@ export async function serving(): Promise<Serving> {
   await start()
   return {
     address: () => address,
+    pid: () => child?.pid ?? 0,
     start,
     kill,
     async close() {
@@ -68,15 +71,15 @@ export interface Tapper {
   post(path: string, body: object): Promise<number>
   cookie: string
 }
-/** Signs in as the demo's owner. @throws where the server does not answer */
-export async function tapper(server: Serving): Promise<Tapper> {
+/** Signs in, as an owner of the demo where nothing is said. @throws where the server does not answer */
+export async function tapper(server: Serving, signIn = 'petra', password = 'saltmere-demo'): Promise<Tapper> {
   const origin = server.address()
   const ask = (path: string, init: RequestInit = {}): Promise<Response> => fetch(`${origin}/api${path}`, init)
   const headers = { 'content-type': 'application/json', origin }
   const answer = await ask('/sign-in', {
     method: 'POST',
     headers,
-    body: JSON.stringify({ signIn: 'petra', password: 'saltmere-demo' }),
+    body: JSON.stringify({ signIn, password }),
   })
   if (!answer.ok) throw new Error(`sign-in: ${answer.status}`)
   const cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? ''

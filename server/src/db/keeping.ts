@@ -3,7 +3,7 @@ import type { Pool } from 'pg'
 import { countText } from '@lea/core/amount'
 import { sumUp } from './child-progress'
 import { sweepLetters } from './letters'
-import { writeAudit } from './people'
+import { writeAudit } from './audit'
 import { inSetting, type Db } from './pool'
 
 export async function keepMonths(db: Db): Promise<number> {
@@ -41,6 +41,7 @@ export async function sweepSetting(db: Db, setting: string, today: string): Prom
       db,
       setting,
       null,
+      'records',
       `${countText(gone, 'letter')} older than ${countText(months, 'month')} ${gone === 1 ? 'was' : 'were'} erased`,
       setting,
     )
@@ -49,6 +50,7 @@ export async function sweepSetting(db: Db, setting: string, today: string): Prom
       db,
       setting,
       null,
+      'records',
       `${countText(rowCount ?? 0, 'session')} older than ${countText(months, 'month')} ${rowCount === 1 ? 'was' : 'were'} erased`,
       setting,
     )
@@ -62,20 +64,4 @@ export async function sweepAll(pool: Pool, today: string): Promise<number> {
   for (const { setting_id } of rows)
     gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
   return gone
-}
-
-export interface AuditLine {
-  at: string
-  who: string | null
-  did: string
-  subject: string
-}
-/** The newest first. @param before lines older than this time, for the next page */
-export async function listAudit(db: Db, before: string | null, limit = 100): Promise<AuditLine[]> {
-  const { rows } = await db.query<AuditLine>(
-    `select to_char(at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at, adult_id as who, did, subject
-     from audit where $1::timestamptz is null or at < $1 order by at desc, id desc limit $2`,
-    [before, limit],
-  )
-  return rows
 }

@@ -167,18 +167,3 @@ export async function eraseChild(db: Db, id: string): Promise<boolean> {
   await db.query('select erase_child_from_log($1, $2)', [id, randomUUID()])
   return rowCount === 1
 }
-
-export async function writeAudit(
-  db: Db,
-  setting: string,
-  adult: string | null,
-  did: string,
-  subject: string,
-): Promise<void> {
-  await db.query('insert into audit (setting_id, adult_id, did, subject) values ($1, $2, $3, $4)', [
-    setting,
-    adult,
-    did,
-    subject,
-  ])
-}

@@ -28,14 +28,17 @@ const readable = (rows: readonly Row[]): PastSession[] =>
     }
   })
 
-/** The newest first. @param from first day, @param to last day */
-export async function pastOfPeriod(db: Db, from: string, to: string): Promise<PastSession[]> {
+/** The newest first. @param from first day, @param to last day, @param most so many at most */
+export async function pastOfPeriod(db: Db, from: string, to: string, most: number): Promise<PastSession[]> {
   const { rows } = await db.query<Row>(
-    `select s.id, s.date, s.plan, ${EVENTS}
-     from sessions s left join events e on e.session_id = s.id
-     where s.plan is not null and s.date between $1 and $2
-     group by s.id order by s.date desc, s.start desc`,
-    [from, to],
+    `select s.id, s.date, s.plan, ev.events
+     from (
+       select * from sessions where plan is not null and date between $1 and $2
+       order by date desc, start desc limit $3
+     ) s
+     cross join lateral (select ${EVENTS} from events e where e.session_id = s.id) ev
+     order by s.date desc, s.start desc`,
+    [from, to, most],
   )
   return readable(rows)
 }

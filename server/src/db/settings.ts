@@ -17,7 +17,7 @@ import { listMade } from './recipe-history'
 import { listWords } from './own-words'
 import type { Db } from './pool'
 import type { Pool } from 'pg'
-import { asSignIn, inSetting } from './pool'
+import { asSignIn, inOneGo, inSetting } from './pool'
 
 /** Asked before anybody is signed in: is there a setting at all? */
 export async function anySetting(db: Pool | Db): Promise<boolean> {
@@ -57,6 +57,12 @@ export async function anyDemo(pool: Pool): Promise<boolean> {
     if (demo.rows[0]?.demo) return true
   }
   return false
+}
+
+/** Its name, in one way to the database. */
+export async function nameOfSetting(pool: Pool, id: string): Promise<string> {
+  const { rows } = await inOneGo<{ name: string }>(pool, id, 'select name from settings', [])
+  return rows[0]?.name ?? ''
 }
 
 export async function createSetting(

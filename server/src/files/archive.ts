@@ -2,7 +2,6 @@
  * A whole setting as one archive: a ZIP of JSON files, in the shapes of core. Passwords and sign-in names stay where they are, and so does
  * the audit log: it speaks of another house. Reading it back checks every part by its schema, and names the file and the row at fault.
  */
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
 import * as yup from 'yup'
 import type { FoodFact, StoredPacket } from '@lea/core/food'
@@ -64,9 +63,9 @@ export interface Archive {
   packets: (Omit<StoredPacket, 'changedAt'> & { changedAt?: string | undefined })[]
   sessions: ArchivedSession[]
 }
-const FORMAT = 'lea-archive'
-const VERSION = 1
-const PARTS = [
+export const ARCHIVE_FORMAT = 'lea-archive'
+export const ARCHIVE_VERSION = 1
+export const ARCHIVE_PARTS = [
   'setting',
   'adults',
   'children',
@@ -77,38 +76,34 @@ const PARTS = [
   'packets',
   'sessions',
 ] as const
-/** Unpacked: enough for many years of a nursery, and no more than memory bears. */
-const MOST_BYTES = 400_000_000
-
-export function packArchive(archive: Archive, at: string): Uint8Array {
-  const head = { format: FORMAT, version: VERSION, exportedAt: at, setting: archive.setting.name }
-  const file = (value: unknown): Uint8Array => strToU8(JSON.stringify(value, null, 1))
-  return zipSync(
-    {
-      'archive.json': file(head),
-      ...Object.fromEntries(PARTS.map((p) => [`${p}.json`, file(archive[p])])),
-    },
-    { level: 6 },
-  )
+export type ArchivePart = (typeof ARCHIVE_PARTS)[number]
+/** @throws Fault 400 where it is no archive, or one of another version */
+export function checkHead(head: unknown): void {
+  const { format, version } = (head ?? {}) as { format?: unknown; version?: unknown }
+  if (format !== ARCHIVE_FORMAT) throw new Fault(400, 'this is no archive of Lea')
+  if (version !== ARCHIVE_VERSION) throw new Fault(400, 'this archive is of a version that Lea does not read')
 }
 
-/** @throws Fault 400 that names what is wrong with the archive. @param today for ages, `YYYY-MM-DD` */
-export function unpackArchive(bytes: Uint8Array, today: string): Archive {
-  const texts = unzipped(bytes)
-  const head = parsed(texts, 'archive') as { format?: unknown; version?: unknown }
-  if (head.format !== FORMAT) throw new Fault(400, 'this is no archive of Lea')
-  if (head.version !== VERSION) throw new Fault(400, 'this archive is of a version that Lea does not read')
-  const part = (name: string): unknown => parsed(texts, name)
+/** How a row of each part is read. @throws Fault 400 that names the part and the row. @param today for ages, `YYYY-MM-DD` */
+export function readersOf(today: string): {
+  [P in Exclude<ArchivePart, 'setting'>]: (value: unknown, row: number) => Archive[P][number]
+} & { setting: (value: unknown) => Archive['setting'] } {
+  const row =
+    <T>(name: string, schema: yup.Schema<T>) =>
+    (value: unknown, n: number): T =>
+      one(`${name}.json, row ${n}`, schema, value)
+  const session = row('sessions', archivedSession)
   return {
-    setting: one('setting.json', settingSchema, part('setting')),
-    adults: rows('adults', archivedAdult, part('adults')),
-    children: rows('children', archivedChild(today), part('children')),
-    recipes: rows('recipes', archivedRecipe, part('recipes')),
-    foods: rows('foods', foodSchema, part('foods')),
-    cupboard: rows('cupboard', cupboardSchema, part('cupboard')),
-    words: rows('words', ownWordSchema, part('words')),
-    packets: rows('packets', archivedPacket, part('packets')),
-    sessions: rows('sessions', archivedSession, part('sessions')).map((s) => {
+    setting: (value) => one('setting.json', settingSchema, value),
+    adults: row('adults', archivedAdult),
+    children: row('children', archivedChild(today)),
+    recipes: row('recipes', archivedRecipe),
+    foods: row('foods', foodSchema),
+    cupboard: row('cupboard', cupboardSchema),
+    words: row('words', ownWordSchema),
+    packets: row('packets', archivedPacket),
+    sessions: (value, n) => {
+      const s = session(value, n)
       const plan = s.plan ? upgradePlan(s.plan) : null
       const request = requestOrNone(s.request)
       return {
@@ -117,10 +112,9 @@ export function unpackArchive(bytes: Uint8Array, today: string): Archive {
         request,
         state: s.state === 'cooking' && !holds(plan, request, s.events) ? 'finished' : s.state,
       }
-    }),
+    },
   }
 }
-
 /** As papers and changes read it; one that a newer Lea does not read counts as none was kept. */
 function requestOrNone(value: unknown): PlanRequest | null {
   try {
@@ -141,32 +135,6 @@ function holds(plan: Plan | null, request: PlanRequest | null, events: TableEven
   return handBreaches(plan, request, new Set(done)).length === 0
 }
 
-function unzipped(bytes: Uint8Array): Record<string, string> {
-  let sum = 0
-  try {
-    const files = unzipSync(bytes, {
-      filter: (f) => {
-        sum += f.originalSize
-        if (sum > MOST_BYTES) throw new Fault(413, 'the archive is too large when it is unpacked')
-        return f.name.endsWith('.json')
-      },
-    })
-    return Object.fromEntries(Object.entries(files).map(([name, data]) => [name, strFromU8(data)]))
-  } catch (fault) {
-    if (fault instanceof Fault) throw fault
-    throw new Fault(400, 'this is no ZIP archive, or it is damaged')
-  }
-}
-function parsed(texts: Record<string, string>, name: string): unknown {
-  const text = texts[`${name}.json`]
-  if (text === undefined) throw new Fault(400, `the archive has no ${name}.json`)
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new Fault(400, `${name}.json is not valid JSON`)
-  }
-}
-
 function one<T>(name: string, schema: yup.Schema<T>, value: unknown): T {
   try {
     return schema.validateSync(value, { abortEarly: true, stripUnknown: true })
@@ -175,11 +143,6 @@ function one<T>(name: string, schema: yup.Schema<T>, value: unknown): T {
     throw fault
   }
 }
-function rows<T>(name: string, schema: yup.Schema<T>, value: unknown): T[] {
-  if (!Array.isArray(value)) throw new Fault(400, `${name}.json must hold a list`)
-  return value.map((row, i) => one(`${name}.json, row ${i + 1}`, schema, row))
-}
-
 const uuid = yup.string().uuid('an id is not an id').required('an id is missing')
 const settingSchema = yup.object({
   name: yup.string().max(60).required('Name of the setting is missing'),
@@ -245,19 +208,21 @@ function faultOf(stored: StoredPlan): string | null {
 const UUID = /\b[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}\b/gi
 
 /**
- * The same archive with new ids throughout, where the house has those of the old ones already; what hangs together still does. A frozen
- * plan gets its digest anew.
+ * Gives new ids throughout, where the house has those of the old ones already; what hangs together still does, over all rows that it is
+ * given. A frozen plan gets its digest anew.
  */
-export function withNewIds(archive: Archive): Archive {
+export function freshIds(): <T>(row: T) => T {
   const fresh = new Map<string, string>()
-  const text = JSON.stringify(archive).replace(UUID, (old) => {
-    const known = fresh.get(old)
-    if (known) return known
-    const next = randomUUID()
-    fresh.set(old, next)
-    return next
-  })
-  const copy = JSON.parse(text) as Archive
-  for (const s of copy.sessions) if (s.plan) s.plan = withDigest(s.plan)
-  return copy
+  return <T>(row: T): T => {
+    const text = JSON.stringify(row).replace(UUID, (old) => {
+      const known = fresh.get(old)
+      if (known) return known
+      const next = randomUUID()
+      fresh.set(old, next)
+      return next
+    })
+    const copy = JSON.parse(text) as T & { plan?: Plan | null }
+    if (copy.plan) copy.plan = withDigest(copy.plan)
+    return copy
+  }
 }

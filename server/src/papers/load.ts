@@ -1,4 +1,5 @@
 /** Everything that a paper is made from, out of the database; a plan that is not frozen yet is compiled as it stands. */
+import type { Plan, PlanRequest } from '@lea/core/plan'
 import { type TableEvent, replay } from '@lea/core/session'
 import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
@@ -6,7 +7,6 @@ import { frozenPlan, frozenRequest, getSession, listEvents } from '../db/session
 import { getRecipe, getSetting } from '../db/settings'
 import { notFound } from '../fault'
 import { requestOf } from '../plan/request-of'
-import type { WorkerPools } from '../plan/pool'
 import type { Paper } from './paper'
 
 export interface Loaded {
@@ -16,7 +16,7 @@ export interface Loaded {
 
 export async function loadPaper(
   run: <T>(work: (db: Db) => Promise<T>) => Promise<T>,
-  plans: WorkerPools,
+  compile: (request: PlanRequest) => Promise<Plan>,
   id: string,
 ): Promise<Loaded> {
   const found = await run(async (db) => {
@@ -39,7 +39,7 @@ export async function loadPaper(
     }
   })
   const { request, plan, events, ...rest } = found
-  const inForce = plan ?? (request && (await plans.compile(request)))
+  const inForce = plan ?? (request && (await compile(request)))
   if (!inForce) throw notFound('the plan of this session')
   return { paper: { ...rest, plan: inForce, state: replay(events) }, events }
 }

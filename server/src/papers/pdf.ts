@@ -1,4 +1,4 @@
-/** What a paper is made of: A4 or Letter, black and white legible, the same hand as the screen. Plain data, set by pdf-worker.ts. */
+/** What a paper is made of: A4 or Letter, black and white legible, the same hand as the screen. Plain data, set by set-pdf.ts. */
 import type { Content } from 'pdfmake/interfaces'
 import { type Country, wordsOf } from '@lea/core/amount'
 import { runsOf } from './fonts'

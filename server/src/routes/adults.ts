@@ -3,7 +3,8 @@ import { randomUUID } from 'node:crypto'
 import { adultChangeSchema, adultSchema, passwordFault } from '@lea/core/schema'
 import { atLeast, personOf } from '../auth'
 import type { AppContext } from '../context'
-import { addAdult, changeAdult, lockAdult, removeAdult, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { addAdult, changeAdult, lockAdult, removeAdult } from '../db/people'
 import { inSetting } from '../db/pool'
 import { endSignIns } from '../db/sign-ins'
 import { Fault, notFound, read } from '../fault'
@@ -28,6 +29,7 @@ export function adultRoutes({ pool }: AppContext): Router {
         db,
         settingId,
         by,
+        'people',
         `added an adult${row.signIn ? ` (${String(row.role)})` : ''}`,
         row.id,
       )
@@ -71,6 +73,7 @@ export function adultRoutes({ pool }: AppContext): Router {
         db,
         settingId,
         by,
+        'people',
         `changed an adult${moved.length > 0 ? `: ${moved.join(', ')}` : ''}`,
         id,
       )
@@ -88,7 +91,7 @@ export function adultRoutes({ pool }: AppContext): Router {
         throw new Fault(409, 'a setting keeps an owner who can sign in')
       await endSignIns(db, id)
       await removeAdult(db, id)
-      await writeAudit(db, settingId, by, 'removed an adult', id)
+      await writeAudit(db, settingId, by, 'people', 'removed an adult', id)
     })
     res.status(204).end()
   })

@@ -1,21 +1,21 @@
 import { Router, type Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { childChangeSchema, childSchema } from '@lea/core/schema'
-import { childRecord, ownPart } from '@lea/core/session'
 import { cardFields } from '@lea/core/setting'
 import { atLeast, personOf } from '../auth'
-import { now, today } from '../clock'
+import { today } from '../clock'
 import type { AppContext } from '../context'
 import { settleProgress } from '../db/child-progress'
-import { addChild, changeChild, eraseChild, getChild, listChildren, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { addChild, changeChild, eraseChild, getChild, listChildren } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { forgetLetters } from '../db/letters'
-import { pastOfChild } from '../db/session-history'
 import { Fault, notFound, read } from '../fault'
 import { isUuid } from '../uuid'
+import { sendRecord } from './send-record'
 
 /** The children of a setting: their cards, what is exported of one and how one is erased. */
-export function childRoutes({ pool }: AppContext): Router {
+export function childRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const owner = atLeast('owner')
@@ -37,7 +37,7 @@ export function childRoutes({ pool }: AppContext): Router {
       const mat = firstFree((await listChildren(db)).map((c) => c.mat))
       const fresh = { ...input, id: randomUUID(), mat }
       await addChild(db, settingId, fresh)
-      await writeAudit(db, settingId, by, 'added a child', fresh.id)
+      await writeAudit(db, settingId, by, 'cards', 'added a child', fresh.id)
       return getChild(db, fresh.id)
     })
     res.status(201).json(child)
@@ -55,7 +55,7 @@ export function childRoutes({ pool }: AppContext): Router {
           now: known,
         })
       await changeChild(db, { ...input, id, mat: input.mat ?? known.mat })
-      await writeAudit(db, settingId, by, `changed a child: ${cardFields(known, input)}`, id)
+      await writeAudit(db, settingId, by, 'cards', `changed a child: ${cardFields(known, input)}`, id)
       return getChild(db, id)
     })
     res.json(saved)
@@ -65,20 +65,13 @@ export function childRoutes({ pool }: AppContext): Router {
     await run(req, async (db) => {
       if (!(await eraseChild(db, id))) throw notFound('this child')
       await forgetLetters(db, id)
-      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'erased a child', id)
+      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'cards', 'erased a child', id)
     })
     res.status(204).end()
   })
   router.get('/children/:id/export', leader, async (req, res) => {
     const id = key(String(req.params['id']))
-    const all = await run(req, async (db) => {
-      const child = await getChild(db, id)
-      if (!child) throw notFound('this child')
-      await writeAudit(db, personOf(req).settingId, personOf(req).id, 'exported a child', id)
-      const past = await pastOfChild(db, id)
-      return { child, sessions: past.map((p) => ownPart(p, id)), record: childRecord(id, past) }
-    })
-    res.attachment(`child-${id.slice(0, 8)}.json`).json({ exportedAt: now().toISOString(), ...all })
+    await sendRecord(plans, req, res, { kind: 'child-export', id }, `child-${id.slice(0, 8)}.json`)
   })
 
   return router

@@ -5,7 +5,8 @@ import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
-import { accountAtDoor, addAdult, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { accountAtDoor, addAdult } from '../db/people'
 import { asSignIn, inSetting } from '../db/pool'
 import { anySetting, createSetting, isFirst, getSetting, saveRecipe } from '../db/settings'
 import type { SignedIn } from '../auth'
@@ -14,18 +15,18 @@ import { enter } from '../enter'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 import { startingKit, startingRules } from '../starting'
-import { triesInDatabase } from '../tries'
+import { triesInDatabase } from '../limits/tries'
 
 const WINDOW_MS = 15 * 60 * 1000
 
 /** The only routes that need no sign-in: the first visit, signing in, signing out. Their bodies are small. */
-export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
+export function doorRoutes({ pool, limits }: AppContext): Router {
   const router = Router()
   const body = express.json({ limit: '10kb', reviver: plainKeys })
   const limit = rateLimit({
     windowMs: WINDOW_MS,
     store: triesInDatabase(pool, 'the door', WINDOW_MS),
-    limit: signInsAllowed,
+    limit: limits.signIns,
     skipSuccessfulRequests: true,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
@@ -57,7 +58,7 @@ export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
       await addAdult(db, setting, { ...owner, leads: ['knives', 'heat'], signIn: input.signIn, hash })
       if (input.recipes)
         for (const recipe of SHIPPED_RECIPES) await saveRecipe(db, setting, randomUUID(), recipe)
-      await writeAudit(db, setting, owner.id, 'made the setting', setting)
+      await writeAudit(db, setting, owner.id, 'setting', 'made the setting', setting)
     })
     await enter(req, owner.id, 0)
     res.status(201).json({ person: owner, setting: { name: input.setting } })
@@ -73,7 +74,7 @@ export function doorRoutes({ pool, signInsAllowed }: AppContext): Router {
     const person: SignedIn = { id, settingId, name, role }
     await enter(req, id, round)
     const setting = await inSetting(pool, settingId, async (db) => {
-      await writeAudit(db, settingId, id, 'signed in', id)
+      await writeAudit(db, settingId, id, 'sign-in', 'signed in', id)
       return getSetting(db)
     })
     res.json({ person, setting: { name: setting.name } })

@@ -5,8 +5,9 @@ import * as yup from 'yup'
 import { eraseGuest } from '../db/erase-guest'
 import { forgetLetters } from '../db/letters'
 import { blankName, namePlaces } from '../db/free-words'
-import { keepMonths, listAudit, setKeepMonths, sweepSetting } from '../db/keeping'
-import { listAdults, writeAudit } from '../db/people'
+import { keepMonths, setKeepMonths, sweepSetting } from '../db/keeping'
+import { AUDIT_PARTS, isAuditPart, listAudit, writeAudit } from '../db/audit'
+import { listAdults } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
@@ -14,6 +15,7 @@ import type { AppContext } from '../context'
 import { today } from '../clock'
 import { queryText } from '../query'
 import { isUuid } from '../uuid'
+import { zoneOf } from '../zone'
 
 const keepSchema = yup
   .object({
@@ -60,7 +62,7 @@ export function keepingRoutes({ pool }: AppContext): Router {
     const { settingId, id } = personOf(req)
     await inSetting(pool, settingId, async (db) => {
       await setKeepMonths(db, months)
-      await writeAudit(db, settingId, id, `records are kept for ${months} months`, settingId)
+      await writeAudit(db, settingId, id, 'records', `records are kept for ${months} months`, settingId)
     })
     res.json({ months })
   })
@@ -79,7 +81,8 @@ export function keepingRoutes({ pool }: AppContext): Router {
     const { settingId, id } = personOf(req)
     const blanked = await inSetting(pool, settingId, async (db) => {
       const n = await blankName(db, name, places)
-      if (n > 0) await writeAudit(db, settingId, id, `blanked a name in ${countText(n, 'text')}`, settingId)
+      if (n > 0)
+        await writeAudit(db, settingId, id, 'records', `blanked a name in ${countText(n, 'text')}`, settingId)
       return n
     })
     res.json({ blanked })
@@ -91,20 +94,36 @@ export function keepingRoutes({ pool }: AppContext): Router {
     await inSetting(pool, settingId, async (db) => {
       await eraseGuest(db, session, guest)
       await forgetLetters(db, guest)
-      await writeAudit(db, settingId, id, 'erased a guest', session)
+      await writeAudit(db, settingId, id, 'cards', 'erased a guest', session)
     })
     res.status(204).end()
   })
+  // A page at a time, of what is looked for.
   router.get('/audit', async (req, res) => {
-    const before = req.query['before'] === undefined ? null : queryText(req.query['before'])
-    if (before !== null && Number.isNaN(Date.parse(before)))
-      throw new Fault(400, 'before must be a time such as 2026-11-26T10:00:00Z', 'before')
+    const asked = (name: string): string | null => queryText(req.query[name]) || null
+    const timed = (name: string, like: string): string | null => {
+      const text = asked(name)
+      if (text !== null && Number.isNaN(Date.parse(text)))
+        throw new Fault(400, `${name} must be a time such as ${like}`, name)
+      return text
+    }
+    const part = asked('part')
+    if (part !== null && !isAuditPart(part))
+      throw new Fault(400, `part must be one of ${Object.keys(AUDIT_PARTS).join(', ')}`, 'part')
+    const wish = {
+      before: timed('before', '2026-11-26T10:00:00Z'),
+      part,
+      who: asked('who'),
+      from: timed('from', '2026-11-26'),
+      to: timed('to', '2026-11-26'),
+      zone: zoneOf(req, 'UTC'),
+    }
     const answer = await inSetting(pool, personOf(req).settingId, async (db) => {
       const names = new Map((await listAdults(db)).map((a) => [a.id, a.name]))
-      const lines = await listAudit(db, before)
+      const lines = await listAudit(db, wish)
       return lines.map((l) => ({ ...l, who: l.who ? (names.get(l.who) ?? 'someone no longer here') : 'Lea' }))
     })
-    res.json({ lines: answer })
+    res.json({ lines: answer, parts: AUDIT_PARTS })
   })
   return router
 }

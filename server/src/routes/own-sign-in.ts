@@ -4,9 +4,10 @@ import { ownPasswordSchema, passwordFault } from '@lea/core/schema'
 import { IDLE_MS, personOf } from '../auth'
 import type { AppContext } from '../context'
 import * as yup from 'yup'
-import { changeAdult, lockAdult, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { changeAdult, lockAdult } from '../db/people'
 import { inSetting } from '../db/pool'
-import { getSetting } from '../db/settings'
+import { nameOfSetting } from '../db/settings'
 import { endSignIns, listSignIns } from '../db/sign-ins'
 import { enter } from '../enter'
 import { Fault, read } from '../fault'
@@ -23,8 +24,7 @@ export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
 
   router.get('/me', async (req, res) => {
     const person = personOf(req)
-    const setting = await inSetting(pool, person.settingId, getSetting)
-    res.json({ person, setting: { name: setting.name } })
+    res.json({ person, setting: { name: await nameOfSetting(pool, person.settingId) } })
   })
 
   // By what a device seals what it keeps for a table without a network: the same for all who sign in to this setting on it, and for none
@@ -53,7 +53,7 @@ export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
       const now = await lockAdult(db, id)
       if (now?.hash !== known?.hash) throw new Fault(409, 'the password was changed meanwhile', 'old')
       await changeAdult(db, id, { hash })
-      await writeAudit(db, settingId, id, 'changed their password', id)
+      await writeAudit(db, settingId, id, 'sign-in', 'changed their password', id)
       return endSignIns(db, id)
     })
     await enter(req, id, round)
@@ -69,7 +69,7 @@ export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
     const { id, settingId } = personOf(req)
     await inSetting(pool, settingId, async (db) => {
       await endSignIns(db, id)
-      await writeAudit(db, settingId, id, 'signed out everywhere', id)
+      await writeAudit(db, settingId, id, 'sign-in', 'signed out everywhere', id)
     })
     await new Promise<void>((done) => req.session.destroy(() => done()))
     res.clearCookie('lea').status(204).end()

@@ -3,7 +3,8 @@ import * as yup from 'yup'
 import { LANGUAGES, type OwnWord, languageName } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
-import { listChildren, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { listChildren } from '../db/people'
 import { inSetting } from '../db/pool'
 import { getSetting } from '../db/settings'
 import { listWords, removeWord, saveWord } from '../db/own-words'
@@ -58,7 +59,7 @@ export function wordRoutes({ pool }: AppContext): Router {
     await inSetting(pool, settingId, async (db) => {
       const known = new Map((await listWords(db)).map((w) => [w.id, w]))
       for (const word of words) await saveWord(db, settingId, merged(known.get(word.id), word))
-      await writeAudit(db, settingId, id, 'read words from a file', String(words.length))
+      await writeAudit(db, settingId, id, 'lists', 'read words from a file', String(words.length))
     })
     res.json({ words: words.length })
   })

@@ -5,7 +5,8 @@ import { packetSchema, readingSchema } from '@lea/core/schema'
 import { now } from '../clock'
 import type { AppContext } from '../context'
 import * as store from '../db/packets'
-import { listAdults, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { listAdults } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting } from '../db/settings'
 import { atLeast, personOf } from '../auth'
@@ -76,7 +77,7 @@ export function packetRoutes({ pool }: AppContext): Router {
         readBy,
         at: now().toISOString(),
       })
-      await writeAudit(db, settingId, by, 'signed a packet as read', known.id)
+      await writeAudit(db, settingId, by, 'packets', 'signed a packet as read', known.id)
       return (await store.listPackets(db)).find((p) => p.id === known.id)
     })
     res.status(201).json(packet)

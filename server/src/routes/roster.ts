@@ -3,7 +3,8 @@ import { Router } from 'express'
 import Papa from 'papaparse'
 import * as yup from 'yup'
 import { childSchema, rosterRows, withMore } from '@lea/core/schema'
-import { getChild, listChildren, addChild, changeChild, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { getChild, listChildren, addChild, changeChild } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
 import { notFound, read } from '../fault'
@@ -20,7 +21,7 @@ export function rosterRoutes({ pool }: AppContext): Router {
   router.get('/children/roster.csv', leader, async (req, res) => {
     const { settingId, id } = personOf(req)
     const file = await inSetting(pool, settingId, async (db) => {
-      await writeAudit(db, settingId, id, 'exported the roster', settingId)
+      await writeAudit(db, settingId, id, 'records', 'exported the roster', settingId)
       // A spreadsheet must not take a nickname for a formula.
       return Papa.unparse(rosterRows(await listChildren(db)), { escapeFormulae: true })
     })
@@ -55,7 +56,7 @@ export function rosterRoutes({ pool }: AppContext): Router {
         else await addChild(db, settingId, { ...child, id: randomUUID(), mat })
         if (!before) added += 1
       }
-      await writeAudit(db, settingId, adult, `read a roster of ${children.length}`, settingId)
+      await writeAudit(db, settingId, adult, 'cards', `read a roster of ${children.length}`, settingId)
       return added
     })
     res.status(201).json({ added: made, changed: children.length - made })

@@ -3,7 +3,7 @@ import { Router } from 'express'
 import { type RotationInput, rotationSchema } from '@lea/core/schema'
 import type { SessionInputs, StoredSession } from '@lea/core/setting'
 import * as store from '../db/sessions'
-import { writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
 import { inSetting } from '../db/pool'
 import { atLeast, pageOf, personOf } from '../auth'
 import { Fault, read } from '../fault'
@@ -29,7 +29,7 @@ export function rotationRoutes({ pool }: AppContext): Router {
         if (key !== session.id) await store.saveDecisions(db, key, session.decisions)
       }
       await tell(db, session.id, 'session', pageOf(req))
-      await writeAudit(db, settingId, adult, 'made a rotation of small groups', session.id)
+      await writeAudit(db, settingId, adult, 'sessions', 'made a rotation of small groups', session.id)
       const all: (StoredSession | null)[] = []
       for (const key of ids) all.push(await store.getSession(db, key))
       return all

@@ -5,7 +5,8 @@ import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type SessionChange, type StoredSession, atTable, inputsOf } from '@lea/core/setting'
 import type { SignedIn } from '../auth'
 import { simulatedPackets } from '../db/packets'
-import { listAdults, listChildren, writeAudit } from '../db/people'
+import { writeAudit } from '../db/audit'
+import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { getRecipe, getSetting } from '../db/settings'
@@ -51,6 +52,7 @@ export async function keepChanges(
         db,
         person.settingId,
         person.id,
+        'sessions',
         `cleared a finding: ${decisionKey(d).slice(6, 80)}`,
         after.id,
       )

@@ -42,7 +42,7 @@ const codeSchema = yup
       .required('The code is missing'),
   })
   .noUnknown()
-import { triesInDatabase } from '../tries'
+import { triesInDatabase } from '../limits/tries'
 
 /** So many codes that open nothing may be tried from one address in a quarter of an hour. */
 const MOST_TRIES = 20

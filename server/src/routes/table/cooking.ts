@@ -9,7 +9,8 @@ import { atLeast, personOf } from '../../auth'
 import { now } from '../../clock'
 import type { AppContext } from '../../context'
 import { settleProgress } from '../../db/child-progress'
-import { lockCards, writeAudit } from '../../db/people'
+import { writeAudit } from '../../db/audit'
+import { lockCards } from '../../db/people'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
 import { Fault, read } from '../../fault'
@@ -81,7 +82,7 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
     }
     for (let tries = 0; tries < MOST_TRIES; tries++) {
       const request = await run(req, (db) => wanted(db, false))
-      const plan = await plans.compile(request)
+      const plan = await plans.compile(request, { setting: personOf(req).settingId })
       const stops = openStops(plan)
       if (stops.length > 0)
         throw new Fault(
@@ -128,7 +129,14 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
     await settleProgress(pool, personOf(req).settingId)
     await putInForce(req, 'cooking', 'draft', () => undefined)
     await run(req, (db) =>
-      writeAudit(db, personOf(req).settingId, personOf(req).id, 'planned anew at the table', req.params.id),
+      writeAudit(
+        db,
+        personOf(req).settingId,
+        personOf(req).id,
+        'sessions',
+        'planned anew at the table',
+        req.params.id,
+      ),
     )
     res.json(await asItIs(req))
   })
@@ -149,7 +157,7 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
         body: { reason },
       }
       await store.appendEvents(db, settingId, id, by, [event])
-      await writeAudit(db, settingId, by, `opened it again: ${reason}`, id)
+      await writeAudit(db, settingId, by, 'sessions', `opened it again: ${reason}`, id)
     })
     res.json(await asItIs(req))
   })

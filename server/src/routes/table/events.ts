@@ -4,9 +4,12 @@ import type { TableEvent } from '@lea/core/session'
 import { now } from '../../clock'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
+import { writeAudit } from '../../db/audit'
+import { takeTaps } from '../../db/taps'
+import { isUuid } from '../../uuid'
 import { markDue, settleProgress } from '../../db/child-progress'
 import { pageOf, personOf } from '../../auth'
-import { Fault, read } from '../../fault'
+import { Fault, notFound, read } from '../../fault'
 import type { AppContext } from '../../context'
 import { findSession } from '../find-session'
 import { queryText } from '../../query'
@@ -35,28 +38,45 @@ export function eventRoutes({ pool }: AppContext): Router {
       throw new Fault(403, 'only the owner may say that it was read')
     if (events.some((e) => e.kind === 'reopen'))
       throw new Fault(403, 'a session that is over is opened again from its record, with a reason')
-    const { settingId, id: by } = personOf(req)
-    const { last, due } = await run(req, async (db) => {
-      const session = await findSession(db, req, 'taps')
-      if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
-      refuseWild(events, await store.lastEvent(db, session.id))
-      const number = await store.appendEvents(db, settingId, session.id, by, events, pageOf(req))
-      const ends = events.some((e) => e.kind === 'finish')
-      if (ends) await store.finish(db, session.id)
-      // What was seen of a technique moves the next plan at once; all else does once the session is over.
-      const moves = ends || session.state === 'finished' ? NEXT_PLAN : SEEN
-      const moved = ends || events.some((e) => moves.has(e.kind))
-      if (moved) await markDue(db, session.id)
-      return { last: number, due: moved }
-    })
+    const { settingId: setting, id: by, role } = personOf(req)
+    const session = req.params['id']
+    if (!isUuid(session)) throw notFound('this session')
+    const has = (kinds: ReadonlySet<TableEvent['kind']>): boolean => events.some((e) => kinds.has(e.kind))
+    const { last, due } = events.some((e) => e.kind === 'finish')
+      ? await takeLast(req, events)
+      : await takeTaps(pool, {
+          setting,
+          session,
+          by,
+          isHelper: role === 'helper',
+          events,
+          from: pageOf(req),
+          // What was seen of a technique moves the next plan at once; all else does once the session is over.
+          moves: { atOnce: has(SEEN), atEnd: has(NEXT_PLAN) },
+        })
     res.json({ last })
     // Added up after the answer, outside the table's lock: nobody at the table waits for it.
     if (due)
-      settleProgress(pool, settingId).catch((fault: unknown) => {
+      settleProgress(pool, setting).catch((fault: unknown) => {
         req.log.error({ err: fault }, 'what a session shows could not be added up yet: the next plan does it')
       })
   })
   return router
+
+  /** Taps that end the session, with what was tapped before it. */
+  async function takeLast(req: Request, events: TableEvent[]): Promise<{ last: number; due: boolean }> {
+    const { settingId, id: by } = personOf(req)
+    return run(req, async (db) => {
+      const session = await findSession(db, req, 'taps')
+      if (session.state === 'planned') throw new Fault(409, 'cooking has not begun: there is no table yet')
+      refuseWild(events, await store.lastEvent(db, session.id))
+      const last = await store.appendEvents(db, settingId, session.id, by, events, pageOf(req))
+      await store.finish(db, session.id)
+      await writeAudit(db, settingId, by, 'sessions', 'closed a session', session.id)
+      await markDue(db, session.id)
+      return { last, due: true }
+    })
+  }
 }
 
 /** What the next plan is made from, once a session is over. */

@@ -15,7 +15,8 @@ import { type MendInput, mendSchema } from '@lea/core/schema'
 import { replay } from '@lea/core/session'
 import { type StoredSession, inputsOf } from '@lea/core/setting'
 import type { AppContext } from '../../context'
-import { listChildren, writeAudit } from '../../db/people'
+import { writeAudit } from '../../db/audit'
+import { listChildren } from '../../db/people'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
 import { atLeast, personOf } from '../../auth'
@@ -56,7 +57,14 @@ export function mendRoutes({ pool }: AppContext): Router {
         short: 'a food ran short',
         shorten: 'shortened the rest',
       }
-      await writeAudit(db, personOf(req).settingId, personOf(req).id, did[change.kind], session.id)
+      await writeAudit(
+        db,
+        personOf(req).settingId,
+        personOf(req).id,
+        'sessions',
+        did[change.kind],
+        session.id,
+      )
       return { ...mended, session: await store.getSession(db, session.id) }
     })
     res.json(answer)

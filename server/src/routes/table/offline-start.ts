@@ -4,7 +4,8 @@ import { readPlanRequest } from '@lea/core/schema'
 import type { StoredSession } from '@lea/core/setting'
 import * as yup from 'yup'
 import { settleProgress } from '../../db/child-progress'
-import { listChildren, writeAudit } from '../../db/people'
+import { writeAudit } from '../../db/audit'
+import { listChildren } from '../../db/people'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
 import { type SignedIn, personOf } from '../../auth'
@@ -62,6 +63,7 @@ export function begunRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   router.post('/:id/begun', async (req, res) => {
     const person = personOf(req)
+    const by = { setting: person.settingId }
     const run = <T>(work: (db: Db) => Promise<T>): Promise<T> => inSetting(pool, person.settingId, work)
     const id = req.params['id']
     const { request: sent, digest: carried } = await read(begunSchema, req.body)
@@ -74,15 +76,15 @@ export function begunRoutes({ pool, plans }: AppContext): Router {
       return { ...(await requestOf(db, session)), effort: request.effort }
     })
     // Made once more from what the device knew: a plan is never taken from a device's own hand.
-    const plan = await plans.compile(request)
+    const plan = await plans.compile(request, by)
     if (openStops(plan).length > 0)
       throw new Fault(409, 'the plan has stops that were not settled: it was never one to cook by', 'request')
-    const own = now ? await plans.compile(now) : null
+    const own = now ? await plans.compile(now, by) : null
     const against = await run(async (db) => {
       const session = await findSession(db, req, 'taps')
       if (session.state === 'planned' && own) {
         await store.freeze(db, id, { plan, request }, 'planned')
-        await writeAudit(db, person.settingId, person.id, 'began without a network', id)
+        await writeAudit(db, person.settingId, person.id, 'sessions', 'began without a network', id)
         const other =
           carried === plan.digest ? [] : ['The device made this plan with another version of Lea.']
         if (own.digest === plan.digest) return other

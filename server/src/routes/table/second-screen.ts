@@ -3,7 +3,7 @@ import { Router } from 'express'
 import * as yup from 'yup'
 import { personOf } from '../../auth'
 import type { AppContext } from '../../context'
-import { writeAudit } from '../../db/people'
+import { writeAudit } from '../../db/audit'
 import { inSetting } from '../../db/pool'
 import { endScreens, putScreen } from '../../db/second-screens'
 import { Fault, read } from '../../fault'
@@ -28,7 +28,7 @@ export function secondScreenRoutes({ pool, cookieSecret }: AppContext): Router {
         throw new Fault(409, 'there is nothing to show yet: cooking is not under way')
       const screen = { id: randomUUID(), settingId, sessionId: session.id, bowl }
       await putScreen(db, screen, hashOfCode(cookieSecret, code))
-      await writeAudit(db, settingId, by, 'opened a second screen', session.id)
+      await writeAudit(db, settingId, by, 'sessions', 'opened a second screen', session.id)
       await tell(db, session.id, 'events')
     })
     res.json({ code })

@@ -1,7 +1,7 @@
 /** `./lea password NAME`: a new password for a sign-in name, by whoever runs this server. Every sign-in of that name ends. */
 import pg from 'pg'
 import { passwordFault } from '@lea/core/schema'
-import { hashPassword } from './password'
+import { hashPassword } from '../password'
 
 function fail(says: string): never {
   process.stderr.write(`lea: ${says}\n`)

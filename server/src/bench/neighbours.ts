@@ -1,0 +1,180 @@
+/**
+ * Neighbours on one server: what one setting asks for at once, and what a tap of another takes meanwhile. And how many taps of twenty
+ * devices go through in a second, beside single-row commits of pgbench on the same database in the same run.
+ */
+import { spawnSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { Agent, request } from 'node:http'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { today } from '../clock'
+import { gatherForBench } from './archive-of'
+import { pause, percentile, serving, tap, tapper, type Serving, type Tapper } from './serving'
+
+const out = (text: string): void => void process.stdout.write(`${text}\n`)
+const ms = (n: number): string => `${n.toFixed(1)} ms`
+/** What one setting asks for at once. */
+const PLANS = 50
+const PAPERS = 20
+const QUIET_MS = 8_000
+const EVERY_MS = 50
+const CLIENTS = 20
+const FLOOD_MS = 8_000
+
+const agent = new Agent({ keepAlive: true, maxSockets: 200 })
+
+/** @returns status and time in ms */
+function ask(
+  server: Serving,
+  who: Tapper,
+  method: string,
+  path: string,
+  body?: Buffer | object,
+): Promise<{ status: number; took: number }> {
+  const bytes = body === undefined || Buffer.isBuffer(body) ? body : Buffer.from(JSON.stringify(body))
+  const began = performance.now()
+  return new Promise((done, fail) => {
+    const req = request(
+      `${server.address()}/api${path}`,
+      {
+        agent,
+        method,
+        headers: {
+          origin: server.address(),
+          cookie: who.cookie,
+          ...(bytes && {
+            'content-type': Buffer.isBuffer(body) ? 'application/zip' : 'application/json',
+            'content-length': bytes.length,
+          }),
+        },
+      },
+      (res) => {
+        res.resume()
+        res.on('end', () => done({ status: res.statusCode ?? 0, took: performance.now() - began }))
+        res.on('error', fail)
+      },
+    )
+    req.on('error', fail)
+    req.end(bytes)
+  })
+}
+
+/** Most memory of a process so far, MB; as the system counts it. */
+const mostMemory = (pid: number): number =>
+  Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+
+export async function benchNeighbours(): Promise<void> {
+  const server = await serving({ LEA_WRITES: '1000000', LEA_PAPERS: '1000000' })
+  try {
+    const loud = await tapper(server)
+    const calm = await tapper(server, 'tomasz')
+    const session = await finishedOf(calm)
+    let n = 0
+    const tapOnce = () => ask(server, calm, 'POST', `/sessions/${session}/events`, { events: [tap(++n)] })
+    const tapsWhile = async (going: () => boolean): Promise<number[]> => {
+      const times: number[] = []
+      while (going()) {
+        const { status, took } = await tapOnce()
+        if (status !== 200) throw new Error(`a tap was answered ${status}`)
+        times.push(took)
+        await pause(EVERY_MS)
+      }
+      return times
+    }
+    const end = Date.now() + QUIET_MS
+    await tapsWhile(() => Date.now() < end - QUIET_MS / 2)
+    const quiet = await tapsWhile(() => Date.now() < end)
+    const archive = await gatherForBench(server)
+    const ahead = (await loud.get<{ id: string; state: string; date: string }[]>('/sessions')).filter(
+      (s) => s.state === 'planned' && s.date >= today(),
+    )
+    const ids = ahead.map((s) => s.id)
+    const at = (k: number): string => ids[k % ids.length] ?? ''
+    const began = Date.now()
+    const asked = [
+      // Each is compiled, and refused: it is not the plan that was asked for.
+      ...Array.from({ length: PLANS }, (_, k) =>
+        ask(server, loud, 'POST', `/sessions/${at(k)}/cook`, { digest: 'another' }),
+      ),
+      ...Array.from({ length: PAPERS }, (_, k) =>
+        ask(server, loud, 'GET', `/sessions/${at(k)}/papers/run.pdf`),
+      ),
+      ask(server, archive.owner, 'POST', '/archive', archive.bytes),
+    ]
+    let open = true
+    const all = Promise.all(asked).finally(() => {
+      open = false
+    })
+    const loudly = await tapsWhile(() => open)
+    const answers = await all
+    const count: Record<string, number> = {}
+    for (const a of answers) count[a.status] = (count[a.status] ?? 0) + 1
+    const [p95, p95Loud] = [percentile(quiet, 0.95), percentile(loudly, 0.95)]
+    out(
+      `neighbours: ${PLANS} plans, ${PAPERS} papers and an import of ${archive.sessions} sessions (${(archive.bytes.length / 1e6).toFixed(1)} MB) took ${((Date.now() - began) / 1000).toFixed(1)} s; answers ${JSON.stringify(count)}`,
+    )
+    out(
+      `  another's tap: quiet p50 ${ms(percentile(quiet, 0.5))}, p95 ${ms(p95)} (${quiet.length}); meanwhile p50 ${ms(percentile(loudly, 0.5))}, p95 ${ms(p95Loud)}, max ${ms(Math.max(...loudly))} (${loudly.length}); ratio of p95 ${(p95Loud / p95).toFixed(2)} (goal 2)`,
+    )
+    out(`  most memory of the server: ${mostMemory(server.pid()).toFixed(0)} MB (goal 600)`)
+    await flood(server, calm, session)
+  } finally {
+    agent.destroy()
+    await server.close()
+  }
+}
+
+async function finishedOf(who: Tapper): Promise<string> {
+  const all = await who.get<{ id: string; state: string }[]>('/sessions')
+  const found = all.find((s) => s.state === 'finished')
+  if (!found) throw new Error('no session that is over')
+  return found.id
+}
+
+async function flood(server: Serving, who: Tapper, session: string): Promise<void> {
+  const commits = pgbench()
+  const sessions = (await who.get<{ id: string; state: string }[]>('/sessions')).filter(
+    (s) => s.state === 'finished',
+  )
+  const times: number[] = []
+  const end = performance.now() + FLOOD_MS
+  let n = 500
+  await Promise.all(
+    Array.from({ length: CLIENTS }, async (_, k) => {
+      const own = sessions[k % sessions.length]?.id ?? session
+      while (performance.now() < end) {
+        const { status, took } = await ask(server, who, 'POST', `/sessions/${own}/events`, {
+          events: [tap(++n, `device ${k}`)],
+        })
+        if (status !== 200) throw new Error(`a tap was answered ${status}`)
+        times.push(took)
+      }
+    }),
+  )
+  const rate = times.length / (FLOOD_MS / 1000)
+  out(
+    `taps over HTTP from ${CLIENTS} clients: ${rate.toFixed(0)} a second, p50 ${ms(percentile(times, 0.5))}, p99 ${ms(percentile(times, 0.99))}; pgbench, single rows, ${CLIENTS} clients: ${commits.toFixed(0)} a second; ratio ${((100 * rate) / commits).toFixed(0)} % (goal 25 %)`,
+  )
+}
+
+/** Single-row commits a second on the same cluster. */
+function pgbench(): number {
+  const script = join(tmpdir(), `lea-pgbench-${randomUUID()}.sql`)
+  const url = process.env['LEA_OWNER_URL'] ?? ''
+  const bin = process.env['LEA_PG_BIN'] ?? ''
+  writeFileSync(script, 'insert into pgbench_rows (body) values (md5(random()::text));\n')
+  const run = (command: string, args: string[]): string => {
+    const { status, stdout, stderr } = spawnSync(join(bin, command), args, { encoding: 'utf8' })
+    if (status !== 0) throw new Error(`${command}: ${stderr}`)
+    return stdout
+  }
+  try {
+    run('psql', [url, '-qc', 'create table if not exists pgbench_rows (id bigserial primary key, body text)'])
+    const said = run('pgbench', ['-n', '-c', String(CLIENTS), '-j', '2', '-T', '5', '-f', script, url])
+    run('psql', [url, '-qc', 'drop table pgbench_rows'])
+    return Number(/tps = ([\d.]+)/.exec(said)?.[1] ?? NaN)
+  } finally {
+    rmSync(script)
+  }
+}

@@ -1,0 +1,86 @@
+/** Who read or changed what, and when. The lines name people by id only; what stands in a card is not repeated here. */
+import type { Db } from './pool'
+
+/** What a line is of, and how an owner finds it. */
+export const AUDIT_PARTS = {
+  cards: 'Cards of children',
+  people: 'Adults and sign-ins',
+  rules: 'House rules and kit',
+  lists: 'Foods, cupboard, words',
+  recipes: 'Recipes',
+  sessions: 'Sessions',
+  packets: 'Packets',
+  records: 'Records and papers',
+  'sign-in': 'Signing in and out',
+  setting: 'The setting as a whole',
+  other: 'All else',
+} as const
+export type AuditPart = keyof typeof AUDIT_PARTS
+export const isAuditPart = (text: string): text is AuditPart => Object.hasOwn(AUDIT_PARTS, text)
+
+/** What is said of one thing may hold a title or a sign-in name; it is cut to this. */
+const MOST_WORDS = 300
+
+/** @param adult id, or null where Lea or its operator did it @param did in words @param subject id of what it was done to */
+export async function writeAudit(
+  db: Db,
+  setting: string,
+  adult: string | null,
+  part: AuditPart,
+  did: string,
+  subject: string,
+): Promise<void> {
+  await db.query('insert into audit (setting_id, adult_id, part, did, subject) values ($1, $2, $3, $4, $5)', [
+    setting,
+    adult,
+    part,
+    did.slice(0, MOST_WORDS),
+    subject,
+  ])
+}
+
+/** Pages read all cards again and again: once an hour it is said of each reader, with how many there were. */
+export async function noteBulkReading(db: Db, setting: string, adult: string, did: string): Promise<void> {
+  await db.query(
+    `insert into audit (setting_id, adult_id, part, did, subject)
+     select $1::uuid, $2::uuid, 'records', $3::text, $1::text
+     where not exists (
+       select from audit where setting_id = $1::uuid and adult_id = $2::uuid and part = 'records' and did = $3::text and at > now() - interval '1 hour'
+     )`,
+    [setting, adult, did.slice(0, MOST_WORDS)],
+  )
+}
+
+export interface AuditLine {
+  at: string
+  who: string | null
+  part: string
+  did: string
+  subject: string
+}
+/** What is looked for; all where nothing is said. */
+export interface AuditWish {
+  /** Lines older than this time, for the next page. */
+  before: string | null
+  part: string | null
+  /** Id of an adult; `lea` for what nobody in the setting did. */
+  who: string | null
+  /** Days, both taken in, `YYYY-MM-DD`, in this zone. */
+  from: string | null
+  to: string | null
+  zone: string
+}
+/** The newest first. */
+export async function listAudit(db: Db, wish: AuditWish, limit = 100): Promise<AuditLine[]> {
+  const { rows } = await db.query<AuditLine>(
+    `select to_char(at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at, adult_id as who, part, did, subject
+     from audit
+     where ($1::timestamptz is null or at < $1) and ($2::text is null or part = $2)
+       and ($3::text is null or coalesce(adult_id::text, 'lea') = $3)
+       and ($4::date is null or at >= ($4::date)::timestamp at time zone $6)
+       and ($5::date is null or at < ($5::date + 1)::timestamp at time zone $6)
+     order by at desc, id desc limit $7`,
+    [wish.before, wish.part, wish.who, wish.from, wish.to, wish.zone, limit],
+  )
+  return rows
+}
