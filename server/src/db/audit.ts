@@ -39,17 +39,28 @@ export async function writeAudit(
   ])
 }
 
-/** Pages read all cards again and again: once an hour it is said of each reader, with how many there were. */
-export async function noteBulkReading(db: Db, setting: string, adult: string, did: string): Promise<void> {
+/** What happens again and again is said once an hour of each person. */
+export async function noteOnceAnHour(
+  db: Db,
+  setting: string,
+  adult: string,
+  part: AuditPart,
+  did: string,
+): Promise<void> {
   await db.query(
     `insert into audit (setting_id, adult_id, part, did, subject)
-     select $1::uuid, $2::uuid, 'records', $3::text, $1::text
+     select $1::uuid, $2::uuid, $3::text, $4::text, $1::text
      where not exists (
-       select from audit where setting_id = $1::uuid and adult_id = $2::uuid and part = 'records' and did = $3::text and at > now() - interval '1 hour'
+       select from audit
+       where setting_id = $1::uuid and adult_id = $2::uuid and part = $3::text and did = $4::text
+         and at > now() - interval '1 hour'
      )`,
-    [setting, adult, did.slice(0, MOST_WORDS)],
+    [setting, adult, part, did.slice(0, MOST_WORDS)],
   )
 }
+/** Pages read all cards again and again. */
+export const noteBulkReading = (db: Db, setting: string, adult: string, did: string): Promise<void> =>
+  noteOnceAnHour(db, setting, adult, 'records', did)
 
 export interface AuditLine {
   at: string
@@ -83,4 +94,37 @@ export async function listAudit(db: Db, wish: AuditWish, limit = 100): Promise<A
     [wish.before, wish.part, wish.who, wish.from, wish.to, wish.zone, limit],
   )
   return rows
+}
+
+/** The same, of whoever is asking. */
+export const noteBy = (
+  db: Db,
+  person: { id: string; settingId: string },
+  part: AuditPart,
+  did: string,
+  subject: string = person.settingId,
+): Promise<void> => writeAudit(db, person.settingId, person.id, part, did, subject)
+
+/** A value that is said in a line; longer ones are only said to have changed. */
+const MOST_VALUE = 30
+const shortly = (value: unknown): string | null =>
+  ['string', 'number', 'boolean'].includes(typeof value) && String(value).length <= MOST_VALUE
+    ? String(value)
+    : value === undefined || value === null
+      ? 'nothing'
+      : null
+
+/**
+ * What differs between two shapes of one thing, in words: `knives from soft-first to real-early, targets`; empty where nothing does.
+ * @param said of these the values are said as well: none in which somebody may have written a name
+ */
+export function differing(before: object, after: object, said: readonly string[] = []): string {
+  const [was, is] = [before as Record<string, unknown>, after as Record<string, unknown>]
+  return [...new Set([...Object.keys(was), ...Object.keys(is)])]
+    .filter((key) => JSON.stringify(was[key]) !== JSON.stringify(is[key]))
+    .map((key) => {
+      const [from, to] = [shortly(was[key]), shortly(is[key])]
+      return said.includes(key) && from !== null && to !== null ? `${key} from ${from} to ${to}` : key
+    })
+    .join(', ')
 }

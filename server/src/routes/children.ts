@@ -6,7 +6,7 @@ import { atLeast, personOf } from '../auth'
 import { today } from '../clock'
 import type { AppContext } from '../context'
 import { settleProgress } from '../db/child-progress'
-import { writeAudit } from '../db/audit'
+import { noteBulkReading, writeAudit } from '../db/audit'
 import { addChild, changeChild, eraseChild, getChild, listChildren } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { forgetLetters } from '../db/letters'
@@ -28,7 +28,13 @@ export function childRoutes({ pool, plans }: AppContext): Router {
 
   router.get('/children', async (req, res) => {
     await settleProgress(pool, personOf(req).settingId)
-    res.json(await run(req, listChildren))
+    res.json(
+      await run(req, async (db) => {
+        const { settingId, id } = personOf(req)
+        await noteBulkReading(db, settingId, id, 'read the cards of all children')
+        return listChildren(db)
+      }),
+    )
   })
   router.post('/children', leader, async (req, res) => {
     const input = await read(childSchema(today()), req.body)

@@ -5,7 +5,7 @@ import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { firstVisitSchema, signInSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
-import { writeAudit } from '../db/audit'
+import { noteBy, noteOnceAnHour, writeAudit } from '../db/audit'
 import { accountAtDoor, addAdult } from '../db/people'
 import { asSignIn, inSetting } from '../db/pool'
 import { anySetting, createSetting, isFirst, getSetting, saveRecipe } from '../db/settings'
@@ -14,6 +14,7 @@ import { plainKeys, shallow } from '../body'
 import { enter } from '../enter'
 import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
+import { personJustRead } from '../sign-in-store'
 import { startingKit, startingRules } from '../starting'
 import { triesInDatabase } from '../limits/tries'
 
@@ -68,6 +69,10 @@ export function doorRoutes({ pool, limits }: AppContext): Router {
     const { signIn, password } = await read(signInSchema, req.body)
     const account = await asSignIn(pool, signIn, (db) => accountAtDoor(db, signIn))
     if (!(await passwordFits(account?.hash, password)) || !account) {
+      if (account)
+        await inSetting(pool, account.settingId, (db) =>
+          noteOnceAnHour(db, account.settingId, account.id, 'sign-in', 'a wrong password was tried'),
+        )
       throw new Fault(401, 'this name and password do not go together')
     }
     const { id, settingId, name, role, round } = account
@@ -81,6 +86,9 @@ export function doorRoutes({ pool, limits }: AppContext): Router {
   })
 
   router.post('/sign-out', async (req, res) => {
+    const person = req.session.person && personJustRead(req.session.person)
+    if (person)
+      await inSetting(pool, person.settingId, (db) => noteBy(db, person, 'sign-in', 'signed out', person.id))
     await new Promise<void>((done) => req.session.destroy(() => done()))
     res.clearCookie('lea').status(204).end()
   })

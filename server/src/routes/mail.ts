@@ -1,4 +1,5 @@
 import { Router, type Request } from 'express'
+import { noteBy } from '../db/audit'
 import { atLeast, personOf } from '../auth'
 import type { AppContext } from '../context'
 import { getLetter, listLetters } from '../db/letters'
@@ -16,7 +17,11 @@ export function postRoutes({ pool }: AppContext): Router {
   })
   router.get('/:name', async (req, res) => {
     const { name } = req.params
-    const letter = await run(req, (db) => getLetter(db, name))
+    const letter = await run(req, async (db) => {
+      const found = await getLetter(db, name)
+      if (found) await noteBy(db, personOf(req), 'records', 'took out a letter')
+      return found
+    })
     if (!letter) throw notFound('this letter')
     res.attachment(name).type('message/rfc822').send(letter)
   })

@@ -3,7 +3,7 @@ import * as yup from 'yup'
 import { LANGUAGES, type OwnWord, languageName } from '@lea/core/learn'
 import { ownWordSchema } from '@lea/core/schema'
 import type { AppContext } from '../context'
-import { writeAudit } from '../db/audit'
+import { noteBy, writeAudit } from '../db/audit'
 import { listChildren } from '../db/people'
 import { inSetting } from '../db/pool'
 import { getSetting } from '../db/settings'
@@ -65,11 +65,19 @@ export function wordRoutes({ pool }: AppContext): Router {
   })
   router.put('/:id', async (req, res) => {
     const word = await read<OwnWord>(ownWordSchema, { ...req.body, id: req.params['id'] })
-    await inSetting(pool, personOf(req).settingId, (db) => saveWord(db, personOf(req).settingId, word))
+    await inSetting(pool, personOf(req).settingId, async (db) => {
+      await saveWord(db, personOf(req).settingId, word)
+      await noteBy(db, personOf(req), 'lists', `changed the word '${word.id}'`)
+    })
     res.json(word)
   })
   router.delete('/:id', async (req, res) => {
-    const gone = await inSetting(pool, personOf(req).settingId, (db) => removeWord(db, req.params['id']))
+    const { id } = req.params
+    const gone = await inSetting(pool, personOf(req).settingId, async (db) => {
+      const found = await removeWord(db, id)
+      if (found) await noteBy(db, personOf(req), 'lists', `removed the word '${id}'`)
+      return found
+    })
     if (!gone) throw notFound('this word')
     res.status(204).end()
   })

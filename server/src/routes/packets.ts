@@ -5,7 +5,7 @@ import { packetSchema, readingSchema } from '@lea/core/schema'
 import { now } from '../clock'
 import type { AppContext } from '../context'
 import * as store from '../db/packets'
-import { writeAudit } from '../db/audit'
+import { differing, noteBy, writeAudit } from '../db/audit'
 import { listAdults } from '../db/people'
 import { inSetting, type Db } from '../db/pool'
 import { getSetting } from '../db/settings'
@@ -34,6 +34,7 @@ export function packetRoutes({ pool }: AppContext): Router {
     const id = randomUUID()
     const packet = await run(req, async (db) => {
       await store.savePacket(db, personOf(req).settingId, id, input)
+      await noteBy(db, personOf(req), 'packets', `added the packet '${input.name}'`, id)
       return (await store.listPackets(db)).find((p) => p.id === id)
     })
     res.status(201).json(packet)
@@ -45,12 +46,21 @@ export function packetRoutes({ pool }: AppContext): Router {
       // What the stand-in made stays marked so, whatever is typed over it.
       const simulated = known.simulated || input.simulated
       await store.savePacket(db, personOf(req).settingId, known.id, { ...input, simulated })
+      const what = differing(
+        { name: known.name, food: known.food, code: known.code, words: digest(known.label) },
+        { name: input.name, food: input.food, code: input.code ?? null, words: digest(input.label) },
+      )
+      await noteBy(db, personOf(req), 'packets', `changed the packet '${input.name}': ${what}`, known.id)
       return (await store.listPackets(db)).find((p) => p.id === known.id)
     })
     res.json(packet)
   })
   router.delete('/:id', leader, async (req, res) => {
-    await run(req, async (db) => store.removePacket(db, (await find(db, req)).id))
+    await run(req, async (db) => {
+      const { id, name } = await find(db, req)
+      await store.removePacket(db, id)
+      await noteBy(db, personOf(req), 'packets', `removed the packet '${name}'`, id)
+    })
     res.status(204).end()
   })
   router.post('/:id/readings', leader, async (req, res) => {

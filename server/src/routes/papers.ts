@@ -4,7 +4,7 @@ import * as yup from 'yup'
 import { leftBy } from '../work/left-by'
 import { atLeast, personOf } from '../auth'
 import type { AppContext } from '../context'
-import { writeAudit } from '../db/audit'
+import { noteBy, writeAudit } from '../db/audit'
 import { keepLetter } from '../db/letters'
 import { inSetting, type Db } from '../db/pool'
 import { writtenLetter } from '../devices/mail-outbox'
@@ -28,7 +28,11 @@ export function paperRoutes({ pool, plans, limits }: AppContext): Router {
 
   // The request of the plan as a file, for `./lea calc plan FILE`.
   router.get('/:id/request', leader, async (req, res) => {
-    const request = await run(req, async (db) => requestOf(db, await findSession(db, req)))
+    const request = await run(req, async (db) => {
+      const session = await findSession(db, req)
+      await noteBy(db, personOf(req), 'records', 'took out what a plan is made from', session.id)
+      return requestOf(db, session)
+    })
     res
       .attachment('plan-request.json')
       .type('json')

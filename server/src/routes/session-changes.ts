@@ -5,7 +5,7 @@ import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type SessionChange, type StoredSession, atTable, inputsOf } from '@lea/core/setting'
 import type { SignedIn } from '../auth'
 import { simulatedPackets } from '../db/packets'
-import { writeAudit } from '../db/audit'
+import { differing, noteBy, writeAudit } from '../db/audit'
 import { listAdults, listChildren } from '../db/people'
 import type { Db } from '../db/pool'
 import * as store from '../db/sessions'
@@ -39,6 +39,13 @@ export async function keepChanges(
     const inputs = await read(sessionSchema, to)
     await mustExist(db, inputs, was)
     await store.saveSession(db, person.settingId, after.id, inputs)
+    await noteBy(
+      db,
+      person,
+      'sessions',
+      `changed a session: ${differing(was, inputs, ['date', 'start', 'until'])}`,
+      after.id,
+    )
   }
   const fresh = after.decisions.filter((d) => !before.decisions.includes(d))
   if (fresh.length === 0 && after.decisions.length === before.decisions.length) return
@@ -46,6 +53,10 @@ export async function keepChanges(
     throw new Fault(400, `Decisions may hold at most ${MOST_DECISIONS}`, 'changes')
   await refuseSimulated(db, fresh)
   await store.saveDecisions(db, after.id, after.decisions)
+  const taken = before.decisions.filter((d) => !after.decisions.includes(d))
+  const kinds = (list: readonly Decision[]): string => [...new Set(list.map((d) => d.kind))].join(', ')
+  const said = [fresh.length > 0 && kinds(fresh), taken.length > 0 && `taken back ${kinds(taken)}`]
+  await noteBy(db, person, 'sessions', `decided: ${said.filter(Boolean).join('; ')}`, after.id)
   for (const d of fresh)
     if (d.kind === 'clear')
       await writeAudit(

@@ -10,6 +10,7 @@ import { inSetting, type Db } from '../db/pool'
 import * as store from '../db/sessions'
 import { Fault, read } from '../fault'
 import { tell } from '../live/table-feed'
+import { noteBy } from '../db/audit'
 import { findSession } from './find-session'
 import { keepChanges, mayChange, mustExist } from './session-changes'
 
@@ -40,6 +41,7 @@ export function sessionRoutes({ pool }: AppContext): Router {
     const session = await run(req, async (db) => {
       await mustExist(db, input)
       await store.saveSession(db, personOf(req).settingId, id, input)
+      await noteBy(db, personOf(req), 'sessions', `planned a session for ${input.date}`, id)
       return store.getSession(db, id)
     })
     res.status(201).json(session)

@@ -10,6 +10,7 @@ import {
   rulesChangeSchema,
 } from '@lea/core/schema'
 import type { AppContext } from '../context'
+import { differing, noteBy } from '../db/audit'
 import { listAdults } from '../db/people'
 import { removeCupboard, saveCupboard } from '../db/cupboard'
 import { inSetting, type Db } from '../db/pool'
@@ -25,10 +26,14 @@ import {
 } from '../db/settings'
 import { atLeast, personOf } from '../auth'
 import { Fault, notFound, read } from '../fault'
+import { mustBePlannable } from '../plan/trial'
 import { isUuid } from '../uuid'
 
+/** House rules that are chosen from a list, or are numbers. */
+const SAID = ['kind', 'country', 'nation', 'grouping', 'groupSize', 'knives', 'maxScoops', 'zone']
+
 /** Lists and forms of a setting: its rules, kit, foods, adults, children and recipes. */
-export function settingRoutes({ pool }: AppContext): Router {
+export function settingRoutes({ pool, plans }: AppContext): Router {
   const router = Router()
   const leader = atLeast('leader')
   const owner = atLeast('owner')
@@ -45,7 +50,13 @@ export function settingRoutes({ pool }: AppContext): Router {
   })
   router.put('/setting/rules', owner, async (req, res) => {
     const { version, rules } = await read(rulesChangeSchema, req.body)
-    if (!(await run(req, (db) => changeRules(db, version, rules))))
+    const changed = await run(req, async (db) => {
+      const before = (await getSetting(db)).rules
+      if (!(await changeRules(db, version, rules))) return false
+      await noteBy(db, personOf(req), 'rules', `changed the house rules: ${differing(before, rules, SAID)}`)
+      return true
+    })
+    if (!changed)
       throw new Fault(409, 'somebody has changed the rules meanwhile', 'version', {
         now: (await run(req, getSetting)).rules,
       })
@@ -53,7 +64,13 @@ export function settingRoutes({ pool }: AppContext): Router {
   })
   router.put('/setting/kit', leader, async (req, res) => {
     const { version, kit } = await read(kitChangeSchema, req.body)
-    if (!(await run(req, (db) => changeKit(db, version, kit))))
+    const changed = await run(req, async (db) => {
+      const before = (await getSetting(db)).kit
+      if (!(await changeKit(db, version, kit))) return false
+      await noteBy(db, personOf(req), 'rules', `changed measures and tools: ${differing(before, kit)}`)
+      return true
+    })
+    if (!changed)
       throw new Fault(409, 'somebody has changed the measures and tools meanwhile', 'version', {
         now: (await run(req, getSetting)).kit,
       })
@@ -61,7 +78,10 @@ export function settingRoutes({ pool }: AppContext): Router {
   })
   router.post('/setting/foods', leader, async (req, res) => {
     const food = await read(foodSchema, req.body)
-    await run(req, (db) => saveFood(db, personOf(req).settingId, food))
+    await run(req, async (db) => {
+      await saveFood(db, personOf(req).settingId, food)
+      await noteBy(db, personOf(req), 'lists', `wrote down the food '${food.name}'`)
+    })
     res.status(201).json(food)
   })
 
@@ -70,11 +90,19 @@ export function settingRoutes({ pool }: AppContext): Router {
       ...req.body,
       food: req.params['food'],
     })
-    await run(req, (db) => saveCupboard(db, personOf(req).settingId, item))
+    await run(req, async (db) => {
+      await saveCupboard(db, personOf(req).settingId, item)
+      await noteBy(db, personOf(req), 'lists', `changed the cupboard: ${item.food}`)
+    })
     res.json(item)
   })
   router.delete('/setting/cupboard/:food', leader, async (req, res) => {
-    const gone = await run(req, (db) => removeCupboard(db, String(req.params['food'])))
+    const food = String(req.params['food'])
+    const gone = await run(req, async (db) => {
+      const found = await removeCupboard(db, food)
+      if (found) await noteBy(db, personOf(req), 'lists', `took out of the cupboard: ${food}`)
+      return found
+    })
     if (!gone) throw notFound('this food in the cupboard')
     res.status(204).end()
   })
@@ -84,14 +112,31 @@ export function settingRoutes({ pool }: AppContext): Router {
   })
   router.post('/recipes', leader, async (req, res) => {
     const recipe = await read(recipeSchema, req.body)
+    await mustBePlannable(plans, recipe, await run(req, getSetting), { setting: personOf(req).settingId })
     const id = randomUUID()
-    await run(req, (db) => saveRecipe(db, personOf(req).settingId, id, recipe))
+    await run(req, async (db) => {
+      await saveRecipe(db, personOf(req).settingId, id, recipe)
+      await noteBy(db, personOf(req), 'recipes', `added the recipe '${recipe.title}'`, id)
+    })
     res.status(201).json({ id, recipe, version: 1 })
   })
   router.put('/recipes/:id', leader, async (req, res) => {
     const id = key(String(req.params['id']))
     const { version, recipe } = await read(recipeChangeSchema, req.body)
-    const saved = await run(req, (db) => changeRecipe(db, id, version, recipe))
+    await mustBePlannable(plans, recipe, await run(req, getSetting), { setting: personOf(req).settingId })
+    const saved = await run(req, async (db) => {
+      const before = await recipeRow(db, id)
+      const next = await changeRecipe(db, id, version, recipe)
+      if (next && before)
+        await noteBy(
+          db,
+          personOf(req),
+          'recipes',
+          `changed the recipe '${recipe.title}': ${differing(before.recipe, recipe)}`,
+          id,
+        )
+      return next
+    })
     if (!saved) {
       const now = await run(req, (db) => recipeRow(db, id))
       if (!now) throw notFound('this recipe')

@@ -130,7 +130,8 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
             (await pool.run(task, { signal, ...(port && { transferList: [port] }) })) as ToldBack<T>,
           )
         } catch (fault) {
-          if (over.aborted) throw new Fault(503, 'this took too long on this server: try again')
+          if (over.aborted)
+            throw new Fault(503, 'this took too long on this server: try again', undefined, { over: true })
           if (left?.aborted) throw new Fault(503, 'nobody waits for this any more')
           if ((fault as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
             throw new Fault(413, 'this is too large for this server')

@@ -5,6 +5,7 @@ import { childrenNotCoveredByPlan } from '@lea/core/session'
 import { type StoredGuest, type StoredSession, inputsOf } from '@lea/core/setting'
 import { personOf } from '../../auth'
 import type { AppContext } from '../../context'
+import { noteBy } from '../../db/audit'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
 import { Fault, read } from '../../fault'
@@ -37,6 +38,7 @@ export function arrivalRoutes({ pool }: AppContext): Router {
       const others = session.guests.filter((g) => g.id !== guest.id)
       if (session.children.length + others.length >= MAX_CHILDREN)
         throw new Fault(400, `a session holds ${MAX_CHILDREN}`, 'children')
+      await noteBy(db, personOf(req), 'sessions', 'a guest came to the table', session.id)
       return withGuests(db, req, session, [...others, guest])
     })
     res.status(201).json(answer)
@@ -49,6 +51,7 @@ export function arrivalRoutes({ pool }: AppContext): Router {
       const gone = req.params['guest']
       if (!plan || !childrenNotCoveredByPlan(plan, [{ id: gone }]).includes(gone))
         throw new Fault(409, 'the plan at the table knows this guest')
+      await noteBy(db, personOf(req), 'sessions', 'a guest only looks on', session.id)
       return withGuests(
         db,
         req,

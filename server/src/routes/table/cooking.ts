@@ -9,7 +9,7 @@ import { atLeast, personOf } from '../../auth'
 import { now } from '../../clock'
 import type { AppContext } from '../../context'
 import { settleProgress } from '../../db/child-progress'
-import { writeAudit } from '../../db/audit'
+import { noteBy, writeAudit } from '../../db/audit'
 import { lockCards } from '../../db/people'
 import { inSetting, type Db } from '../../db/pool'
 import * as store from '../../db/sessions'
@@ -96,7 +96,10 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
       mayStart(plan, request)
       const kept = await run(req, async (db) => {
         if (seal(await wanted(db, true)) !== seal(request)) return false
-        await store.freeze(db, String(req.params['id']), { plan, request }, from)
+        const id = String(req.params['id'])
+        await store.freeze(db, id, { plan, request }, from)
+        const did = from === 'planned' ? 'began cooking' : 'planned anew at the table'
+        await noteBy(db, personOf(req), 'sessions', did, id)
         return true
       })
       if (kept) return
@@ -128,16 +131,6 @@ export function cookingRoutes({ pool, plans }: AppContext): Router {
   router.post('/:id/replan', async (req, res) => {
     await settleProgress(pool, personOf(req).settingId)
     await putInForce(req, 'cooking', 'draft', () => undefined)
-    await run(req, (db) =>
-      writeAudit(
-        db,
-        personOf(req).settingId,
-        personOf(req).id,
-        'sessions',
-        'planned anew at the table',
-        req.params.id,
-      ),
-    )
     res.json(await asItIs(req))
   })
   // Ended by mistake: it goes on, and who said so is written down.

@@ -3,7 +3,7 @@ import { Router } from 'express'
 import * as yup from 'yup'
 import { personOf } from '../../auth'
 import type { AppContext } from '../../context'
-import { writeAudit } from '../../db/audit'
+import { noteBy, writeAudit } from '../../db/audit'
 import { inSetting } from '../../db/pool'
 import { endScreens, putScreen } from '../../db/second-screens'
 import { Fault, read } from '../../fault'
@@ -37,6 +37,7 @@ export function secondScreenRoutes({ pool, cookieSecret }: AppContext): Router {
     await inSetting(pool, personOf(req).settingId, async (db) => {
       const session = await findSession(db, req, 'of-table')
       await endScreens(db, session.id)
+      await noteBy(db, personOf(req), 'sessions', 'ended the second screen', session.id)
       await tell(db, session.id, 'events')
     })
     res.status(204).end()
