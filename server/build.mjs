@@ -8,6 +8,7 @@ await build({
     'desk-worker': 'src/work/desk-worker.ts',
     'archive-worker': 'src/work/archive-worker.ts',
     password: 'src/operator/password-command.ts',
+    setting: 'src/operator/setting-command.ts',
     calc: 'src/calc/main.ts',
     bench: 'src/bench/main.ts',
     'highs-worker': 'src/bench/highs-worker.ts',

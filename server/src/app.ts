@@ -4,6 +4,7 @@ import session from 'express-session'
 import compression from 'compression'
 import expressStaticGzip from 'express-static-gzip'
 import helmet from 'helmet'
+import { randomUUID } from 'node:crypto'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
@@ -33,6 +34,7 @@ import { rosterRoutes } from './routes/roster'
 import { sessionRoutes } from './routes/sessions'
 import { settingRoutes } from './routes/setting'
 import { doorRoutes } from './routes/door'
+import { linkDoorRoutes } from './routes/link-door'
 import { secondScreenRoutes } from './routes/table/second-screen'
 import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
@@ -47,14 +49,23 @@ export function makeApp(context: AppContext): Express {
   app.disable('x-powered-by')
   // What is asked of /api is never kept, so nothing is worth a digest; files have their own.
   app.set('etag', false)
-  if (context.https) app.set('trust proxy', 1)
-  app.use(context.stopping.watch)
+  if (context.https) app.set('trust proxy', context.proxy)
+  app.use(context.stopping.watch, context.metrics.watch)
   app.use(
     pinoHttp({
       logger: context.log,
-      // Nothing of a child or a sign-in is logged: method, path, status and time are enough.
+      genReqId: (_req, res) => {
+        const id = randomUUID()
+        res.setHeader('x-request-id', id)
+        return id
+      },
+      // Nothing of a child or a sign-in is logged: method, path without ids, status and time are enough.
       serializers: {
-        req: (req: { method: string; url: string }) => ({ method: req.method, url: req.url.split('?')[0] }),
+        req: ({ id, method, url }: { id: string; method: string; url: string }) => ({
+          id,
+          method,
+          url: withoutIds(url),
+        }),
         res: (res: { statusCode: number }) => ({ status: res.statusCode }),
       },
       customLogLevel: (_req, res, fault) => (fault || res.statusCode >= 500 ? 'error' : 'debug'),
@@ -97,11 +108,15 @@ export function makeApp(context: AppContext): Express {
   return app
 }
 
-function signIns({ pool, cookieSecret, https, log }: AppContext): express.RequestHandler {
+/** A path as it is logged: whose it is stands nowhere. */
+const withoutIds = (url: string): string =>
+  (url.split('?')[0] ?? '').replace(/[0-9a-f]{8}-[0-9a-f-]{27}/gi, ':id').replace(/guest-[^/]+/g, ':guest')
+
+function signIns({ pool, secrets, https, log }: AppContext): express.RequestHandler {
   return session({
     name: 'lea',
     store: signInStore(pool, log),
-    secret: cookieSecret,
+    secret: [...secrets],
     resave: false,
     saveUninitialized: false,
     rolling: true,
@@ -117,6 +132,7 @@ function api(context: AppContext): express.Router {
     next()
   })
   router.use(doorRoutes(context))
+  router.use(linkDoorRoutes(context))
   router.use(showDoorRoutes(context))
   // Who is asking is settled before a body is read.
   router.use(

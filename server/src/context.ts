@@ -3,6 +3,7 @@ import type { Logger } from 'pino'
 import type { Kitchens } from './devices/devices'
 import type { TableFeed } from './live/table-feed'
 import type { WorkerPools } from './work/pools'
+import type { Metrics } from './metrics'
 import type { Stopping } from './stopping'
 
 /** How often something may be done. */
@@ -26,10 +27,14 @@ export interface AppContext {
   /** Whether it is told to stop, and who still waits. */
   stopping: Stopping
   log: Logger
-  cookieSecret: string
+  metrics: Metrics
+  /** By which sign-ins are sealed: the first seals, all others still open what they sealed before. */
+  secrets: readonly string[]
   limits: Limits
   /** Served over https (a proxy in front): cookies are then Secure. */
   https: boolean
+  /** From where it is believed whom a request comes from: addresses and networks. */
+  proxy: string
   /** Folder of the built pages, or null for the interface of the server alone. */
   pages: string | null
 }

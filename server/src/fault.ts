@@ -36,9 +36,13 @@ interface KnownError {
   type?: string
   code?: string
   constraint?: string
+  detail?: string
   message?: string
   limit?: number
 }
+
+/** What a quota counts, as people call it. */
+const KIND_WORDS: Record<string, string> = { cupboard: 'foods in the cupboard', foods: 'foods of its own' }
 
 /** Faults of the body parser and the database in plain words. */
 function inWords(fault: KnownError): Fault | null {
@@ -56,6 +60,20 @@ function inWords(fault: KnownError): Fault | null {
       fault.constraint?.includes('sign_in') ? 'this sign-in name is taken' : 'this is there already',
     )
   }
+  // The setting has as much as it may have (migration 018): of what, and how many, stands in the fault.
+  if (fault.code === '54000' && fault.constraint)
+    return new Fault(
+      409,
+      `this setting has ${fault.detail ?? 'as many'} ${KIND_WORDS[fault.constraint] ?? fault.constraint}, the most that it may have: ask whoever runs this Lea for more`,
+    )
+  // No room on a disk, for what is kept or for what is sorted.
+  if (fault.code === '53100' || fault.code === '53400')
+    return new Fault(
+      507,
+      'the disk of the database is full: nothing new can be kept until whoever runs this Lea has made room. What is on this device stays',
+    )
+  if (fault.code === '57014' || fault.code === '55P03')
+    return new Fault(503, 'this took too long in the database: try again in a moment')
   if (fault.code === '23503') return new Fault(409, 'something still uses this, or what it names is gone')
   if (fault.code?.startsWith('22')) return new Fault(400, 'the text holds characters that cannot be stored')
   if (['ECONNREFUSED', 'ECONNRESET', '57P01', '57P03', '08006'].includes(fault.code ?? '')) {
@@ -74,6 +92,9 @@ export const onFault: ErrorRequestHandler = (fault: unknown, req, res, next) => 
   }
   const known = fault instanceof Fault ? fault : inWords(fault ?? {})
   if (!known) req.log.error({ err: fault }, 'unexpected fault')
-  const answer = known ?? new Fault(500, 'something went wrong on the server; nothing was changed')
+  // By its number whoever runs this Lea finds it in the log.
+  const number = typeof req.id === 'string' ? req.id.slice(0, 8) : ''
+  const answer =
+    known ?? new Fault(500, `something went wrong on the server; nothing was changed (fault ${number})`)
   res.status(answer.status).json({ error: { says: answer.message, field: answer.field, ...answer.more } })
 }

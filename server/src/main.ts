@@ -4,6 +4,7 @@ import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
 import { makeApp } from './app'
+import { poolerFault } from './db/direct'
 import { openPool } from './db/pool'
 import { migrate } from './db/migrate'
 import { sweepAll } from './db/keeping'
@@ -17,6 +18,7 @@ import { builtScripts, startPools } from './work/pools'
 import { today } from './clock'
 import { openStopping } from './stopping'
 import { sweepTries } from './limits/tries'
+import { openMetrics, serveMetrics } from './metrics'
 import { hostFault, isLoopback } from './who-is-served'
 
 const KEEP_ALIVE_MS = 65_000
@@ -61,6 +63,8 @@ async function main(): Promise<void> {
   await migrate(need('LEA_OWNER_URL'), migrations).catch((fault: unknown) => {
     fail(fault instanceof Error ? fault.message : String(fault))
   })
+  const pooled = await poolerFault(need('LEA_APP_URL'))
+  if (pooled) fail(pooled)
   if (process.argv.includes('--reset')) {
     const says = await removeDemo(pool)
     if (says) fail(says)
@@ -91,6 +95,10 @@ async function main(): Promise<void> {
   )
   await takeOldLetters(pool, env('LEA_OUTBOX') || '.lea/outbox')
   const stopping = openStopping()
+  const metrics = openMetrics({ pool, plans, stopping })
+  const watch = await serveMetrics(metrics, env('LEA_METRICS')).catch((fault: unknown) =>
+    fail((fault as Error).message),
+  )
   const app = makeApp({
     stopping,
     kitchens,
@@ -98,7 +106,9 @@ async function main(): Promise<void> {
     plans,
     live,
     log,
-    cookieSecret: need('LEA_SECRET'),
+    secrets: need('LEA_SECRET').split(',').filter(Boolean),
+    metrics,
+    proxy: env('LEA_PROXY') || 'loopback, uniquelocal',
     limits: {
       signIns: Number(env('LEA_SIGN_INS') || 20),
       writes: Number(env('LEA_WRITES') || 600),
@@ -120,15 +130,20 @@ async function main(): Promise<void> {
   }
   say('Ctrl-C stops it.')
   const sweep = (): void => {
-    Promise.all([sweepAll(pool, today()), sweepTries(pool)]).catch((fault: unknown) => {
-      log.error(fault, 'records that are too old could not be erased')
-    })
+    Promise.all([sweepAll(pool, today()), sweepTries(pool)]).then(
+      () => metrics.swept(true),
+      (fault: unknown) => {
+        metrics.swept(false)
+        log.error(fault, 'records that are too old could not be erased')
+      },
+    )
   }
   sweep()
   const nightly = setInterval(sweep, DAY_MS)
   const stop = async (): Promise<void> => {
     clearInterval(nightly)
     await stopping.end(server)
+    watch?.close()
     await Promise.all([pool.end(), plans.close(), live.close(), kitchens.close()])
     process.exit(0)
   }

@@ -104,7 +104,7 @@ describe('what was done', () => {
       ),
     ).toHaveLength(1)
     expect(
-      await said(() => petra.send('PUT', '/api/setting/cupboard/oats', { food: 'oats', have: 'plenty' })),
+      await said(() => petra.send('PUT', '/api/setting/cupboard/oats', { food: 'oats', packs: [] })),
     ).toEqual(['changed the cupboard: oats'])
     const packet = { food: 'oats', name: 'Rolled oats', label: 'Oats.', simulated: false }
     let known = ''

@@ -12,6 +12,7 @@ import { openStopping } from '../src/stopping'
 import { migrate } from '../src/db/migrate'
 import { openPool } from '../src/db/pool'
 import { openKitchens } from '../src/devices/devices'
+import { openMetrics } from '../src/metrics'
 import { openTableFeed } from '../src/live/table-feed'
 import { builtScripts, startPools } from '../src/work/pools'
 
@@ -56,7 +57,9 @@ async function serve(appUrl: string, limits: Partial<Limits>) {
     plans,
     live,
     log: pino({ level: 'silent' }),
-    cookieSecret: 'a secret of the tests',
+    secrets: ['a secret of the tests'],
+    metrics: openMetrics({ pool, plans, stopping }),
+    proxy: 'loopback',
     limits: { signIns: 100, writes: 100_000, papers: 10_000, ...limits },
     https: false,
     pages: null,

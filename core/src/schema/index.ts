@@ -5,7 +5,14 @@ export { eventListSchema, eventsSchema } from './session/events'
 export { packetSchema, readingSchema } from './packet'
 export { childChangeSchema, childSchema, guestSchema } from './people'
 export { kitChangeSchema, recipeChangeSchema, rulesChangeSchema } from './versioned'
-export { firstVisitSchema, ownPasswordSchema, signInSchema } from './sign-in'
+export {
+  firstOwnerSchema,
+  firstVisitSchema,
+  linkPasswordSchema,
+  linkSchema,
+  ownPasswordSchema,
+  signInSchema,
+} from './sign-in'
 export { passwordFault } from './password'
 export { RECIPE_SCHEMA_PATH, readRecipeFile, recipeToJson, recipeToText } from './recipe/recipe-file'
 export { recipeJsonSchema } from './recipe/recipe-schema'

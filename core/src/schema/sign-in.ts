@@ -33,6 +33,12 @@ export const signInSchema = yup
   .object({ signIn: required('Sign-in name', 40), password: required('Password', 200) })
   .noUnknown()
 
+/** As somebody will sign in. */
+const signInName = yup
+  .string()
+  .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
+  .required('Sign-in name is missing')
+
 /** The first visit: a setting and its owner. */
 export const firstVisitSchema = yup
   .object({
@@ -44,10 +50,7 @@ export const firstVisitSchema = yup
       .default(undefined),
     nation: oneOf(NATION_IDS, 'Nation').optional().default(undefined),
     owner: required('Your name', 60),
-    signIn: yup
-      .string()
-      .matches(/^[a-z0-9._-]{3,40}$/, 'Sign-in name: 3 to 40 of a-z, 0-9, dot, dash')
-      .required('Sign-in name is missing'),
+    signIn: signInName,
     password: passwordSchema().required('Password is missing'),
     recipes: yup.boolean().required('Say whether to start with recipes'),
   })
@@ -56,3 +59,21 @@ export const firstVisitSchema = yup
     country === undefined && nation === undefined ? at.createError({ path: 'country' }) : true,
   )
 export type FirstVisitInput = yup.InferType<typeof firstVisitSchema>
+
+/** The word of a one-time link. */
+const word = required('The word of the link', 64)
+/** What a link is for is asked first. */
+export const linkSchema = yup.object({ word }).noUnknown()
+/** The first owner of a setting that somebody else has made. */
+export const firstOwnerSchema = yup
+  .object({
+    word,
+    owner: required('Your name', 60),
+    signIn: signInName,
+    password: passwordSchema().required('Password is missing'),
+  })
+  .noUnknown()
+/** A new password by a link. */
+export const linkPasswordSchema = yup
+  .object({ word, password: passwordSchema().required('Password is missing') })
+  .noUnknown()

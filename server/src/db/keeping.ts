@@ -57,11 +57,21 @@ export async function sweepSetting(db: Db, setting: string, today: string): Prom
   return rowCount ?? 0
 }
 
-/** Every setting of this database. Several servers may sweep at once: what is gone is gone. */
+/**
+ * Every setting of this database. Several servers may sweep at once: what is gone is gone.
+ * @throws AggregateError where it failed in some; all others are swept
+ */
 export async function sweepAll(pool: Pool, today: string): Promise<number> {
   const { rows } = await pool.query<{ setting_id: string }>('select setting_id from all_doors()')
   let gone = 0
+  const faults: unknown[] = []
   for (const { setting_id } of rows)
-    gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
+    try {
+      gone += await inSetting(pool, setting_id, (db) => sweepSetting(db, setting_id, today))
+    } catch (fault) {
+      faults.push(fault)
+    }
+  if (faults.length > 0)
+    throw new AggregateError(faults, `${countText(faults.length, 'setting')} could not be swept`)
   return gone
 }

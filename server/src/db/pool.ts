@@ -26,15 +26,14 @@ export function openPool(
     connectionString: url,
     max: most,
     connectionTimeoutMillis: 5000,
-    // Nobody waits for ever, and nobody is kept waiting: a request that hangs ends, and says so.
-    statement_timeout: 20_000,
-    lock_timeout: 10_000,
-    idle_in_transaction_session_timeout: 30_000,
     // Awaited before any caller has the connection: none ever acts as another role.
     // The package awaits it, though its types do not say so.
     // eslint-disable-next-line @typescript-eslint/no-misused-promises
     onConnect: async (client) => {
-      await client.query('set role lea_app')
+      // Nobody waits for ever, and nobody is kept waiting: a request that hangs ends, and says so.
+      await client.query(
+        "set role lea_app; set statement_timeout = '20s'; set lock_timeout = '10s'; set idle_in_transaction_session_timeout = '30s'",
+      )
     },
   })
   // Lost between two statements of a transaction: the next statement says so to its caller, and the server goes on.
@@ -132,7 +131,7 @@ const inTurn = <T>(pool: pg.Pool, setting: string, work: () => Promise<T>): Prom
 /** Runs work in which a policy lets through what has this key, and nothing else. */
 export const withScreenKey = <T>(
   pool: pg.Pool,
-  key: 'app.screen_code' | 'app.screen',
+  key: 'app.screen_code' | 'app.screen' | 'app.link',
   value: string,
   work: (db: Db) => Promise<T>,
 ): Promise<T> => transaction(pool, key, value, work)

@@ -19,7 +19,7 @@ const deviceSchema = yup
   .noUnknown()
 
 /** One's own sign-in: who I am, my password, where I am signed in. */
-export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
+export function ownSignInRoutes({ pool, secrets }: AppContext): Router {
   const router = Router()
 
   router.get('/me', async (req, res) => {
@@ -28,12 +28,13 @@ export function ownSignInRoutes({ pool, cookieSecret }: AppContext): Router {
   })
 
   // By what a device seals what it keeps for a table without a network: the same for all who sign in to this setting on it, and for none
-  // who does not. Derived, not kept: another secret of the server, and old answers on devices open no more.
+  // who does not. Derived, not kept, from the oldest secret that holds: what was sealed before a new one came is opened as long as the old one is
+  // still named beside it.
   router.get('/me/device-key', async (req, res) => {
     const { device } = await read(deviceSchema, { device: queryText(req.query['device']) })
     const { settingId } = personOf(req)
     res.json({
-      key: createHmac('sha256', cookieSecret)
+      key: createHmac('sha256', secrets.at(-1) ?? '')
         .update(JSON.stringify(['device', settingId, device]))
         .digest('base64'),
     })

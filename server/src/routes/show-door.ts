@@ -52,7 +52,7 @@ const STILL_HERE_MS = 20_000
 const ENDED = 'this code opens nothing (any more): ask at the table for a new one'
 
 /** The children's screen on a second device: a code instead of a sign-in, pictures instead of data. */
-export function showDoorRoutes({ pool, live, cookieSecret }: AppContext): Router {
+export function showDoorRoutes({ pool, live, secrets }: AppContext): Router {
   const router = Router()
   const limit = rateLimit({
     windowMs: WINDOW_MS,
@@ -79,7 +79,7 @@ export function showDoorRoutes({ pool, live, cookieSecret }: AppContext): Router
     shallow,
     async (req, res) => {
       const { code } = await read(codeSchema, req.body)
-      const screen = await screenOfCode(pool, hashOfCode(cookieSecret, code))
+      const screen = await screenOfCode(pool, hashOfCode(secrets[0] ?? '', code))
       if (!screen || !(await frameOf(pool, screen))) throw new Fault(404, ENDED)
       req.session.screen = screen.id
       res.status(204).end()

@@ -16,7 +16,7 @@ const bowlSchema = yup
   .noUnknown()
 
 /** At the table: a code for a second screen, and its end. */
-export function secondScreenRoutes({ pool, cookieSecret }: AppContext): Router {
+export function secondScreenRoutes({ pool, secrets }: AppContext): Router {
   const router = Router()
   router.post('/:id/second-screen', async (req, res) => {
     const { bowl } = await read(bowlSchema, req.body)
@@ -27,7 +27,7 @@ export function secondScreenRoutes({ pool, cookieSecret }: AppContext): Router {
       if (session.state !== 'cooking')
         throw new Fault(409, 'there is nothing to show yet: cooking is not under way')
       const screen = { id: randomUUID(), settingId, sessionId: session.id, bowl }
-      await putScreen(db, screen, hashOfCode(cookieSecret, code))
+      await putScreen(db, screen, hashOfCode(secrets[0] ?? '', code))
       await writeAudit(db, settingId, by, 'sessions', 'opened a second screen', session.id)
       await tell(db, session.id, 'events')
     })
