@@ -41,7 +41,7 @@ need_packages() {
 # Builds pages and server where a source changed since the last build.
 need_build() {
   local stamp
-  stamp="$(cd "$ROOT" && { find core/src core/data web/src web/index.html web/vite.config.ts web/package.json server/src server/build.mjs \
+  stamp="$(cd "$ROOT" && { find core/src core/data web/src web/index.html web/vite.config.ts web/package.json server/src server/build.mjs bin/notices.mjs \
     -type f -printf '%p %T@ %s\n' | sort; cat "$STATE/packages.stamp"; } | sha256sum | cut -d' ' -f1)"
   [ -f "$ROOT/server/dist/main.js" ] && [ -f "$ROOT/web/dist/index.html" ] &&
     [ "$(cat "$STATE/build.stamp" 2>/dev/null)" = "$stamp" ] && return 0

@@ -45,6 +45,7 @@ beside &
 BESIDE=$!
 need_build
 check backup "$ROOT/bin/backup-test.sh"
+check production "$ROOT/bin/production-test.sh"
 # Some here; a hundred each with `./lea bench kills`.
 check kills run_bench kills 8
 # No autovacuum: its worker belongs to the cluster, and a test database cannot be dropped while it is at work in it.

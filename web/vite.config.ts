@@ -32,7 +32,12 @@ export default defineConfig({
         // The page that installs it is served by it at once; a newer one still waits.
         clientsClaim: true,
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//, /^\/(livez|readyz|healthz)/, /^\/recipe\.schema\.json/],
+        navigateFallbackDenylist: [
+          /^\/api\//,
+          /^\/(livez|readyz|healthz)/,
+          /^\/recipe\.schema\.json/,
+          /^\/(third-party-notices|sbom)\./,
+        ],
       },
     }),
     // The server hands out what is compressed here.

@@ -81,8 +81,9 @@ export function openMetrics(of: { pool: Pool; plans: WorkerPools; stopping: Stop
   return {
     watch: (req, res, next) => {
       const began = performance.now()
+      // Read now: routers cut it shorter as they go.
+      const kind = kindOf(req.method, req.path)
       res.on('close', () => {
-        const kind = kindOf(req.method, req.path)
         answers.inc({ kind, status: `${Math.floor(res.statusCode / 100)}xx` })
         if (kind !== 'stream') seconds.observe({ kind }, (performance.now() - began) / 1000)
       })

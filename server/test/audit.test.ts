@@ -45,6 +45,7 @@ describe('every route that changes something', () => {
     'archive.ts post /archive': 'written by the worker that reads it, in the same transaction',
     'keeping.ts post /sweep': 'the sweep says what it erased, where it erased something',
     'keeping.ts post /words': 'looks for a name and changes nothing; the name itself is in no log',
+    'link-door.ts post /link': 'tells what a link is for; using it is written down',
     'show-door.ts post /show':
       'a screen without a person: opened by a code that was given out, which is in the log',
     'show-door.ts delete /show': 'a screen without a person leaves',

@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import pg from 'pg'
 import { type StoredSession, changesBetween } from '@lea/core/setting'
-import pino from 'pino'
+import pino, { type Logger } from 'pino'
 import { makeApp } from '../src/app'
 import type { Limits } from '../src/context'
 import { openStopping } from '../src/stopping'
@@ -44,21 +44,22 @@ export interface Visitor {
 }
 
 /** One web server on a database: there may be several on the same. */
-async function serve(appUrl: string, limits: Partial<Limits>) {
+async function serve(appUrl: string, limits: Partial<Limits>, log: Logger) {
   const pool = openPool(appUrl)
   const live = openTableFeed(appUrl, () => undefined)
   const plans = startPools(builtScripts(new URL('../dist/', import.meta.url)), appUrl)
   const kitchens = openKitchens({ scale: '', probe: '' }, () => Promise.resolve(null))
   const stopping = openStopping()
+  const metrics = openMetrics({ pool, plans, stopping })
   const app = makeApp({
     stopping,
     kitchens,
     pool,
     plans,
     live,
-    log: pino({ level: 'silent' }),
+    log,
     secrets: ['a secret of the tests'],
-    metrics: openMetrics({ pool, plans, stopping }),
+    metrics,
     proxy: 'loopback',
     limits: { signIns: 100, writes: 100_000, papers: 10_000, ...limits },
     https: false,
@@ -71,6 +72,7 @@ async function serve(appUrl: string, limits: Partial<Limits>) {
   return {
     pool,
     plans,
+    metrics,
     stopping,
     stop: (patience?: number) => stopping.end(server, patience),
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}`,
@@ -87,7 +89,9 @@ async function serve(appUrl: string, limits: Partial<Limits>) {
 }
 
 /** @param options.demo begins with a copy of the demo that `./lea test` loaded */
-export async function openTestServer(options: { limits?: Partial<Limits>; demo?: boolean } = {}) {
+export async function openTestServer(
+  options: { limits?: Partial<Limits>; demo?: boolean; log?: Logger } = {},
+) {
   if (!OWNER || !DEMO) throw new Error('start these tests with ./lea test')
   const name = `test_${randomBytes(6).toString('hex')}`
   const admin = new pg.Client({ connectionString: OWNER })
@@ -97,12 +101,14 @@ export async function openTestServer(options: { limits?: Partial<Limits>; demo?:
   await migrate(ownerUrl, MIGRATIONS)
   const appUrl = toDatabase(APP, name)
   const allowed = options.limits ?? {}
-  const first = await serve(appUrl, allowed)
-  const { pool, plans, base } = first
+  const log = options.log ?? pino({ level: 'silent' })
+  const first = await serve(appUrl, allowed, log)
+  const { pool, plans, metrics, base } = first
   const others: Awaited<ReturnType<typeof serve>>[] = []
   return {
     pool,
     plans,
+    metrics,
     ownerUrl,
     base,
     visitor: () => visitor(base),
@@ -117,7 +123,7 @@ export async function openTestServer(options: { limits?: Partial<Limits>; demo?:
     },
     /** Another web server on the same database. */
     async second() {
-      const more = await serve(appUrl, allowed)
+      const more = await serve(appUrl, allowed, log)
       others.push(more)
       return { ...more, visitor: () => visitor(more.base) }
     },

@@ -21,6 +21,11 @@ export function makeRouter(): Router {
         meta: { open: true, title: 'First visit' },
       },
       {
+        path: '/welcome',
+        component: () => import('./auth/WelcomeLink.vue'),
+        meta: { open: true, title: 'A one-time link' },
+      },
+      {
         path: '/locked',
         component: () => import('./auth/Locked.vue'),
         meta: { open: true, title: 'Code of this device' },

@@ -59,6 +59,12 @@ export async function anyDemo(pool: Pool): Promise<boolean> {
   return false
 }
 
+/** Whether its operator has closed it: nobody signs in. */
+export async function isClosed(pool: Pool, id: string): Promise<boolean> {
+  const { rows } = await pool.query<{ closed: boolean }>('select is_closed($1) as closed', [id])
+  return rows[0]?.closed === true
+}
+
 /** Its name, in one way to the database. */
 export async function nameOfSetting(pool: Pool, id: string): Promise<string> {
   const { rows } = await inOneGo<{ name: string }>(pool, id, 'select name from settings', [])

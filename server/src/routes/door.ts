@@ -1,5 +1,4 @@
 import express, { Router } from 'express'
-import rateLimit from 'express-rate-limit'
 import { nationOf } from '@lea/core/amount'
 import { randomUUID } from 'node:crypto'
 import { SHIPPED_RECIPES } from '@lea/core/recipe'
@@ -8,7 +7,7 @@ import type { AppContext } from '../context'
 import { noteBy, noteOnceAnHour, writeAudit } from '../db/audit'
 import { accountAtDoor, addAdult } from '../db/people'
 import { asSignIn, inSetting } from '../db/pool'
-import { anySetting, createSetting, isFirst, getSetting, saveRecipe } from '../db/settings'
+import { anySetting, createSetting, getSetting, isClosed, isFirst, saveRecipe } from '../db/settings'
 import type { SignedIn } from '../auth'
 import { plainKeys, shallow } from '../body'
 import { enter } from '../enter'
@@ -16,31 +15,19 @@ import { Fault, read } from '../fault'
 import { hashPassword, passwordFits } from '../password'
 import { personJustRead } from '../sign-in-store'
 import { startingKit, startingRules } from '../starting'
-import { triesInDatabase } from '../limits/tries'
-
-const WINDOW_MS = 15 * 60 * 1000
+import { doorLimits } from '../limits/door-limits'
 
 /** The only routes that need no sign-in: the first visit, signing in, signing out. Their bodies are small. */
 export function doorRoutes({ pool, limits }: AppContext): Router {
   const router = Router()
   const body = express.json({ limit: '10kb', reviver: plainKeys })
-  const limit = rateLimit({
-    windowMs: WINDOW_MS,
-    store: triesInDatabase(pool, 'the door', WINDOW_MS),
-    limit: limits.signIns,
-    skipSuccessfulRequests: true,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: () => {
-      throw new Fault(429, 'too many tries: wait a quarter of an hour, or ask the owner for a new password')
-    },
-  })
+  const limit = doorLimits(pool, limits.signIns)
 
   router.get('/first-visit', async (_req, res) => {
     res.json({ needed: !(await anySetting(pool)) })
   })
 
-  router.post('/first-visit', limit, body, shallow, async (req, res) => {
+  router.post('/first-visit', ...limit(body, shallow), async (req, res) => {
     const input = await read(firstVisitSchema, req.body)
     if (await anySetting(pool)) throw new Fault(409, 'this house has a setting already: sign in')
     const setting = randomUUID()
@@ -65,7 +52,7 @@ export function doorRoutes({ pool, limits }: AppContext): Router {
     res.status(201).json({ person: owner, setting: { name: input.setting } })
   })
 
-  router.post('/sign-in', limit, body, shallow, async (req, res) => {
+  router.post('/sign-in', ...limit(body, shallow), async (req, res) => {
     const { signIn, password } = await read(signInSchema, req.body)
     const account = await asSignIn(pool, signIn, (db) => accountAtDoor(db, signIn))
     if (!(await passwordFits(account?.hash, password)) || !account) {
@@ -76,6 +63,8 @@ export function doorRoutes({ pool, limits }: AppContext): Router {
       throw new Fault(401, 'this name and password do not go together')
     }
     const { id, settingId, name, role, round } = account
+    if (await isClosed(pool, settingId))
+      throw new Fault(403, 'this setting is closed: ask whoever runs this Lea')
     const person: SignedIn = { id, settingId, name, role }
     await enter(req, id, round)
     const setting = await inSetting(pool, settingId, async (db) => {

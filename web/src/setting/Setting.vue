@@ -141,6 +141,8 @@ const shown = (t: Topic): boolean =>
         <SettingKeeping v-else />
       </Fold>
     </div>
-    <p class="mt-4 text-sm text-soft">Lea {{ VERSION }}</p>
+    <p class="mt-4 text-sm text-soft">
+      Lea {{ VERSION }} · <a class="underline" href="/third-party-notices.txt">the works of others in it</a>
+    </p>
   </main>
 </template>

@@ -1,23 +1,13 @@
 <script setup lang="ts">
 /** How long records are kept, and the log of who read or changed what. For the owner. */
-import { onMounted, ref, shallowRef } from 'vue'
+import { onMounted, ref } from 'vue'
+import { countText } from '@lea/core/amount'
 import { api, inWords } from '../shared/api'
-import { useSettingStore } from '../stores/setting'
-import { dayText, timeText } from '../shared/dates'
 import NameInWords from '../parts/privacy/NameInWords.vue'
+import SettingLog from './SettingLog.vue'
 
-interface Line {
-  at: string
-  who: string
-  did: string
-  subject: string
-}
-const settingStore = useSettingStore()
 const months = ref(36)
 const said = ref('')
-const lines = shallowRef<Line[]>([])
-const more = ref(true)
-const PAGE = 100
 
 async function attempt(work: () => Promise<string>): Promise<void> {
   try {
@@ -29,19 +19,9 @@ async function attempt(work: () => Promise<string>): Promise<void> {
 onMounted(() =>
   attempt(async () => {
     months.value = (await api<{ months: number }>('GET', '/keeping')).months
-    await older()
     return ''
   }),
 )
-async function older(): Promise<void> {
-  const last = lines.value.at(-1)?.at
-  const answer = await api<{ lines: Line[] }>(
-    'GET',
-    `/keeping/audit${last ? `?before=${encodeURIComponent(last)}` : ''}`,
-  )
-  lines.value = [...lines.value, ...answer.lines]
-  more.value = answer.lines.length === PAGE
-}
 const keep = () =>
   attempt(async () => {
     await api('PUT', '/keeping', { months: months.value })
@@ -50,9 +30,8 @@ const keep = () =>
 const sweep = () =>
   attempt(async () => {
     const { erased } = await api<{ erased: number }>('POST', '/keeping/sweep', {})
-    return erased === 0 ? 'Nothing is older than that.' : `${erased} sessions were erased.`
+    return erased === 0 ? 'Nothing is older than that.' : `${countText(erased, 'session')} erased.`
   })
-const about = (id: string): string => settingStore.names.get(id) ?? ''
 </script>
 
 <template>
@@ -81,34 +60,6 @@ const about = (id: string): string => settingStore.names.get(id) ?? ''
     </p>
     <NameInWords />
     <h3 class="mt-4 text-lg">Who read or changed what</h3>
-    <p v-if="lines.length === 0" class="text-soft">Nothing yet.</p>
-    <div v-else class="relative max-h-80 overflow-auto" tabindex="0" role="region" aria-label="Log">
-      <table class="w-full border-collapse text-left text-sm">
-        <thead>
-          <tr>
-            <th scope="col" class="p-1">When</th>
-            <th scope="col" class="p-1">Who</th>
-            <th scope="col" class="p-1">What</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(l, i) in lines" :key="i" class="border-t border-line">
-            <td class="whitespace-nowrap p-1">{{ dayText(l.at.slice(0, 10)) }}, {{ timeText(l.at) }}</td>
-            <td class="p-1">{{ l.who }}</td>
-            <td class="p-1">
-              {{ l.did }}<template v-if="about(l.subject)">: {{ about(l.subject) }}</template>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-    <button
-      v-if="more && lines.length > 0"
-      type="button"
-      class="btn mt-2"
-      @click="attempt(async () => (await older(), ''))"
-    >
-      Older lines
-    </button>
+    <SettingLog />
   </section>
 </template>
