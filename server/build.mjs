@@ -4,6 +4,7 @@ import { build } from 'esbuild'
 await build({
   entryPoints: {
     main: 'src/main.ts',
+    'quiet-worker': 'src/work/quiet-worker.ts',
     'plan-worker': 'src/work/plan-worker.ts',
     'desk-worker': 'src/work/desk-worker.ts',
     'archive-worker': 'src/work/archive-worker.ts',

@@ -40,6 +40,7 @@ import { showDoorRoutes } from './routes/show-door'
 import { ownSignInRoutes } from './routes/own-sign-in'
 import { adultRoutes } from './routes/adults'
 import { wordRoutes } from './routes/own-words'
+import { fairShare } from './limits/fair-share'
 import { writesPerPerson } from './limits/per-person'
 import { healthRoutes } from './health'
 import { signInStore } from './sign-in-store'
@@ -99,8 +100,12 @@ export function makeApp(context: AppContext): Express {
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())
   })
-  // Streams of news are sent as they come.
-  app.use('/api', compression({ filter: isWorthPacking }))
+  // Streams of news are sent as they come; a tap's answer is too short to be worth it.
+  const packing = compression({ filter: isWorthPacking })
+  app.use('/api', (req, res, next) => {
+    if (req.method === 'POST' && req.path.endsWith('/events')) next()
+    else packing(req, res, next)
+  })
   app.use('/api', sameOrigin, signIns(context), api(context))
   if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
@@ -138,6 +143,7 @@ function api(context: AppContext): express.Router {
   router.use(
     settleWho(context.pool),
     writesPerPerson(context.limits.writes),
+    fairShare(),
     express.json({ limit: '1mb', reviver: plainKeys }),
     shallow,
   )

@@ -7,7 +7,7 @@ const dependenciesOf = (room: string): string[] =>
   Object.keys((JSON.parse(read(`../../${room}/package.json`)) as { dependencies: object }).dependencies)
 
 /** Scripts that run where Lea is served; the benchmarks are run by its makers. */
-const SERVED = ['main', 'plan-worker', 'desk-worker', 'archive-worker', 'password', 'calc']
+const SERVED = ['main', 'quiet-worker', 'plan-worker', 'desk-worker', 'archive-worker', 'password', 'calc']
 const FROM = /^(?:import|export)\b[^'"]*?["']([^"']+)["']|\bimport\(\s*["']([^"']+)["']\s*\)/gm
 
 function packagesOf(script: string): string[] {

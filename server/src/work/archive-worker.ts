@@ -8,10 +8,8 @@ import { writeAudit } from '../db/audit'
 import { asSnapshot, inSetting, openPool } from '../db/pool'
 import { Fault } from '../fault'
 import type { ArchiveTask, WorkerData } from './tasks'
-import { yieldToServer } from './quiet'
 import { type ToldBack, toldBack } from './told-back'
 
-yieldToServer()
 const pool = openPool((workerData as WorkerData).appUrl, { most: 1 })
 
 export default function ofArchive(

@@ -5,10 +5,8 @@ import { makeRecord } from '../files/records'
 import { makePaper } from '../papers/make-paper'
 import type { MadePaper } from '../papers/paper-task'
 import type { DeskTask, WorkerData } from './tasks'
-import { yieldToServer } from './quiet'
 import { type ToldBack, toldBack } from './told-back'
 
-yieldToServer()
 const pool = openPool((workerData as WorkerData).appUrl, { most: 2 })
 
 export default function atTheDesk(task: DeskTask): Promise<ToldBack<MadePaper>> {

@@ -1,9 +1,6 @@
 /** One plan, in a worker of the pool. */
 import { compile, type Plan, type PlanRequest } from '@lea/core/plan'
-import { yieldToServer } from './quiet'
 import { type ToldBack, toldBack } from './told-back'
-
-yieldToServer()
 
 export default function compileOne(request: PlanRequest): Promise<ToldBack<Plan>> {
   return toldBack(() => compile(request))

@@ -9,12 +9,12 @@ import { Piscina } from 'piscina'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { Fault } from '../fault'
 import type { MadePaper } from '../papers/paper-task'
-import type { ArchiveTask, DeskTask } from './tasks'
+import type { ArchiveTask, DeskTask, WorkerData } from './tasks'
 import { taken, type ToldBack } from './told-back'
 import { openTurns, type Bounds, type Turns } from '../limits/turns'
 
 interface Hall extends Bounds {
-  script: keyof Scripts
+  script: 'plan' | 'desk' | 'archive'
   /** What one piece of work may take, ms. */
   limitMs: number
   /** Of a thread's heap, MB. */
@@ -59,12 +59,15 @@ const HALLS = {
 export type HallName = keyof typeof HALLS
 
 interface Scripts {
+  /** The door that each worker comes through; where there is none, it comes as it is. */
+  door?: URL
   plan: URL
   desk: URL
   archive: URL
 }
 /** @param dist the folder of the built server */
 export const builtScripts = (dist: URL): Scripts => ({
+  door: new URL('quiet-worker.js', dist),
   plan: new URL('plan-worker.js', dist),
   desk: new URL('desk-worker.js', dist),
   archive: new URL('archive-worker.js', dist),
@@ -99,11 +102,11 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
     ...bounds
   }: Hall): { pool: Piscina; turns: Turns; limitMs: number } => ({
     pool: new Piscina({
-      filename: fileURLToPath(scripts[script]),
+      filename: fileURLToPath(scripts.door ?? scripts[script]),
       minThreads: 0,
       maxThreads: atOnce,
       idleTimeout: 60_000,
-      workerData: { appUrl },
+      workerData: { appUrl, script: scripts[script].href } satisfies WorkerData,
       resourceLimits: { maxOldGenerationSizeMb: mostMb },
     }),
     turns: openTurns({ atOnce, ...bounds }),

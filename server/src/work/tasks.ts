@@ -6,6 +6,8 @@ import type { SessionTask } from '../papers/paper-task'
 export interface WorkerData {
   /** The database, as the role that sees one setting at once. */
   appUrl: string
+  /** What it does, as the address of its script. */
+  script: string
 }
 export type DeskTask = SessionTask | RecordTask
 export type ArchiveTask = { setting: string; by: string } & (
