@@ -58,3 +58,40 @@ restore() {
     *) fail "'$file' could not be restored" ;;
   esac
 }
+
+# A backup is worth what comes back from it: into a cluster of its own, with a server on it for a moment, and away again. Nothing of the running
+# Lea is touched. Says how long it took, and what came back.
+drill() {
+  local file="$1" base began address='' server code=0
+  [ -r "$file" ] || fail "'$file' cannot be read"
+  need_node && need_packages && need_build
+  need_postgres
+  base="$(mktemp -d /var/tmp/lea-drill-XXXXXX)"
+  began="$(date +%s)"
+  (
+    end_drill() {
+      [ -z "${server:-}" ] || kill -TERM "$server" 2>/dev/null || true
+      [ -z "${server:-}" ] || wait "$server" 2>/dev/null || true
+      pg_stop "$base"
+      rm -rf "$base" "$STATE/$(basename "$base").secrets"
+    }
+    trap end_drill EXIT
+    pg_start "$base" ""
+    pg_restore_into "$base" "$file" || fail "'$file' could not be restored: it is no backup, or it is damaged"
+    export LEA_OWNER_URL LEA_APP_URL LEA_SECRET=drill LEA_ADDRESS_FILE="$base/address" HOST=127.0.0.1 PORT=
+    install -m 0666 /dev/null "$base/address"
+    node "$ROOT/server/dist/main.js" >"$STATE/drill.log" 2>&1 &
+    server=$!
+    for _ in $(seq 600); do
+      [ -s "$base/address" ] && break
+      kill -0 "$server" 2>/dev/null || { cat "$STATE/drill.log" >&2; fail 'the server did not start on it'; }
+      sleep 0.1
+    done
+    address="$(cat "$base/address")"
+    node -e 'fetch(process.argv[1] + "readyz").then((r) => process.exit(r.ok ? 0 : 1), () => process.exit(1))' "$address" ||
+      fail 'the server is not ready on it'
+    node "$ROOT/server/dist/setting.js" list
+  ) || code=$?
+  [ "$code" -eq 0 ] || exit 2
+  echo "The backup comes back: restored and served in $(($(date +%s) - began)) s. Nothing of it is left here."
+}

@@ -1,5 +1,5 @@
 /** A real server with a database of its own for a file of tests; it can be killed and started again. */
-import { spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -53,6 +53,13 @@ export class TestServer {
     })
     await expect.poll(() => existsSync(file), { timeout: 30_000 }).toBe(true)
     this.address = readFileSync(file, 'utf8').replace(/\/$/, '')
+  }
+
+  /** What whoever runs this Lea says to it: `./lea setting …`. @returns what it answered */
+  operator(...args: string[]): string {
+    const script = MAIN.replace(/main\.js$/, 'setting.js')
+    const env = { ...process.env, LEA_OWNER_URL: toDatabase(owner, this.name), LEA_AT: this.address }
+    return execFileSync('node', [script, ...args], { env, encoding: 'utf8' })
   }
 
   /** Ends the server at once, as a power cut would. */

@@ -5,7 +5,8 @@ import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
-import { openBread, signIn, swapTheMilk, TestServer, startCooking } from '../test-server'
+import { axeFinds } from '../looks'
+import { openBread, openTopic, signIn, swapTheMilk, TestServer, startCooking } from '../test-server'
 
 const DIST = fileURLToPath(new URL('../../web/dist', import.meta.url))
 /** Of JavaScript by gzip, up to the first route: perf budget of Lea. */
@@ -137,4 +138,58 @@ test('a note about a child’s allergy is not on the table’s screen, whatever 
   await expect(page.getByText('quibblewort')).toHaveCount(0)
   await watch.getByRole('button', { name: /for an adult’s eyes/ }).click()
   await expect(watch.getByText('quibblewort').first()).toBeVisible()
+})
+
+test('the first owner of a setting that was made for them comes in by a link, which then opens nothing more', async ({
+  page,
+}) => {
+  const link = /https?:\S+#\S+/.exec(house.operator('make', 'Ferry Lane', '--kind', 'home'))?.[0] ?? ''
+  await page.goto(link)
+  await expect(page.getByRole('heading', { name: 'Ferry Lane' })).toBeVisible()
+  // Whoever opens the browser's history finds no link in it.
+  await expect(page).toHaveURL(/\/welcome$/)
+  expect(await axeFinds(page)).toEqual([])
+  await page.getByLabel('Your name').fill('Wren Odell')
+  await page.getByLabel('Sign-in name').fill('wren')
+  await page.getByLabel('Password').fill('short')
+  await page.getByRole('button', { name: 'Start' }).click()
+  await expect(page.getByText('Password must have at least 10 characters')).toBeVisible()
+  // What was typed stands; the password is put right.
+  await expect(page.getByLabel('Your name')).toHaveValue('Wren Odell')
+  await page.getByLabel('Password').fill('bramble-quayside-9')
+  await page.getByRole('button', { name: 'Start' }).click()
+  await expect(page.getByRole('heading', { name: 'Three steps to the first session' })).toBeVisible()
+  await page.goto('about:blank')
+  await page.goto(link)
+  await expect(page.getByText(/opens nothing \(any more\)/)).toBeVisible()
+})
+
+test('a lost password is set anew by a link, and signs in', async ({ page }) => {
+  const link = /https?:\S+#\S+/.exec(house.operator('password-link', 'gwenda'))?.[0] ?? ''
+  await page.goto(link)
+  await expect(page.getByText('You sign in as gwenda.')).toBeVisible()
+  await expect(page.getByLabel('Your name')).toHaveCount(0)
+  await page.getByLabel('Password').fill('bramble-quayside-9')
+  await page.getByRole('button', { name: 'Set the password' }).click()
+  await page.getByRole('link', { name: 'Sign in' }).click()
+  await page.getByLabel('Sign-in name').fill('gwenda')
+  await page.getByLabel('Password').fill('bramble-quayside-9')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page).toHaveURL(/today/)
+})
+
+test('an owner looks through the log for one thing', async ({ page }) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/setting`)
+  await openTopic(page, 'How long records are kept')
+  const log = page.getByRole('search', { name: 'Look through the log' })
+  const lines = page.getByRole('region', { name: 'Log' }).getByRole('row')
+  await expect(lines.filter({ hasText: 'read the cards of all children' }).first()).toBeVisible()
+  await log.getByLabel('Of').selectOption('Signing in and out')
+  await expect(lines.filter({ hasText: 'read the cards' })).toHaveCount(0)
+  await expect(lines.filter({ hasText: 'signed in' }).first()).toBeVisible()
+  await log.getByLabel('By').selectOption('Lea and its operator')
+  await expect(lines.filter({ hasText: 'the operator made a link for a new password' })).toHaveCount(1)
+  await log.getByLabel('To').fill('2001-01-01')
+  await expect(page.getByText('Nothing of that.')).toBeVisible()
 })

@@ -23,6 +23,27 @@ describe('the table of variables', () => {
   })
 })
 
+describe('what one may ask for', () => {
+  it('is said as the program has it', () => {
+    const serving = text('docs/serving.md').replace(/\s+/g, ' ')
+    const main = text('server/src/main.ts')
+    const [, writes] = /LEA_WRITES'\) \|\| (\d+)/.exec(main) ?? []
+    const [, papers] = /LEA_PAPERS'\) \|\| (\d+)/.exec(main) ?? []
+    expect(serving).toContain(`may change ${writes} things in a minute and take ${papers} papers`)
+    const limits = [...text('server/src/work/pools.ts').matchAll(/limitMs: ([\d_]+(?: \* [\d_]+)?)/g)].map(
+      ([, ms]) => (ms ?? '').split(' * ').reduce((all, n) => all * Number(n.replaceAll('_', '')), 1) / 1000,
+    )
+    expect(limits).toEqual([10, 30, 600])
+    expect(serving).toContain('(plans 10 s, papers 30 s, archives 10 minutes)')
+    const each = /rest = openTurns\(\{ \.\.\.BOUNDS, atOnceEach: (\d+)/.exec(
+      text('server/src/limits/fair-share.ts'),
+    )?.[1]
+    expect([each, serving.includes('six questions at work at once')]).toEqual(['6', true])
+    const trial = /IN_TIME_MS = (\d+)/.exec(text('server/src/plan/trial.ts'))?.[1]
+    expect([trial, serving.includes('takes more than five seconds')]).toEqual(['5000', true])
+  })
+})
+
 describe('the files to begin with', () => {
   it('are all told of', () => {
     for (const name of Object.keys(files))
@@ -55,7 +76,7 @@ describe('the files to begin with', () => {
   })
   it('let streams through, and archives as large as the server takes', () => {
     expect(files['nginx.conf']).toContain('proxy_buffering off;')
-    const taken = Number(/limit: '(\d+)mb'/.exec(text('server/src/routes/archive.ts'))?.[1])
+    const taken = Number(/MOST = '(\d+)mb'/.exec(text('server/src/routes/archive.ts'))?.[1])
     expect(Number(/client_max_body_size (\d+)m/.exec(files['nginx.conf'] ?? '')?.[1])).toBe(taken)
     const alive = Number(/STILL_HERE_MS = (\d+)_000/.exec(text('server/src/routes/table/devices.ts'))?.[1])
     expect(Number(/proxy_read_timeout (\d+)s/.exec(files['nginx.conf'] ?? '')?.[1])).toBeGreaterThan(

@@ -67,7 +67,7 @@ const mostMemory = (pid: number): number =>
 
 export async function benchNeighbours(): Promise<void> {
   const watch = `127.0.0.1:${await freePort()}`
-  const server = await serving({ LEA_WRITES: '1000000', LEA_PAPERS: '1000000', LEA_METRICS: watch })
+  const server = await serving({ LEA_METRICS: watch })
   /** The longest time for which the server's own loop was held up since this was last asked, ms. */
   const heldUp = async (): Promise<number> => {
     const text = await (await fetch(`http://${watch}/metrics`)).text()

@@ -36,6 +36,9 @@ export async function serving(more: Record<string, string> = {}): Promise<Servin
         LEA_OUTBOX: join(folder, 'outbox'),
         LEA_ADDRESS_FILE: file,
         LEA_LOG: 'silent',
+        // One hand taps for many here.
+        LEA_WRITES: '1000000',
+        LEA_PAPERS: '1000000',
         ...more,
       },
     })
