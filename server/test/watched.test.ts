@@ -3,7 +3,7 @@ import { request } from 'node:http'
 import pino from 'pino'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { StoredSession } from '@lea/core/setting'
-import { type Line, poolerFault } from '../src/db/direct'
+import { type DatabaseLine, poolerFault } from '../src/operator/direct'
 import { DEMO_PASSWORD } from '../src/demo/people'
 import { openMetrics, serveMetrics } from '../src/metrics'
 import { openStopping } from '../src/stopping'
@@ -141,7 +141,7 @@ describe('a disk that is full', () => {
 
 describe('the address of the database', () => {
   /** Lines to one server; `shared` hands all of them the same, as a pooler does between transactions. */
-  function lines({ shared, news }: { shared: boolean; news: boolean }): () => Promise<Line> {
+  function lines({ shared, news }: { shared: boolean; news: boolean }): () => Promise<DatabaseLine> {
     const ears: ((n: { payload?: string }) => void)[] = []
     const settings: Record<string, string>[] = []
     let n = 0

@@ -12,7 +12,7 @@ import { inSetting, type Db } from '../db/pool'
 import { forgetLetters } from '../db/letters'
 import { Fault, notFound, read } from '../fault'
 import { isUuid } from '../uuid'
-import { sendRecord } from './send-record'
+import { sendRecord } from '../work/send-record'
 
 /** The children of a setting: their cards, what is exported of one and how one is erased. */
 export function childRoutes({ pool, plans }: AppContext): Router {

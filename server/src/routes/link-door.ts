@@ -5,7 +5,7 @@ import { firstOwnerSchema, linkPasswordSchema, linkSchema, passwordFault } from 
 import { plainKeys, shallow } from '../body'
 import type { AppContext } from '../context'
 import { noteBy } from '../db/audit'
-import { findLink, useLink, type Link } from '../db/links'
+import { findLink, useLink, type Link } from '../operator/links'
 import { addAdult, changeAdult, lockAdult } from '../db/people'
 import { inSetting } from '../db/pool'
 import { nameOfSetting } from '../db/settings'

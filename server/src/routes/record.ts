@@ -5,7 +5,7 @@ import { atLeast } from '../auth'
 import { Fault, notFound } from '../fault'
 import { today } from '../clock'
 import { isUuid } from '../uuid'
-import { sendRecord } from './send-record'
+import { sendRecord } from '../work/send-record'
 
 /** What remains: the sessions that were cooked, and one child over all of them. */
 export function recordRoutes({ plans }: AppContext): Router {

@@ -9,13 +9,13 @@ import pg from 'pg'
 const NEWS_MS = 4000
 
 /** As much of a line to the database as is needed here. */
-export interface Line {
+export interface DatabaseLine {
   query(text: string, values?: unknown[]): Promise<{ rows: Record<string, unknown>[] }>
   on(event: 'notification', ear: (news: { payload?: string | undefined }) => void): unknown
   end(): Promise<void>
 }
 
-const openLine = async (url: string): Promise<Line> => {
+const openLine = async (url: string): Promise<DatabaseLine> => {
   const client = new pg.Client({ connectionString: url })
   await client.connect()
   return client
@@ -24,14 +24,14 @@ const openLine = async (url: string): Promise<Line> => {
 /** @returns what stands against it, in words; empty where nothing does */
 export async function poolerFault(
   url: string,
-  open: (url: string) => Promise<Line> = openLine,
+  open: (url: string) => Promise<DatabaseLine> = openLine,
 ): Promise<string> {
   const word = randomUUID()
   const channel = `lea_direct_${word.replaceAll('-', '')}`
   const [one, other] = [await open(url), await open(url)]
   try {
     await one.query("select set_config('lea.direct', $1, false)", [word])
-    const said = async (line: Line): Promise<unknown> =>
+    const said = async (line: DatabaseLine): Promise<unknown> =>
       (await line.query("select current_setting('lea.direct', true) as said")).rows[0]?.['said']
     const mixed = (await said(other)) === word || (await said(one)) !== word
     if (mixed || !(await hears(one, other, channel)))
@@ -42,7 +42,7 @@ export async function poolerFault(
   }
 }
 
-async function hears(one: Line, other: Line, channel: string): Promise<boolean> {
+async function hears(one: DatabaseLine, other: DatabaseLine, channel: string): Promise<boolean> {
   let waits: NodeJS.Timeout | undefined
   const heard = new Promise<boolean>((done) => {
     one.on('notification', () => done(true))

@@ -1,8 +1,8 @@
 import type { Request, Response } from 'express'
-import { leftBy } from '../work/left-by'
+import { leftBy } from './left-by'
 import { personOf } from '../auth'
 import type { RecordTask } from '../files/records'
-import type { WorkerPools } from '../work/pools'
+import type { WorkerPools } from './pools'
 
 type Wish<T> = T extends RecordTask ? Omit<T, 'setting' | 'reader'> : never
 

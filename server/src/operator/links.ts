@@ -1,7 +1,7 @@
 /** One-time links: for the first owner of a new setting, or for a new password. Who has the link needs no sign-in; it opens once, for some days. */
 import { createHash, randomBytes } from 'node:crypto'
 import type { Pool } from 'pg'
-import { withScreenKey, type Db } from './pool'
+import { withScreenKey, type Db } from '../db/pool'
 
 const DAYS = 7
 
