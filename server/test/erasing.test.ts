@@ -187,7 +187,9 @@ describe('a name in free words', () => {
     ).toEqual({
       blanked: 0,
     })
-    const log = JSON.stringify((await petra.get('/api/keeping/audit')).body.lines)
+    // What is kept of each line; beside it a recipe is called as it is called now, and that one is called so.
+    const lines = (await petra.get('/api/keeping/audit')).body.lines as { did: string; subject: string }[]
+    const log = JSON.stringify(lines.map(({ did, subject }) => ({ did, subject })))
     expect(log).toContain('blanked a name in 6 texts')
     expect(log).not.toMatch(/quilla/i)
     expect((await petra.get(`/api/record/sessions/${session.id}`)).body.incidents[0].done).toBe('comforted …')

@@ -90,29 +90,40 @@ describe('a pool of workers', () => {
     await pools.close()
   })
   it('what does not end is ended, and whoever is next has another thread', async () => {
-    const pools = open(worker('ever.mjs', '(r) => { while (r.seed === 1); return { made: { version: 3 } } }'))
-    await expect(pools.compile(request, by, 300)).rejects.toMatchObject({ status: 503 })
+    const pools = open(worker('ever.mjs', '(r) => { while (r.costOf); return { made: { version: 3 } } }'))
+    await expect(pools.costOf(request, by, 300)).rejects.toMatchObject({ status: 503 })
     expect(await pools.compile({ ...request, seed: 2 }, by)).toEqual({ version: 3 })
     await pools.close()
   })
-  it('what nobody waits for any more is ended', async () => {
+  it('an archive that nobody waits for any more is ended; what waits in a queue is not begun', async () => {
     const pools = open(
-      worker('left.mjs', '(r) => { while (r.kind === "record"); return { made: { version: 3 } } }'),
+      worker(
+        'left.mjs',
+        '(r) => { while (r.kind === "out"); return new Promise((ok) => setTimeout(ok, 150, { made: 1 })) }',
+      ),
     )
     const left = new AbortController()
-    const asked = pools.desk(task, { ...by, left: left.signal })
-    await expect.poll(() => pools.loads().desk.running).toBe(1)
+    const gone = { ...by, left: left.signal }
+    const archive = pools.archive({ kind: 'out', setting: 'one', by: '' }, gone)
+    // More than there are threads: some are done to their end, the others wait.
+    const records = Array.from({ length: 8 }, () => pools.desk(task, gone))
+    const said = Promise.allSettled([archive, ...records])
+    await expect.poll(() => pools.loads().archives.running).toBe(1)
+    await expect.poll(() => pools.loads().desk.running).toBeGreaterThan(0)
     left.abort()
-    await expect(asked).rejects.toMatchObject({ status: 503 })
-    expect(pools.loads().desk).toEqual({ waiting: 0, running: 0 })
+    const [first, ...rest] = await said
+    expect(first).toMatchObject({ status: 'rejected', reason: { status: 503 } })
+    expect(rest.some((r) => r.status === 'fulfilled')).toBe(true)
+    expect(rest.some((r) => r.status === 'rejected')).toBe(true)
+    expect(pools.loads()).toMatchObject({
+      archives: { waiting: 0, running: 0 },
+      desk: { waiting: 0, running: 0 },
+    })
     await pools.close()
   })
   it('what wants more memory than there is for one is told so, and the server goes on', async () => {
     const pools = open(
-      worker(
-        'large.mjs',
-        '() => { const all = []; for (;;) all.push(new Array(1e5).fill({}).map((_, i) => ({ i }))) }',
-      ),
+      worker('large.mjs', '() => { const all = []; for (;;) all.push(new Array(1e6).fill(0.5)) }'),
     )
     await expect(pools.compile(request, by)).rejects.toMatchObject({ status: 413 })
     await pools.close()

@@ -1,4 +1,7 @@
-/** Who read or changed what, and when. The lines name people by id only; what stands in a card is not repeated here. */
+/**
+ * Who read or changed what, and when. The lines name people and things by id only: what stands in a card, and what somebody has called a recipe or a
+ * packet, is not repeated here, so that a name which is erased elsewhere is in no log.
+ */
 import type { Db } from './pool'
 
 /** What a line is of, and how an owner finds it. */
@@ -18,7 +21,7 @@ export const AUDIT_PARTS = {
 export type AuditPart = keyof typeof AUDIT_PARTS
 export const isAuditPart = (text: string): text is AuditPart => Object.hasOwn(AUDIT_PARTS, text)
 
-/** What is said of one thing may hold a title or a sign-in name; it is cut to this. */
+/** What is said of one thing is cut to this. */
 const MOST_WORDS = 300
 
 /** @param adult id, or null where Lea or its operator did it @param did in words @param subject id of what it was done to */
@@ -81,6 +84,14 @@ export interface AuditWish {
   to: string | null
   zone: string
 }
+/** What recipes and packets are called now, by id. */
+export async function namesOfThings(db: Db): Promise<Map<string, string>> {
+  const { rows } = await db.query<{ id: string; name: string }>(
+    'select id::text as id, title as name from recipes union all select id::text, name from packets',
+  )
+  return new Map(rows.map((r) => [r.id, r.name]))
+}
+
 /** The newest first. */
 export async function listAudit(db: Db, wish: AuditWish, limit = 100): Promise<AuditLine[]> {
   const { rows } = await db.query<AuditLine>(

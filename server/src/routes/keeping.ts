@@ -6,7 +6,7 @@ import { eraseGuest } from '../db/erase-guest'
 import { forgetLetters } from '../db/letters'
 import { blankName, namePlaces } from '../db/free-words'
 import { keepMonths, setKeepMonths, sweepSetting } from '../db/keeping'
-import { AUDIT_PARTS, isAuditPart, listAudit, writeAudit } from '../db/audit'
+import { AUDIT_PARTS, isAuditPart, listAudit, namesOfThings, writeAudit } from '../db/audit'
 import { listAdults } from '../db/people'
 import { inSetting } from '../db/pool'
 import { atLeast, personOf } from '../auth'
@@ -121,7 +121,12 @@ export function keepingRoutes({ pool }: AppContext): Router {
     const answer = await inSetting(pool, personOf(req).settingId, async (db) => {
       const names = new Map((await listAdults(db)).map((a) => [a.id, a.name]))
       const lines = await listAudit(db, wish)
-      return lines.map((l) => ({ ...l, who: l.who ? (names.get(l.who) ?? 'someone no longer here') : 'Lea' }))
+      const things = await namesOfThings(db)
+      return lines.map((l) => ({
+        ...l,
+        about: things.get(l.subject) ?? '',
+        who: l.who ? (names.get(l.who) ?? 'someone no longer here') : 'Lea',
+      }))
     })
     res.json({ lines: answer, parts: AUDIT_PARTS })
   })

@@ -34,7 +34,7 @@ export function packetRoutes({ pool }: AppContext): Router {
     const id = randomUUID()
     const packet = await run(req, async (db) => {
       await store.savePacket(db, personOf(req).settingId, id, input)
-      await noteBy(db, personOf(req), 'packets', `added the packet '${input.name}'`, id)
+      await noteBy(db, personOf(req), 'packets', 'added a packet', id)
       return (await store.listPackets(db)).find((p) => p.id === id)
     })
     res.status(201).json(packet)
@@ -50,16 +50,16 @@ export function packetRoutes({ pool }: AppContext): Router {
         { name: known.name, food: known.food, code: known.code, words: digest(known.label) },
         { name: input.name, food: input.food, code: input.code ?? null, words: digest(input.label) },
       )
-      await noteBy(db, personOf(req), 'packets', `changed the packet '${input.name}': ${what}`, known.id)
+      await noteBy(db, personOf(req), 'packets', `changed a packet: ${what}`, known.id)
       return (await store.listPackets(db)).find((p) => p.id === known.id)
     })
     res.json(packet)
   })
   router.delete('/:id', leader, async (req, res) => {
     await run(req, async (db) => {
-      const { id, name } = await find(db, req)
+      const { id } = await find(db, req)
       await store.removePacket(db, id)
-      await noteBy(db, personOf(req), 'packets', `removed the packet '${name}'`, id)
+      await noteBy(db, personOf(req), 'packets', 'removed a packet', id)
     })
     res.status(204).end()
   })

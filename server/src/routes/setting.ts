@@ -80,7 +80,7 @@ export function settingRoutes({ pool, plans }: AppContext): Router {
     const food = await read(foodSchema, req.body)
     await run(req, async (db) => {
       await saveFood(db, personOf(req).settingId, food)
-      await noteBy(db, personOf(req), 'lists', `wrote down the food '${food.name}'`)
+      await noteBy(db, personOf(req), 'lists', 'wrote down a food of its own')
     })
     res.status(201).json(food)
   })
@@ -116,7 +116,7 @@ export function settingRoutes({ pool, plans }: AppContext): Router {
     const id = randomUUID()
     await run(req, async (db) => {
       await saveRecipe(db, personOf(req).settingId, id, recipe)
-      await noteBy(db, personOf(req), 'recipes', `added the recipe '${recipe.title}'`, id)
+      await noteBy(db, personOf(req), 'recipes', 'added a recipe', id)
     })
     res.status(201).json({ id, recipe, version: 1 })
   })
@@ -132,7 +132,7 @@ export function settingRoutes({ pool, plans }: AppContext): Router {
           db,
           personOf(req),
           'recipes',
-          `changed the recipe '${recipe.title}': ${differing(before.recipe, recipe)}`,
+          `changed a recipe: ${differing(before.recipe, recipe)}`,
           id,
         )
       return next

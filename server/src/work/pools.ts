@@ -17,6 +17,10 @@ interface Hall extends Bounds {
   script: 'plan' | 'desk' | 'archive'
   /** What one piece of work may take, ms. */
   limitMs: number
+  /** Whether it is ended when whoever asked has gone. What is short is done to its end: another thread would take longer to start. */
+  endsWhenLeft: boolean
+  /** How far it stands back where processors are scarce, from 0 to 19: a table that begins waits for its plan, nobody waits for an archive. */
+  nice: number
   /** Of a thread's heap, MB. */
   mostMb: number
 }
@@ -33,6 +37,8 @@ const HALLS = {
     most: 400,
     patienceMs: 20_000,
     limitMs: 10_000,
+    nice: 4,
+    endsWhenLeft: false,
     mostMb: 256,
   },
   desk: {
@@ -43,6 +49,8 @@ const HALLS = {
     most: 400,
     patienceMs: 40_000,
     limitMs: 30_000,
+    nice: 10,
+    endsWhenLeft: false,
     mostMb: 384,
   },
   archives: {
@@ -53,6 +61,8 @@ const HALLS = {
     most: 8,
     patienceMs: 60_000,
     limitMs: 10 * 60_000,
+    nice: 19,
+    endsWhenLeft: true,
     mostMb: 256,
   },
 } satisfies Record<string, Hall>
@@ -82,8 +92,9 @@ export interface Asker {
 }
 
 export interface WorkerPools {
-  /** @param withinMs an end that is nearer than the usual one */
-  compile(request: PlanRequest, by: Asker, withinMs?: number): Promise<Plan>
+  compile(request: PlanRequest, by: Asker): Promise<Plan>
+  /** What a plan costs of a processor, ms: the same on a server that is busy. @param withinMs its end, by the clock on the wall */
+  costOf(request: PlanRequest, by: Asker, withinMs: number): Promise<number>
   /** Papers, records, exports: as bytes, ready to be sent. */
   desk(task: DeskTask, by: Asker): Promise<MadePaper>
   /** @param receive is given each piece of the file as it is made; the next is made when it is through */
@@ -99,6 +110,7 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
     script,
     atOnce,
     mostMb,
+    nice,
     ...bounds
   }: Hall): { pool: Piscina; turns: Turns; limitMs: number } => ({
     pool: new Piscina({
@@ -106,7 +118,7 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
       minThreads: 0,
       maxThreads: atOnce,
       idleTimeout: 60_000,
-      workerData: { appUrl, script: scripts[script].href } satisfies WorkerData,
+      workerData: { appUrl, nice, script: scripts[script].href } satisfies WorkerData,
       resourceLimits: { maxOldGenerationSizeMb: mostMb },
     }),
     turns: openTurns({ atOnce, ...bounds }),
@@ -126,8 +138,8 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
     return turns.take(
       setting,
       async () => {
-        const over = AbortSignal.timeout(Math.min(limitMs, withinMs ?? limitMs))
-        const signal = left ? AbortSignal.any([over, left]) : over
+        const over = AbortSignal.timeout(withinMs ?? limitMs)
+        const signal = left && HALLS[name].endsWhenLeft ? AbortSignal.any([over, left]) : over
         try {
           return taken(
             (await pool.run(task, { signal, ...(port && { transferList: [port] }) })) as ToldBack<T>,
@@ -145,7 +157,8 @@ export function startPools(scripts: Scripts, appUrl: string): WorkerPools {
     )
   }
   return {
-    compile: (request, by, withinMs) => run('plans', request, by, withinMs),
+    compile: (request, by) => run('plans', request, by),
+    costOf: (request, by, withinMs) => run('plans', { costOf: request }, by, withinMs),
     desk: (task, by) => run('desk', task, by),
     async archive(task, by, receive) {
       if (!receive) return run('archives', { ...task, port: null }, by)

@@ -7,16 +7,16 @@ import type { WorkerData } from './tasks'
  * Where the server's own thread and this one want the same processor, the server goes first. Linux counts the priority of each thread;
  * elsewhere it would be the whole process that stands back, so there nothing is done.
  */
-const NICE = 19
+const { nice, script } = workerData as WorkerData
 if (process.platform === 'linux')
   try {
     // 0 is the thread that asks.
-    setPriority(0, NICE)
+    setPriority(0, nice)
   } catch {
     // Not allowed here: it is as quick, and a little less fair.
   }
 
-const { default: work } = (await import((workerData as WorkerData).script)) as {
+const { default: work } = (await import(script)) as {
   default: (task: unknown) => unknown
 }
 export default work

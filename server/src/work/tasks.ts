@@ -6,6 +6,8 @@ import type { SessionTask } from '../papers/paper-task'
 export interface WorkerData {
   /** The database, as the role that sees one setting at once. */
   appUrl: string
+  /** How far it stands back behind the server's own thread, from 0 to 19. */
+  nice: number
   /** What it does, as the address of its script. */
   script: string
 }

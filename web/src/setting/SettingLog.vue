@@ -11,6 +11,8 @@ interface Line {
   part: string
   did: string
   subject: string
+  /** What it is called now, where it is a recipe or a packet. */
+  about: string
 }
 interface Page {
   lines: Line[]
@@ -46,7 +48,7 @@ async function ask(older: boolean): Promise<void> {
 }
 onMounted(() => ask(false))
 watch(wish, () => ask(false))
-const about = (id: string): string => settingStore.names.get(id) ?? ''
+const about = (l: Line): string => settingStore.names.get(l.subject) ?? l.about
 const isSought = (): boolean => Object.values(wish).some((v) => v !== '')
 </script>
 
@@ -97,7 +99,7 @@ const isSought = (): boolean => Object.values(wish).some((v) => v !== '')
             <td class="whitespace-nowrap p-1">{{ dayText(l.at.slice(0, 10)) }}, {{ timeText(l.at) }}</td>
             <td class="p-1">{{ l.who }}</td>
             <td class="p-1">
-              {{ l.did }}<template v-if="about(l.subject)">: {{ about(l.subject) }}</template>
+              {{ l.did }}<template v-if="about(l)">: {{ about(l) }}</template>
             </td>
           </tr>
         </tbody>
