@@ -42,7 +42,7 @@ const trialOf = (recipe: Recipe, own: { rules: HouseRules; kit: Kit; foods: Food
 
 /**
  * Where the server is too busy to try, nothing is said against the recipe.
- * @throws Fault 409 where it cannot be planned, or not in time
+ * @throws Fault 409 where it cannot be planned in time
  */
 export async function mustBePlannable(
   plans: WorkerPools,
@@ -54,11 +54,9 @@ export async function mustBePlannable(
     const cost = await plans.costOf(trialOf(recipe, own), by, AT_LAST_MS)
     if (cost > IN_TIME_MS) throw new Fault(409, TOO_LONG, 'steps')
   } catch (fault) {
-    if (!(fault instanceof Fault)) throw fault
+    // One without steps, or that cannot be planned for another reason, is kept, and its page says so.
+    if (!(fault instanceof Fault)) return
     if (fault.message === TOO_LONG) throw fault
     if (fault.more['over'] === true) throw new Fault(409, TOO_LONG, 'steps')
-    if (fault.status === 409)
-      throw new Fault(409, `this recipe cannot be planned: ${fault.message}`, fault.field)
-    if (fault.status !== 503) throw fault
   }
 }
