@@ -35,11 +35,10 @@ async function main(): Promise<void> {
       [adult.id, hash],
     )
     await client.query("delete from sign_ins where sess -> 'person' ->> 'id' = $1", [adult.id])
-    await client.query('insert into audit (setting_id, adult_id, did, subject) values ($1, null, $2, $3)', [
-      adult.setting,
-      'the operator set a new password',
-      adult.id,
-    ])
+    await client.query(
+      'insert into audit (setting_id, adult_id, part, did, subject) values ($1, null, $2, $3, $4)',
+      [adult.setting, 'sign-in', 'the operator set a new password', adult.id],
+    )
     await client.query('commit')
     process.stdout.write(
       `${adult.name} signs in as ${name} with the new password; all earlier sign-ins are over.\n`,
