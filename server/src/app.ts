@@ -21,6 +21,7 @@ import { childRoutes } from './routes/children'
 import { calendarRoutes } from './routes/calendar'
 import { deviceRoutes } from './routes/table/devices'
 import { eventRoutes } from './routes/table/events'
+import { tapRoutes } from './routes/table/taps'
 import { tellsSetting } from './live/told'
 import { keepingRoutes } from './routes/keeping'
 import { liveRoutes } from './routes/table/feed'
@@ -52,6 +53,8 @@ export function makeApp(context: AppContext): Express {
   app.set('etag', false)
   if (context.https) app.set('trust proxy', context.proxy)
   app.use(context.stopping.watch, context.metrics.watch)
+  const shared = { signIns: signIns(context), writes: writesPerPerson(context.limits.writes) }
+  app.use('/api/sessions', tapRoutes(context, shared))
   app.use(
     pinoHttp({
       logger: context.log,
@@ -100,13 +103,13 @@ export function makeApp(context: AppContext): Express {
   app.get(RECIPE_SCHEMA_PATH, (_req, res) => {
     res.type('application/schema+json').json(recipeJsonSchema())
   })
-  // Streams of news are sent as they come; a tap's answer is too short to be worth it.
-  const packing = compression({ filter: isWorthPacking })
-  app.use('/api', (req, res, next) => {
-    if (req.method === 'POST' && req.path.endsWith('/events')) next()
-    else packing(req, res, next)
-  })
-  app.use('/api', sameOrigin, signIns(context), api(context))
+  app.use(
+    '/api',
+    compression({ filter: isWorthPacking }),
+    sameOrigin,
+    shared.signIns,
+    api(context, shared.writes),
+  )
   if (context.pages && existsSync(context.pages)) servePages(app, context.pages)
   app.use(unknownRoute)
   app.use(onFault)
@@ -130,7 +133,7 @@ function signIns({ pool, secrets, https, log }: AppContext): express.RequestHand
   })
 }
 
-function api(context: AppContext): express.Router {
+function api(context: AppContext, writes: express.RequestHandler): express.Router {
   const router = express.Router()
   router.use((_req, res, next) => {
     res.set('cache-control', 'no-store')
@@ -142,7 +145,7 @@ function api(context: AppContext): express.Router {
   // Who is asking is settled before a body is read.
   router.use(
     settleWho(context.pool),
-    writesPerPerson(context.limits.writes),
+    writes,
     fairShare(),
     express.json({ limit: '1mb', reviver: plainKeys }),
     shallow,
@@ -152,7 +155,6 @@ function api(context: AppContext): express.Router {
   router.use(adultRoutes(context))
   router.use(
     '/sessions',
-    // Taps first: there are more of them than of all else.
     eventRoutes(context),
     sessionRoutes(context),
     cookingRoutes(context),

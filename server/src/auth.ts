@@ -2,7 +2,7 @@
 import type { Request, RequestHandler } from 'express'
 import type { Pool } from 'pg'
 import type { PersonRole } from '@lea/core/schema'
-import { type Person, personOfSignIn } from './db/sign-ins'
+import { LIFE_MS, type Person, personOfSignIn } from './db/sign-ins'
 import { Fault } from './fault'
 import { personJustRead } from './sign-in-store'
 
@@ -25,8 +25,6 @@ declare global {
 
 /** A sign-in that nobody uses ends after a day. */
 export const IDLE_MS = 24 * 3600_000
-/** However much it is used, it ends: a working day, and the evening. */
-const LIFE_MS = 16 * 3600_000
 
 /**
  * Settles who is asking, before anything else of a request is read: by the id that the sign-in keeps, looked up anew each time.
@@ -53,8 +51,8 @@ async function whoHolds(pool: Pool, req: Request): Promise<Person | null> {
   return known ? holding(known, await personOfSignIn(pool, known.id)) : null
 }
 
-/** @param known as the sign-in keeps it @param person as they are now */
-function holding(known: { round: number; since: string }, person: Person | null): Person | null {
+/** @param known as the sign-in keeps it @param person as they are now @returns null where it has ended */
+export function holding(known: { round: number; since: string }, person: Person | null): Person | null {
   if (person?.round !== known.round) return null
   return Date.now() - Date.parse(known.since) > LIFE_MS ? null : person
 }

@@ -6,8 +6,7 @@ import connectPgSimple from 'connect-pg-simple'
 import session from 'express-session'
 import type { Pool } from 'pg'
 import type { Logger } from 'pino'
-import type { PersonRole } from '@lea/core/schema'
-import type { Person } from './db/sign-ins'
+import { type Person, readSignIn } from './db/sign-ins'
 
 const TOUCHED_EVERY_MS = 5 * 60_000
 /** Beyond so many all are forgotten, and written down once more. */
@@ -20,15 +19,6 @@ const found = new WeakMap<object, Person | null>()
 /** @param known as the sign-in keeps it @returns undefined where it was not read from the store just now */
 export const personJustRead = (known: object): Person | null | undefined => found.get(known)
 
-interface Row {
-  sess: Partial<session.SessionData>
-  id: string | null
-  settingId: string
-  name: string
-  role: PersonRole
-  round: number
-}
-
 class SignIns extends Store {
   private readonly touched = new Map<string, number>()
 
@@ -40,19 +30,10 @@ class SignIns extends Store {
   }
 
   override get(sid: string, done: (fault: unknown, data?: session.SessionData | null) => void): void {
-    this.database
-      .query<Row>('select sess, id, setting_id as "settingId", name, role, round from who_is_signed_in($1)', [
-        sid,
-      ])
-      .then(({ rows: [row] }) => {
-        if (!row) {
-          done(null, null)
-          return
-        }
-        const { sess, ...person } = row
-        if (sess.person) found.set(sess.person, person.id === null ? null : { ...person, id: person.id })
-        done(null, sess as session.SessionData)
-      }, done)
+    readSignIn(this.database, sid).then((read) => {
+      if (read?.kept.person) found.set(read.kept.person, read.person)
+      done(null, read ? (read.kept as session.SessionData) : null)
+    }, done)
   }
 
   override touch(sid: string, data: session.SessionData, done?: () => void): void {

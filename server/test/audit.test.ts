@@ -40,7 +40,7 @@ const said = async (work: () => Promise<unknown>): Promise<string[]> => {
 describe('every route that changes something', () => {
   /** Said elsewhere, or nobody's data: with the reason. */
   const APART: Record<string, string> = {
-    'table/events.ts post /:id/events': 'taps are a log themselves, with who and when',
+    'table/taps.ts post /:id/events': 'taps are a log themselves, with who and when',
     'table/devices.ts put /play': 'plays a stand-in of a scale; nothing is kept',
     'archive.ts post /archive': 'written by the worker that reads it, in the same transaction',
     'keeping.ts post /sweep': 'the sweep says what it erased, where it erased something',

@@ -39,6 +39,8 @@ export interface Visitor {
   change(session: string, to: Partial<StoredSession> | Record<string, unknown>): Promise<Answer>
   /** The stream of a table; ended by `leave`. */
   hear(session: string): Promise<{ news: string[]; leave: () => void; over: Promise<void> }>
+  /** What it sends as its cookie. */
+  cookie(): string
   /** Bytes in, bytes out. */
   raw(method: string, path: string, body?: Buffer): Promise<{ status: number; body: Buffer }>
 }
@@ -191,6 +193,7 @@ function visitor(base: string): Visitor {
       const over = read().catch(() => undefined)
       return { news, leave: () => ended.abort(), over }
     },
+    cookie: () => cookie,
     raw: async (method, path, body) => {
       const response = await fetch(`${base}${path}`, {
         method,

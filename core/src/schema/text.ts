@@ -116,15 +116,16 @@ export function byKind<T extends Record<K, string>, K extends string>(
   label: string,
 ): yup.Lazy<T> {
   const kinds = Object.keys(parts)
-  const whole = (kind: string): yup.ObjectSchema<object> => {
-    const known = kinds.find((k): k is T[K] => k === kind)
-    return known === undefined ? yup.object({}) : (parts[known] as unknown as yup.ObjectSchema<object>)
-  }
+  const whole = (of: yup.ObjectSchema<object>): yup.Schema =>
+    of.shape({ [by]: oneOf(kinds, label) }).noUnknown()
+  // Made once: a tap is read thousands of times.
+  const wholes = new Map(
+    kinds.map((k) => [k, whole(parts[k as T[K]] as unknown as yup.ObjectSchema<object>)]),
+  )
+  const none = whole(yup.object({}))
   const schema = yup.lazy((value: unknown) => {
     const kind: unknown = typeof value === 'object' && value !== null ? Reflect.get(value, by) : undefined
-    return whole(typeof kind === 'string' ? kind : '')
-      .shape({ [by]: oneOf(kinds, label) })
-      .noUnknown()
+    return (typeof kind === 'string' && wholes.get(kind)) || none
   })
   // What `Parts` proves kind by kind is what the whole gives: Yup has no type for a choice.
   return schema as unknown as yup.Lazy<T>

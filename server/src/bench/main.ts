@@ -10,6 +10,7 @@ import { benchNeighbours } from './neighbours'
 import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { benchTalk } from './talk'
+import { benchTaps } from './taps'
 
 /** How often, where that can be said. */
 const times = Number(process.argv[3] ?? 100)
@@ -20,6 +21,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   schedules: benchSchedules,
   plans: benchPlans,
   devices: benchDevices,
+  taps: benchTaps,
   events: benchEvents,
   growth: benchGrowth,
   reading: benchReading,

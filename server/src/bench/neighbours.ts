@@ -1,14 +1,7 @@
-/**
- * Neighbours on one server: what one setting asks for at once, and what a tap of another takes meanwhile. And how many taps of twenty
- * devices go through in a second, beside single-row commits of pgbench on the same database in the same run.
- */
-import { spawnSync } from 'node:child_process'
-import { randomUUID } from 'node:crypto'
-import { readFileSync, rmSync, writeFileSync } from 'node:fs'
+/** Neighbours on one server: what one setting asks for at once, and what a tap of another takes meanwhile. */
+import { readFileSync } from 'node:fs'
 import { Agent, createServer, request } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { today } from '../clock'
 import { gatherForBench } from './archive-of'
 import { pause, percentile, serving, tap, tapper, type Serving, type Tapper } from './serving'
@@ -20,8 +13,6 @@ const PLANS = 50
 const PAPERS = 20
 const QUIET_MS = 8_000
 const EVERY_MS = 50
-const CLIENTS = 20
-const FLOOD_MS = 8_000
 
 const agent = new Agent({ keepAlive: true, maxSockets: 200 })
 
@@ -129,7 +120,6 @@ export async function benchNeighbours(): Promise<void> {
     )
     out(`  the server's own loop: held up for ${ms(longest)} at most (goal 50)`)
     out(`  most memory of the server: ${mostMemory(server.pid()).toFixed(0)} MB (goal 600)`)
-    await flood(server, calm, session)
   } finally {
     agent.destroy()
     await server.close()
@@ -149,51 +139,4 @@ async function finishedOf(who: Tapper): Promise<string> {
   const found = all.find((s) => s.state === 'finished')
   if (!found) throw new Error('no session that is over')
   return found.id
-}
-
-async function flood(server: Serving, who: Tapper, session: string): Promise<void> {
-  const commits = pgbench()
-  const sessions = (await who.get<{ id: string; state: string }[]>('/sessions')).filter(
-    (s) => s.state === 'finished',
-  )
-  const times: number[] = []
-  const end = performance.now() + FLOOD_MS
-  let n = 500
-  await Promise.all(
-    Array.from({ length: CLIENTS }, async (_, k) => {
-      const own = sessions[k % sessions.length]?.id ?? session
-      while (performance.now() < end) {
-        const { status, took } = await ask(server, who, 'POST', `/sessions/${own}/events`, {
-          events: [tap(++n, `device ${k}`)],
-        })
-        if (status !== 200) throw new Error(`a tap was answered ${status}`)
-        times.push(took)
-      }
-    }),
-  )
-  const rate = times.length / (FLOOD_MS / 1000)
-  out(
-    `taps over HTTP from ${CLIENTS} clients: ${rate.toFixed(0)} a second, p50 ${ms(percentile(times, 0.5))}, p99 ${ms(percentile(times, 0.99))}; pgbench, single rows, ${CLIENTS} clients: ${commits.toFixed(0)} a second; ratio ${((100 * rate) / commits).toFixed(0)} % (goal 25 %)`,
-  )
-}
-
-/** Single-row commits a second on the same cluster. */
-function pgbench(): number {
-  const script = join(tmpdir(), `lea-pgbench-${randomUUID()}.sql`)
-  const url = process.env['LEA_OWNER_URL'] ?? ''
-  const bin = process.env['LEA_PG_BIN'] ?? ''
-  writeFileSync(script, 'insert into pgbench_rows (body) values (md5(random()::text));\n')
-  const run = (command: string, args: string[]): string => {
-    const { status, stdout, stderr } = spawnSync(join(bin, command), args, { encoding: 'utf8' })
-    if (status !== 0) throw new Error(`${command}: ${stderr}`)
-    return stdout
-  }
-  try {
-    run('psql', [url, '-qc', 'create table if not exists pgbench_rows (id bigserial primary key, body text)'])
-    const said = run('pgbench', ['-n', '-c', String(CLIENTS), '-j', '2', '-T', '5', '-f', script, url])
-    run('psql', [url, '-qc', 'drop table pgbench_rows'])
-    return Number(/tps = ([\d.]+)/.exec(said)?.[1] ?? NaN)
-  } finally {
-    rmSync(script)
-  }
 }

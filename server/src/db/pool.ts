@@ -125,6 +125,13 @@ export async function inOneGo<R extends pg.QueryResultRow>(
   })
 }
 
+/** One question that settles by itself whose it is, as a transaction of its own; in the turn of this setting. */
+export const inOneGoOfItself = <R extends pg.QueryResultRow>(
+  pool: pg.Pool,
+  setting: string,
+  question: pg.QueryConfig,
+): Promise<pg.QueryResult<R>> => inTurn(pool, setting, () => pool.query<R>(question))
+
 const inTurn = <T>(pool: pg.Pool, setting: string, work: () => Promise<T>): Promise<T> =>
   shares.get(pool)?.take(setting, work) ?? work()
 

@@ -1,4 +1,5 @@
 /** Sign-ins: whose they are, which of them are open, and how they end. */
+import type { SessionData } from 'express-session'
 import type { Pool } from 'pg'
 import type { PersonRole } from '@lea/core/schema'
 import { tellPerson } from '../live/table-feed'
@@ -11,6 +12,25 @@ export interface Person {
   role: PersonRole
   /** Goes up when all sign-ins of this person end. */
   round: number
+}
+
+/** However much a sign-in is used, it ends: a working day, and the evening. */
+export const LIFE_MS = 16 * 3600_000
+
+/** What a sign-in keeps, and who that is now (null where they are gone, or may not sign in any more); null where there is none of this id. */
+export async function readSignIn(
+  pool: Pool,
+  id: string,
+): Promise<{ kept: Partial<SessionData>; person: Person | null } | null> {
+  const { rows } = await pool.query<Omit<Person, 'id'> & { sess: Partial<SessionData>; id: string | null }>({
+    name: 'who_is_signed_in',
+    text: 'select sess, id, setting_id as "settingId", name, role, round from who_is_signed_in($1)',
+    values: [id],
+  })
+  const [row] = rows
+  if (!row) return null
+  const { sess, ...person } = row
+  return { kept: sess, person: person.id === null ? null : { ...person, id: person.id } }
 }
 
 /** The person as they are now; null where they are gone, or may not sign in any more. */

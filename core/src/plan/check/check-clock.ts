@@ -22,6 +22,8 @@ export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
     const tasks = plan.tasks.filter((t) => sitting.get(t.step) === n)
     return [
       ...adultRules(plan, tasks, request),
+      ...besideRules(plan, tasks),
+      ...joinRules(tasks),
       ...placeRules(plan, tasks, request),
       ...waitRules(plan, tasks, n),
       ...reachRules(plan, tasks, request),
@@ -33,7 +35,9 @@ export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
 function adultSpans(plan: Plan, task: Task): Held[] {
   if (task.start === undefined || task.end === undefined) return []
   if (task.mode === 'WAIT' && !staysAt(task)) return []
-  const whole = { what: task.id, start: task.start, end: task.end }
+  // The same job at several bowls is one thing that an adult is at.
+  const what = task.joins ?? task.id
+  const whole = { what, start: task.start, end: task.end }
   if (task.mode === 'ADULT' || task.mode === 'WAIT' || task.mode === 'TURNS')
     return task.mode !== 'TURNS' || task.hazard || task.forms.some((f) => f.supervision === 'B')
       ? [whole]
@@ -43,7 +47,7 @@ function adultSpans(plan: Plan, task: Task): Held[] {
   )
   return plan.turns
     .filter((t) => t.task === task.id && beside.has(t.child))
-    .map((t) => ({ what: task.id, start: t.start, end: t.end }))
+    .map((t) => ({ what, start: t.start, end: t.end }))
 }
 
 function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): string[] {
@@ -72,6 +76,36 @@ function adultRules(plan: Plan, tasks: readonly Task[], request: PlanRequest): s
       }
   }
   return out
+}
+
+/** At any start of a turn: the children beside whom one adult stands come to no more than one adult, by the share that the job asks for each. */
+function besideRules(plan: Plan, tasks: readonly Task[]): string[] {
+  const taskOf = new Map(tasks.map((t) => [t.id, t]))
+  const seen = plan.turns.flatMap(({ id, task: of, child, start, end }) => {
+    const task = taskOf.get(of)
+    const form = task?.forms.find((f) => f.children.includes(child))
+    if (!task?.adult || task.mode !== 'EACH' || !form) return []
+    return task.hazard || form.supervision === 'B'
+      ? [{ id, adult: task.adult, start, end, share: 1 / form.perAdult }]
+      : []
+  })
+  return seen.flatMap((turn) => {
+    const now = seen.filter((t) => t.adult === turn.adult && t.start <= turn.start && turn.start < t.end)
+    const shares = now.reduce((n, t) => n + t.share, 0)
+    return shares > 1 + 1e-9 ? [`${turn.id}: ${turn.adult} is beside more children than it can see to`] : []
+  })
+}
+
+/** Jobs of several bowls that go in the same waves are the same job, under one adult. */
+function joinRules(tasks: readonly Task[]): string[] {
+  const same = (t: Task): string => `${t.step}/${t.technique}/${t.adult ?? ''}/${t.seconds}`
+  return tasks.flatMap((task) => {
+    const first = tasks.find((t) => t.mode === 'EACH' && t.joins === task.joins)
+    if (task.joins === undefined || task.mode !== 'EACH' || !first) return []
+    return same(first) === same(task)
+      ? []
+      : [`${task.id} goes in the waves of ${task.joins}, and is another job`]
+  })
 }
 
 /** At any start of a turn: no more at the sink, nor with a tool, than there are. */

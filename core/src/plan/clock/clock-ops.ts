@@ -5,7 +5,7 @@
 import type { RecipeStep } from '../../recipe/recipe'
 import type { Op } from './schedule/instance'
 import type { PlanRequest } from '../model/request'
-import { ADULT_SHARES, toolsHeld, wavesOf } from '../split/waves'
+import { ADULT_SHARES, asOne, joinedWith, toolsHeld, wavesOf } from '../split/waves'
 import { holdsOneBatch } from '../../recipe/heat-places'
 import { WITHIN_REACH, goesEach, isBlunt, isTogether, staysAt } from '../model/task-kinds'
 import type { Task } from '../model/task'
@@ -46,7 +46,8 @@ export function opsOf(
         return made.ops.length > 0 ? made.ends : []
       })
       const after = ends.length > 0 ? ends : before
-      const task = parts[0]?.[k]?.together
+      const first = parts.flatMap((p) => p[k]?.together ?? [])[0]
+      const task = first && asOne(joinedWith(first, tasks))
       if (!task) {
         before = after
         continue
@@ -55,7 +56,8 @@ export function opsOf(
       const beside = task.mode === 'WAIT' && k === 0 && parts.every((p) => washesOnly(p[0]?.own ?? []))
       const made = taskOps(task, beside ? begin : after, request)
       ops.push(...made.ops.map((o) => ({ ...o, bowl: null })))
-      before = beside ? [...made.ends, ...ends] : made.ends
+      if (made.ops.length === 0) before = after
+      else before = beside ? [...made.ends, ...ends] : made.ends
     }
   }
   return ops
@@ -63,7 +65,7 @@ export function opsOf(
 
 interface Part {
   own: Task[]
-  /** What the whole table then waits for, or goes in at once. */
+  /** What the whole table then waits for, goes in at once, or does in the same waves. */
   together: Task | null
 }
 
@@ -72,7 +74,7 @@ function partsOf(tasks: readonly Task[]): Part[] {
   const parts: Part[] = []
   let own: Task[] = []
   for (const task of tasks) {
-    if (isTogether(task)) {
+    if (isTogether(task) || task.joins !== undefined) {
       parts.push({ own, together: task })
       own = []
     } else own.push(task)

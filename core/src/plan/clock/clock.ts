@@ -10,7 +10,7 @@ import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { sittingsOf } from '../model/session-recipe/sittings'
 import { timeline, type Timed, type Timeline } from './timeline'
-import { wavesOf } from '../split/waves'
+import { wavesByTask } from '../split/waves'
 import { clockAfter, minutesBetween } from '../../amount/clock-time'
 import type { StepTime, Task, Turn } from '../model/task'
 
@@ -43,6 +43,7 @@ export function setClock(
   const schedule: StepTime[] = []
   const starts = new Map<string, number>()
   const lines: Timeline[] = []
+  const waves = wavesByTask(draft.tasks, request)
   for (const [index, steps] of sittingsOf(draft.steps).entries()) {
     // A night in the fridge is not time at the table.
     const nights = new Set(steps.filter((s) => isNight(s, draft.steps)).map((s) => s.id))
@@ -54,13 +55,13 @@ export function setClock(
     lines.push(line)
     for (const [id, at] of line.starts) starts.set(id, at)
     for (const step of steps) {
-      const times = stepSpan(step, draft, starts, schedule.at(-1))
+      const times = stepSpan(step, draft, starts, waves, schedule.at(-1))
       const night = nights.has(step.id) ? nightSeconds(step) : 0
       schedule.push(stepTime(step, index + 1, times.start, times.seconds + night, request))
     }
   }
-  const turns = timeTurns(draft, starts, request)
-  const tasks = draft.tasks.map((t) => timeTask(t, starts))
+  const turns = timeTurns(draft, starts, waves)
+  const tasks = draft.tasks.map((t) => timeTask(t, starts, waves))
   return { tasks, turns, schedule, totals: totalsOf(draft, turns, lines, request) }
 }
 
@@ -71,13 +72,20 @@ const nightTask = (task: Task, nights: ReadonlySet<string>): boolean =>
 const nightSeconds = (step: RecipeStep): number =>
   step.tasks.reduce((sum, t) => sum + (t.mode === 'WAIT' ? t.seconds : 0), 0)
 
-/** Start and end of each op of a task. */
-function spansOf(task: Task, starts: ReadonlyMap<string, number>): [number, number][] {
+type Waves = ReturnType<typeof wavesByTask>
+
+/** Start and end of each op of a task; of waves that several bowls share, those in which somebody of its own is. */
+function spansOf(task: Task, starts: ReadonlyMap<string, number>, waves: Waves): [number, number][] {
+  const shared = waves.get(task.id)
+  const own = new Set(task.forms.flatMap((f) => f.children))
   // The turns of a task are one op, one after another.
-  const most = task.rounds?.length ?? (task.mode === 'TURNS' ? 1 : Math.max(1, task.n))
-  return Array.from({ length: most }, (_, w) => starts.get(waveId(task, w))).flatMap(
-    (at): [number, number][] => (at === undefined ? [] : [[at, at + opSeconds(task)]]),
-  )
+  const ops = shared
+    ? shared.waves.flatMap((w, i) => (w.some((c) => own.has(c)) ? [waveId(shared, i)] : []))
+    : Array.from({ length: task.rounds?.length ?? 1 }, (_, i) => waveId(task, i))
+  return ops.flatMap((id): [number, number][] => {
+    const at = starts.get(id)
+    return at === undefined ? [] : [[at, at + opSeconds(task)]]
+  })
 }
 
 /** From the first of its ops to the end of the last; a step without any stands where the one before ends. */
@@ -85,9 +93,10 @@ function stepSpan(
   step: RecipeStep,
   draft: Clockable,
   starts: ReadonlyMap<string, number>,
+  waves: Waves,
   before: StepTime | undefined,
 ): { start: number; seconds: number } {
-  const spans = draft.tasks.filter((t) => t.step === step.id).flatMap((t) => spansOf(t, starts))
+  const spans = draft.tasks.filter((t) => t.step === step.id).flatMap((t) => spansOf(t, starts, waves))
   if (spans.length === 0) {
     const at = before && !step.nextSitting ? before.start + before.seconds : 0
     return { start: at, seconds: 0 }
@@ -102,8 +111,8 @@ const opSeconds = (task: Task): number => {
   return Math.ceil(seconds / UNIT_SECONDS) * UNIT_SECONDS
 }
 
-function timeTask(task: Task, starts: ReadonlyMap<string, number>): Task {
-  const spans = spansOf(task, starts)
+function timeTask(task: Task, starts: ReadonlyMap<string, number>, waves: Waves): Task {
+  const spans = spansOf(task, starts, waves)
   if (spans.length === 0) return task
   return {
     ...task,
@@ -136,18 +145,16 @@ function stepTime(
   }
 }
 
-function timeTurns(draft: Clockable, starts: ReadonlyMap<string, number>, request: PlanRequest): Turn[] {
+function timeTurns(draft: Clockable, starts: ReadonlyMap<string, number>, waves: Waves): Turn[] {
   const tasks = new Map(draft.tasks.map((t) => [t.id, t]))
-  const waves = new Map(
-    draft.tasks.filter((t) => t.mode === 'EACH').map((t) => [t.id, wavesOf(t, request)] as const),
-  )
   return draft.turns.map((turn) => {
     const task = tasks.get(turn.task)
     if (!task) return turn
-    const wave = waves.get(task.id)?.findIndex((w) => w.includes(turn.child)) ?? turn.round ?? 0
+    const shared = waves.get(task.id)
+    const wave = shared?.waves.findIndex((w) => w.includes(turn.child)) ?? turn.round ?? 0
     const before = task.mode === 'TURNS' ? turn.number - 1 : (turn.number - 1) % goesEach(task)
     const within = before * task.seconds
-    const start = (starts.get(waveId(task, Math.max(0, wave))) ?? 0) + within
+    const start = (starts.get(waveId(shared ?? task, Math.max(0, wave))) ?? 0) + within
     return { ...turn, start, end: start + task.seconds }
   })
 }

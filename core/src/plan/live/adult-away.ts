@@ -26,14 +26,19 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
   const coming = new Set(plan.schedule.slice(Math.max(0, from)).map((s) => s.step))
   const load = new Map(left.map((a) => [a.id, plan.tasks.filter((t) => t.adult === a.id).length]))
   const heirOf = new Map<string, string>()
+  const heirOfAll = new Map<string, string>()
   const takes = new Map<string, Set<string>>()
   for (const task of plan.tasks.filter((t) => t.adult === adult && coming.has(t.step))) {
     // Who shows a blade leads blades.
     const hazard = task.hazard ?? techniqueOf(task.shows ?? '')?.hazard
     const lead = hazard && HAZARD_LEAD[hazard]
-    const heir = left
-      .filter((a) => !lead || a.leads.includes(lead))
-      .sort((a, b) => (load.get(a.id) ?? 0) - (load.get(b.id) ?? 0))[0]
+    // Who takes over one of several bowls that go together takes over all of them.
+    const before = left.find((a) => task.joins !== undefined && a.id === heirOfAll.get(task.joins))
+    const heir =
+      before ??
+      left
+        .filter((a) => !lead || a.leads.includes(lead))
+        .sort((a, b) => (load.get(a.id) ?? 0) - (load.get(b.id) ?? 0))[0]
     const { title } = must(
       plan.schedule.find((s) => s.step === task.step),
       `the step ${task.step}`,
@@ -44,6 +49,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
     }
     load.set(heir.id, (load.get(heir.id) ?? 0) + 1)
     heirOf.set(task.id, heir.id)
+    if (task.joins !== undefined) heirOfAll.set(task.joins, heir.id)
     takes.set(heir.id, (takes.get(heir.id) ?? new Set()).add(title))
   }
   const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) } : t))

@@ -49,6 +49,8 @@ export interface Task {
   hazard?: 'heat' | 'blade'
   /** The adult who does it (ADULT) or stands beside (blade, heat, beside). */
   adult?: string
+  /** The same job at several bowls, overseen by one adult: all tasks of this name go in the same waves. */
+  joins?: string
   /** A wait in which something is done again and again: every so many seconds. */
   every?: number
   /** ADULT: the technique that the adult shows to the whole table before its turns begin; its own technique is `show`. */

@@ -20,6 +20,7 @@ import { standingOver } from './standing-over'
 import { HAZARD_WORD, adultsDo, watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
 import { meetsInHand, takersOf, type PlanChoice } from '../model/choice'
+import { joinBowls } from './shared-waves'
 import { setStations } from './stations'
 import { isTogether } from '../model/task-kinds'
 import type { Bowl, PlanLine } from '../model/line'
@@ -39,7 +40,12 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
     )
   })
   const tasks = withShowings(
-    set.flatMap((s) => s.tasks),
+    joinBowls(
+      set.flatMap((s) => s.tasks),
+      draft.recipe.steps,
+      draft.bowls,
+      request,
+    ),
     draft.recipe.steps,
     draft.bowls,
     request,

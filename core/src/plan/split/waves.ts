@@ -28,7 +28,7 @@ export const reach = (task: Task, kitchen: Kitchen): number =>
 interface Wave {
   children: string[]
   tools: Map<string, number>
-  /** Children with an adult beside, and shares of adults' eyes for the others. */
+  /** Shares of the eyes of the adult beside, and of the adults' eyes for all others. */
   beside: number
   share: number
 }
@@ -51,7 +51,7 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
       w.children.length < size &&
       own.every(({ tool, limit }) => (w.tools.get(tool) ?? 0) < limit) &&
       (beside
-        ? w.beside < form.perAdult && w.share <= (adults - 1) * ADULT_SHARES
+        ? w.beside + share <= ADULT_SHARES && w.share <= (adults - 1) * ADULT_SHARES
         : w.share + share <= (adults - (w.beside > 0 ? 1 : 0)) * ADULT_SHARES)
     for (const child of form.children) {
       let wave = waves.find(takes)
@@ -61,12 +61,50 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
       }
       wave.children.push(child)
       for (const { tool } of own) wave.tools.set(tool, (wave.tools.get(tool) ?? 0) + 1)
-      if (beside) wave.beside += 1
+      if (beside) wave.beside += share
       else wave.share += share
     }
   }
   return waves.map((w) => w.children)
 }
+
+/** The children of the same job at several bowls, in the waves that all of them go in. @param tasks one or more, in their order */
+export const sharedWaves = (tasks: readonly Task[], kitchen: Kitchen): string[][] => {
+  const one = asOne(tasks)
+  return one ? wavesOf(one, kitchen) : []
+}
+
+/** One job at several bowls as if it were one task; it has the name by which they are joined. */
+export function asOne(tasks: readonly Task[]): Task | undefined {
+  const [first] = tasks
+  return (
+    first && {
+      ...first,
+      id: first.joins ?? first.id,
+      forms: tasks.flatMap((t) => t.forms),
+      n: tasks.reduce((n, t) => n + t.n, 0),
+    }
+  )
+}
+
+/** Of each job that everybody does once: by which name its waves go, and who is in which. Joined bowls have the same. */
+export function wavesByTask(
+  tasks: readonly Task[],
+  kitchen: Kitchen,
+): Map<string, { id: string; waves: string[][] }> {
+  const all = new Map<string, { id: string; waves: string[][] }>()
+  for (const task of tasks) {
+    if (task.mode !== 'EACH' || all.has(task.id)) continue
+    const joined = joinedWith(task, tasks)
+    const waves = sharedWaves(joined, kitchen)
+    for (const t of joined) all.set(t.id, { id: task.joins ?? task.id, waves })
+  }
+  return all
+}
+
+/** The tasks that go in the same waves as this one, itself among them. */
+export const joinedWith = (task: Task, tasks: readonly Task[]): Task[] =>
+  task.joins === undefined ? [task] : tasks.filter((t) => t.mode === 'EACH' && t.joins === task.joins)
 
 /** Tools that are counted, and how many of each the children of a wave hold; in shared turns one at a time. */
 export function toolsHeld(task: Task, children: readonly string[], kitchen: Kitchen): Map<string, number> {

@@ -58,6 +58,7 @@ export const taskShape = fields<Task>({
   every: maybe(numberField),
   shows: maybe(textValue),
   measured: maybe(measuredShape),
+  joins: maybe(textValue),
   portion: maybe(fields<NonNullable<Task['portion']>>({ atOnce: numberField })),
   counts: maybe(fields<NonNullable<Task['counts']>>({ what: textValue, n: numberField })),
 })
