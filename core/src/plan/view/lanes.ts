@@ -7,6 +7,7 @@ import { handPicture, type HandPicture } from './hand-picture'
 import { halfMinutes } from './headline'
 import { taskText } from './task-text'
 import { clockAfter } from '../../amount/clock-time'
+import { isTogether } from '../model/task-kinds'
 import type { Task, Turn } from '../model/task'
 
 export interface LaneBlock {
@@ -86,9 +87,9 @@ export function laneChart(plan: Plan, decisions: readonly Decision[]): LaneChart
   const adults = plan.adults.map((id): Lane => {
     const blocks = [
       ...plan.tasks
-        .filter((t) => t.adult === id && t.mode !== 'WAIT' && first.has(t.step))
+        .filter((t) => t.adult === id && t.mode !== 'WAIT' && first.has(t.step) && isOnceForAll(t, plan))
         .flatMap((t) => adultBlock(t, inFirst, plan, share, clock))
-        .map((b) => ({ ...b, pinned: pinned.has(`${b.task} ${id}`) })),
+        .map((b) => ({ ...b, pinned: withIt(b.task, plan).some((t) => pinned.has(`${t} ${id}`)) })),
       ...readyBlocks(plan, id, share, clock),
     ]
     return { who: id, adult: true, blocks, turns: 0, jobs: blocks.length, wait: '' }
@@ -145,6 +146,18 @@ const readyBlocks = (
       pinned: false,
     }))
 
+/** What an adult does once for several bowls stands once. */
+function isOnceForAll(task: Task, plan: Plan): boolean {
+  if (task.joins !== undefined) return withIt(task.id, plan)[0] === task.id
+  // Done with that of another bowl: it has no time of its own.
+  return !isTogether(task) || task.start !== undefined || plan.bowls[0]?.id === task.bowl
+}
+/** Ids of the tasks that an adult oversees together with this one, in their order. */
+function withIt(task: string, plan: Plan): string[] {
+  const joins = plan.tasks.find((t) => t.id === task)?.joins
+  return joins === undefined ? [task] : plan.tasks.flatMap((t) => (t.joins === joins ? [t.id] : []))
+}
+
 /** From the first to the last turn of the task, or what the adult does alone. */
 function adultBlock(
   task: Task,
@@ -153,7 +166,8 @@ function adultBlock(
   share: (s: number) => number,
   clock: (s: number) => string,
 ): LaneBlock[] {
-  const own = turns.filter((t) => t.task === task.id)
+  const all = new Set(withIt(task.id, plan))
+  const own = turns.filter((t) => all.has(t.task))
   const step = plan.schedule.find((s) => s.step === task.step)
   const from = own.length > 0 ? Math.min(...own.map((t) => t.start)) : (task.start ?? step?.start ?? 0)
   const to = own.length > 0 ? Math.max(...own.map((t) => t.end)) : (task.end ?? from + task.seconds)

@@ -9,6 +9,7 @@ import { childLeaves } from '../../../src/plan/live/child-leaves'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
+import { laneChart } from '../../../src/plan/view/lanes'
 import { child, recipeOf, request } from '../../group'
 
 const EVERYWHERE = ['oven', 'hob', 'fridge', 'freezer', 'sink', 'scale', 'fire', 'grill', 'microwave']
@@ -66,17 +67,22 @@ describe('own bowls', () => {
         fc.constantFrom('own', 'groups', 'together'),
         fc.integer({ min: 2, max: 5 }),
         (recipe, ages, helpers, grouping, size) => {
-          const plan = planOf(asked(recipe, ages, helpers, grouping as 'own', size))
+          const plan = planOf(asked(recipe, ages, helpers, grouping, size))
           const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
           const seen = plan.turns.flatMap((turn) => {
             const task = tasks.get(turn.task)
             const form = task?.forms.find((f) => f.children.includes(turn.child))
             const beside = task?.adult && task.mode === 'EACH' && (task.hazard || form?.supervision === 'B')
-            return task && form && beside ? [{ turn, task, form }] : []
+            const sitting = plan.schedule.find((s) => s.step === task?.step)?.sitting
+            return task && form && beside ? [{ turn, task, form, sitting }] : []
           })
-          for (const { turn, task } of seen) {
+          for (const { turn, task, sitting } of seen) {
             const now = seen.filter(
-              (s) => s.task.adult === task.adult && s.turn.start <= turn.start && turn.start < s.turn.end,
+              (s) =>
+                s.sitting === sitting &&
+                s.task.adult === task.adult &&
+                s.turn.start <= turn.start &&
+                turn.start < s.turn.end,
             )
             // One adult beside so many: the shares that published ratios give each child do not come to more than one adult.
             const shares = now.reduce((n, s) => n + 1 / s.form.perAdult, 0)
@@ -121,6 +127,19 @@ describe('own bowls', () => {
     expect(
       new Set(away.plan.tasks.filter((t) => t.technique === 'cut-soft-table-knife').map((t) => t.adult)),
     ).toEqual(new Set(['adult-1']))
+  })
+  it('stand once in the lane of the adult, from the first child to the last', () => {
+    for (const id of ['cucumber-mint-raita', 'apple-oat-crumble-pots', 'lentil-letter-soup']) {
+      const plan = planOf(asked(id, FOUR, 1, 'own'))
+      const [lane] = laneChart(plan, []).lanes
+      const blocks = [...(lane?.blocks ?? [])].sort((a, b) => a.left - b.left)
+      // One adult is at one thing at a time: no block lies on another.
+      for (const [i, b] of blocks.entries())
+        if (i > 0)
+          expect(b.left, `${id}: ${b.label}`).toBeGreaterThanOrEqual(
+            (blocks[i - 1]?.left ?? 0) + (blocks[i - 1]?.width ?? 0) - 0.01,
+          )
+    }
   })
   it('an adult whom somebody put at one of them is at all of them', () => {
     const of = asked('cucumber-mint-raita', FOUR, 2, 'own')
