@@ -17,7 +17,7 @@ export class PlanError extends Error {
 
 export function begin(request: PlanRequest): PlanStart {
   const { children, session } = request
-  const recipe = recipeOfSession(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request)
   if (children.length === 0)
     throw new PlanError('children', 'nobody is in this session yet: choose who comes')
   if (children.length > MAX_CHILDREN) {

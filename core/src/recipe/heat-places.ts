@@ -14,6 +14,8 @@ export interface Instead {
   /** Degrees Celsius more or less, or the degrees themselves; neither: it is not set by degrees. */
   celsius?: number
   setCelsius?: number
+  /** Whatever is cooked there can be cooked here: a plan may choose it by itself. */
+  sure?: boolean
   how: string
 }
 export interface HeatPlaceFacts {
@@ -62,6 +64,22 @@ export function withPlaces(recipe: Recipe, swaps: readonly PlaceSwap[]): Recipe 
     steps: recipe.steps.map((s) => ({ ...s, tasks: s.tasks.map((t) => movedTask(t, swaps)) })),
   }
 }
+
+/**
+ * Where a room lacks a place that the recipe needs: what does as well whatever is cooked, and is there; the first of the list.
+ * @param said swaps that a person decided: of these places nothing is chosen
+ */
+export const placesFor = (
+  { steps }: Recipe,
+  equipment: readonly string[],
+  said: readonly PlaceSwap[],
+): PlaceSwap[] =>
+  [...new Set(steps.flatMap((s) => s.tasks.map((t) => t.place)))].flatMap((place) => {
+    const from = heatPlaceOf(place)
+    const way = from?.instead.find((i) => i.sure && equipment.includes(i.place))
+    const open = from && way && !equipment.includes(from.id) && !said.some((s) => s.from === from.id)
+    return open ? [{ from: from.id, to: way.place }] : []
+  })
 
 const isPlaceItself = (words: string, place: HeatPlace): boolean =>
   [place, ...(heatPlaceOf(place)?.words ?? [])].includes(words.trim().toLowerCase())

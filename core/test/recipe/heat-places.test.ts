@@ -76,8 +76,10 @@ describe('read from words', () => {
 })
 
 describe('not here: use instead', () => {
-  const swaps = HEAT_PLACES.flatMap((p) => p.instead.map((i) => ({ from: p.id, to: i.place })))
-  it.each(swaps)('$from by $to', ({ from, to }) => {
+  const swaps = HEAT_PLACES.flatMap((p) =>
+    p.instead.map((i) => ({ from: p.id, to: i.place, sure: i.sure === true })),
+  )
+  it.each(swaps)('$from by $to', ({ from, to, sure }) => {
     const recipe: Recipe = {
       ...recipeOf('herb-soda-bread'),
       steps: [
@@ -101,11 +103,14 @@ describe('not here: use instead', () => {
     }
     const lacking = compile(room([to, 'sink'], recipe))
     const stop = lacking.findings.find((f) => f.rule === 'equipment')
-    expect(stop?.grade).toBe('stop')
+    const chosen = lacking.findings.find((f) => f.rule === 'way')
+    // What does as well whatever is cooked is chosen, and said; all else is asked.
+    expect([stop?.grade, chosen?.grade]).toEqual(sure ? [undefined, 'know'] : ['stop', undefined])
     const fix = stop?.fixes.find((f) => f.action.do === 'decide')
-    expect(fix?.label).toBe(`Use the ${must(heatPlaceOf(to), to).name} instead`)
-    if (fix?.action.do !== 'decide') return
-    const wanted = room([to, 'sink'], recipe, [fix.action.decision])
+    if (!sure) expect(fix?.label).toBe(`Use the ${must(heatPlaceOf(to), to).name} instead`)
+    else expect(chosen?.says).toContain(`the ${must(heatPlaceOf(to), to).name} is used instead`)
+    const decided = fix?.action.do === 'decide' ? [fix.action.decision] : []
+    const wanted = room([to, 'sink'], recipe, decided)
     const mended = compile(wanted)
     expect(mended.findings.filter((f) => f.rule === 'equipment')).toEqual([])
     expect(mended.ineffective).toEqual([])
@@ -139,7 +144,7 @@ describe('not here: use instead', () => {
         const wanted = request(four(), { recipe, decisions, effort: 'sketch' })
         expect(breaches(compile(wanted), wanted)).toEqual([])
         const known = new Set<string>(PLACES)
-        for (const p of at(recipeOfSession(recipe, decisions))) expect(known).toContain(p)
+        for (const p of at(recipeOfSession(wanted))) expect(known).toContain(p)
       }),
       { numRuns: 60 },
     )

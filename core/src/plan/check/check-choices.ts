@@ -11,7 +11,7 @@ import type { PlanRequest } from '../model/request'
 export function choiceBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
-  const own = new Set(ownChoices(recipeOfSession(request.recipe, request.decisions)).map((c) => c.id))
+  const own = new Set(ownChoices(recipeOfSession(request)).map((c) => c.id))
   const apart = new Set(request.decisions.flatMap((d) => (d.kind === 'apart' ? d.children : [])))
   return [
     ...notPassed(plan),

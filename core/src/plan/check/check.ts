@@ -48,7 +48,7 @@ export function handBreaches(
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
   const tasks = new Map(plan.tasks.map((t) => [t.id, t]))
-  const recipe = recipeOfSession(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request)
   const states = new Map(plan.bowls.map((b) => [b.id, statesOf(recipe, stateLines(b.lines, foods))]))
   // Of one child in one task the same holds for each of its turns.
   const asked = new Map<string, string[] | null>()

@@ -1,24 +1,53 @@
 /** Places that a recipe needs and the room lacks, with what does as well here. */
-import { heatPlaceOf, HEAT_PLACES_SOURCE } from '../../recipe/heat-places'
-import type { Place } from '../../recipe/recipe'
+import { heatPlaceOf, HEAT_PLACES_SOURCE, type Instead, type PlaceSwap } from '../../recipe/heat-places'
+import type { HeatPlace, Place } from '../../recipe/recipe'
 import type { Clocked } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
 import type { PlanRequest } from '../model/request'
+import { placesChosen } from '../model/session-recipe/sittings'
 
 const COLD: Partial<Record<Place, string>> = { fridge: 'a fridge', freezer: 'a freezer' }
 
-export function missingPlaces(draft: Clocked, { kit }: PlanRequest): Finding[] {
+export function missingPlaces(draft: Clocked, request: PlanRequest): Finding[] {
+  const { kit } = request
+  const has = (place: string): boolean => kit.equipment.includes(place)
+  return [...placesChosen(request).map((s) => chosenPlace(s, has)), ...lackingPlaces(draft, request)]
+}
+
+/** The plan cooks elsewhere by itself: where, how, and where else it could. */
+function chosenPlace({ from, to }: PlaceSwap, has: (place: string) => boolean): Finding {
+  const [lacks, here] = [heatPlaceOf(from), heatPlaceOf(to)]
+  const way = lacks?.instead.find((i) => i.place === to)
+  const others = (lacks?.instead ?? []).filter((i) => i.place !== to && has(i.place))
+  return finding({
+    rule: 'way',
+    pass: 'gather',
+    grade: 'know',
+    subject: { tool: from },
+    touches: [],
+    says: `No ${lacks?.name ?? from} here: the ${here?.name ?? to} is used instead, ${way?.how ?? ''}.`,
+    because:
+      'The kit of this setting does not list it. Time, heat and cautions of this plan are those of the place that is used.',
+    source: `the Cupboard; ${HEAT_PLACES_SOURCE}`,
+    fixes: others.map((i) => insteadOf(from, i)),
+    dependsOn: [from, to],
+  })
+}
+
+const insteadOf = (from: HeatPlace, { place, how }: Instead): Fix => ({
+  label: `Use the ${heatPlaceOf(place)?.name ?? place} instead`,
+  cost: how,
+  action: { do: 'decide', decision: { kind: 'place', from, to: place } },
+})
+
+function lackingPlaces(draft: Clocked, { kit }: PlanRequest): Finding[] {
   const has = (place: string): boolean => kit.equipment.includes(place)
   return [...new Set(draft.tasks.map((t) => t.place))].flatMap((place) => {
     const hot = heatPlaceOf(place)
     const words = hot?.a ?? COLD[place]
     if (words === undefined || has(place)) return []
     const here = (hot?.instead ?? []).filter((i) => has(i.place))
-    const instead = here.map((i): Fix => ({
-      label: `Use the ${heatPlaceOf(i.place)?.name ?? i.place} instead`,
-      cost: i.how,
-      action: { do: 'decide', decision: { kind: 'place', from: hot?.id ?? i.place, to: i.place } },
-    }))
+    const instead = here.map((i) => insteadOf(hot?.id ?? i.place, i))
     return [
       finding({
         rule: 'equipment',

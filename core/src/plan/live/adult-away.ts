@@ -55,7 +55,7 @@ export function adultAway(plan: Plan, request: PlanRequest, adult: string, nowSt
   const tasks = plan.tasks.map((t) => (heirOf.has(t.id) ? { ...t, adult: heirOf.get(t.id) } : t))
   const set = setClock(
     {
-      steps: recipeOfSession(request.recipe, request.decisions).steps,
+      steps: recipeOfSession(request).steps,
       people: plan.children.map((c) => ({ id: c.id, age: c.months })),
       bowls: plan.bowls,
       tasks,
@@ -99,7 +99,7 @@ function waitingAnew(
   })
   const packets = packetsOf(request.decisions)
   const draft = { ...set, people, bowls: plan.bowls, foods: foodBook(request.foods), packets }
-  const recipe = recipeOfSession(request.recipe, request.decisions)
+  const recipe = recipeOfSession(request)
   return {
     waitingJobs: waitingJobs(draft, request).fill,
     background: background(recipe, set.schedule, set.tasks, request.adults, request.session.start),

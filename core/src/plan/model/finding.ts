@@ -71,6 +71,7 @@ export type RuleName =
   | 'waits'
   | 'stands'
   | 'equipment'
+  | 'way'
   | 'few-tools'
   | 'no-choice'
 

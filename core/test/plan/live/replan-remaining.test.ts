@@ -185,7 +185,10 @@ describe('two sittings', () => {
     expect(plan.schedule.find((s) => s.step === 'sprinkle')).toMatchObject({ sitting: 2, start: 0 })
     expect(plan.totals.seconds).toBeLessThan(compile({ ...r, decisions: [] }).totals.seconds)
     expect(plan.background?.find((b) => b.says === 'Oven on')?.sitting).toBe(2)
-    expect(recipeOfSession(recipe, [{ kind: 'two-sittings', after: 'bake' }]).steps).toEqual(recipe.steps)
+    expect(
+      recipeOfSession({ recipe, kit: request([]).kit, decisions: [{ kind: 'two-sittings', after: 'bake' }] })
+        .steps,
+    ).toEqual(recipe.steps)
   })
 })
 

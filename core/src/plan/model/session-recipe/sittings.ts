@@ -1,7 +1,8 @@
 /** Which steps are done at which sitting: as the recipe says, as a person decided, and wherever a wait is too long for one. */
-import { withPlaces } from '../../../recipe/heat-places'
+import { placesFor, withPlaces, type PlaceSwap } from '../../../recipe/heat-places'
 import type { Recipe, RecipeStep } from '../../../recipe/recipe'
 import type { Decision } from '../decision'
+import type { PlanRequest } from '../request'
 import { withSwapSteps } from './swap-steps'
 
 /**
@@ -16,15 +17,25 @@ export const isOvernight = (seconds: number): boolean => seconds >= OVERNIGHT_SE
 const longest = (step: RecipeStep | undefined): number =>
   Math.max(0, ...(step?.tasks ?? []).map((t) => (t.mode === 'WAIT' ? t.seconds : 0)))
 
+/** What a session's recipe is made from. */
+type Of = Pick<PlanRequest, 'recipe' | 'decisions' | 'kit'>
+
 /** The recipe as this session cooks it: with its hot work where the room can do it, and in its sittings. */
-export const recipeOfSession = (recipe: Recipe, decisions: readonly Decision[]): Recipe =>
+export const recipeOfSession = ({ recipe, decisions, kit }: Of): Recipe =>
   withSittings(
-    withPlaces(
-      withMoves(withSwapSteps(recipe, decisions), decisions),
-      decisions.flatMap((d) => (d.kind === 'place' ? [d] : [])),
-    ),
+    withPlaces(withMoves(withSwapSteps(recipe, decisions), decisions), [
+      ...placesSaid(decisions),
+      ...placesChosen({ recipe, decisions, kit }),
+    ]),
     decisions,
   )
+
+const placesSaid = (decisions: readonly Decision[]): PlaceSwap[] =>
+  decisions.flatMap((d) => (d.kind === 'place' ? [d] : []))
+
+/** Where the plan itself cooks elsewhere, since the room has no such place and another does as well. */
+export const placesChosen = ({ recipe, decisions, kit }: Of): PlaceSwap[] =>
+  placesFor(recipe, kit.equipment, placesSaid(decisions))
 
 /** Steps set before others; a step that is gone, or stands there already, changes nothing. */
 function withMoves(recipe: Recipe, decisions: readonly Decision[]): Recipe {
