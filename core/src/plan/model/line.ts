@@ -22,6 +22,8 @@ export type Measured =
       errPct: string
       /** Any cup will do: `parts` then says what one part stands for. */
       any?: true
+      /** A jug, filled to a line each time: no measure of the box. */
+      jug?: true
       /** A person chose this way. */
       pinned?: true
       /** How an amount that the recipe weighs came to be scooped. */

@@ -16,6 +16,7 @@ import type { Measure } from '../../amount/scoops'
 import { toBase, unitOf } from '../../amount/units'
 import { crossTo, formWords, type OwnWeight } from '../../food/weights'
 import { TOLERANCE } from '../../recipe/recipe'
+import { byJug, worthCounting } from './jug'
 import { weighed, type Demand } from './measuring'
 import type { Measured } from '../model/line'
 
@@ -65,12 +66,12 @@ export function scoopBowl(task: BowlTask, box: readonly Measure[]): Map<string, 
   const lots: Lot[] = []
   for (const demand of task.demands) {
     const lot = lotOf(demand, sizes, task)
-    if (lot) lots.push(lot)
+    const jug = lot?.pinned ? null : jugOf(demand, lot)
+    if (jug) out.set(demand.task, jug)
+    else if (lot) lots.push(countable(lot))
     else out.set(demand.task, noMeasure(demand, task.weights))
   }
-  const chosen = task.quick
-    ? fewest(lots)
-    : fairest(lots, sizes, task, out.size === 0 ? [] : task.demands.filter((d) => out.has(d.task)))
+  const chosen = task.quick ? fewest(lots) : fairest(lots, sizes, task, turnsOf(out, task.demands))
   lots.forEach((lot, i) => {
     const counts = chosen[i] ?? lot.counts[0] ?? []
     out.set(lot.demand.task, {
@@ -88,6 +89,23 @@ export function scoopBowl(task: BowlTask, box: readonly Measure[]): Map<string, 
   })
   return out
 }
+
+/** By the jug, where no few scoops make it. */
+const jugOf = (demand: Demand, lot: Lot | null): Measured | null =>
+  lot?.counts.some((way) => total(way) <= worthCounting(demand)) ? null : byJug(demand)
+
+/** Ways that are worth counting; all of them where there are none. */
+function countable(lot: Lot): Lot {
+  const few = lot.counts.filter((way) => total(way) <= worthCounting(lot.demand))
+  return few.length > 0 && !lot.pinned ? { ...lot, counts: few } : lot
+}
+
+/** Turns of what goes by the jug, or is weighed: one for each who may. */
+const turnsOf = (settled: ReadonlyMap<string, Measured>, demands: readonly Demand[]): number =>
+  demands.reduce((n, d) => {
+    const how = settled.get(d.task)
+    return n + (how === undefined ? 0 : how.by === 'scoop' ? how.n : d.able)
+  }, 0)
 
 /** The ways of one line, all of one error; null where nothing comes near enough. */
 function lotOf(demand: Demand, sizes: readonly Size[], task: BowlTask): Lot | null {
@@ -198,11 +216,11 @@ function fairest(
   lots: readonly Lot[],
   sizes: readonly Size[],
   task: BowlTask,
-  byWeight: readonly Demand[],
+  settled: number,
 ): (number[] | undefined)[] {
   if (lots.length === 0) return []
   const ingredients: FairIngredient[] = lots.map((lot) => ({ name: lot.demand.task, counts: lot.counts }))
-  const others = task.otherTurns + byWeight.reduce((n, d) => n + d.able, 0)
+  const others = task.otherTurns + settled
   if (others > 0) ingredients.push({ name: '', pieces: others })
   const { children, countLimit, maxScoops, known } = task
   const key = JSON.stringify([

@@ -54,7 +54,7 @@ function withPortions(task: Task, measured: Measured, bowls: number, { kit }: Pl
   const able = task.forms.reduce((n, f) => n + f.children.length, 0)
   const scoops = measured.by === 'scoop' ? measured.n : 1
   const there =
-    measured.by === 'scoop' && measured.any !== true
+    measured.by === 'scoop' && measured.any !== true && measured.jug !== true
       ? measured.parts.map((p) => kit.measures.find((m) => m.id === p.measure)?.count ?? 1)
       : [measured.by === 'pieces' ? able : 1]
   const atOnce = Math.max(1, ...(measured.by === 'pieces' ? there : [Math.floor(Math.min(...there) / bowls)]))

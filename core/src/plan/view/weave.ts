@@ -214,6 +214,7 @@ export function turnText(task: Task, number: number): string {
   const m = task.measured
   if (m?.by === 'scoop') {
     const scoop = scoopsOf(m)[(number - 1) % m.n] ?? m.parts[0]
+    if (m.jug) return `one jug, ${(scoop?.name ?? '').replace(/^a jug /, '')}`
     return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
   }
   if (m?.by === 'pieces') return task.portion ? `${countText(m.n, 'piece')} into your own` : 'one piece in'

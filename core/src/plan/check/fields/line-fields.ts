@@ -31,6 +31,7 @@ export const measuredShape = kinds<Measured, 'by'>('by', {
     n: numberField,
     errPct: textValue,
     any: maybe(trueField),
+    jug: maybe(trueField),
     pinned: maybe(trueField),
     because: maybe(textValue),
   },
