@@ -27,6 +27,7 @@ export {
   isByChildren,
 } from './recipe'
 export { ownChoices } from './own-choices'
+export { MOST_TOGETHER, putTogether } from './put-together'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

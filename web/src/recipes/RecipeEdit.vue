@@ -11,6 +11,7 @@ import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
 import JobsByAge from './JobsByAge.vue'
+import PutTogether from './PutTogether.vue'
 import RecipeLines from './RecipeLines.vue'
 import RecipeMore from './RecipeMore.vue'
 import RecipePreview from './RecipePreview.vue'
@@ -131,6 +132,14 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
       </p>
       <div class="grid items-start gap-5 xl:grid-cols-[minmax(0,1fr)_24rem]">
         <div>
+          <PutTogether
+            v-if="
+              isNew && draft.lines.length === 0 && draft.steps.length === 0 && settingStore.recipes.length > 1
+            "
+            :id="draft.id"
+            :recipes="settingStore.recipes"
+            @made="draft = $event"
+          />
           <fieldset :disabled="!auth.isLeader()">
             <div class="patch mb-5 grid gap-3 p-4 sm:grid-cols-6">
               <label class="font-semibold sm:col-span-4"
