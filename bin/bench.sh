@@ -14,7 +14,7 @@ run_bench() {
   local base code=0
   if [ "${1:-}" = drawn ]; then
     [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "recipes must be a whole number from 1 to 999999"
-    (cd "$ROOT" && LEA_DRAWN="${2:-10000}" npx --no -- vitest run --project core --reporter=verbose plan/check/drawn plan/every-recipe)
+    (cd "$ROOT" && LEA_DRAWN="${2:-10000}" npx --no -- vitest run --project core --reporter=verbose plan/check/drawn plan/every-recipe plan/portion/sums)
     return
   fi
   if [ "${1:-}" = properties ]; then

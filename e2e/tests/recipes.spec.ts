@@ -2,6 +2,7 @@
 import { readFile } from 'node:fs/promises'
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
+import { axeFinds } from '../looks'
 import { TestServer, signIn } from '../test-server'
 
 let house: TestServer
@@ -186,4 +187,33 @@ test('a recipe without steps is kept, and said to be without a plan', async ({ p
   await page.getByRole('button', { name: /^Show \d+ more$/ }).click()
   const row = page.locator('li', { hasText: 'Plain pears' })
   await expect(row).toContainText('this recipe has no steps yet')
+})
+
+test('several small things are put together into one recipe: washed once, planned as one', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/recipes/new`)
+  await page.getByText('Put several small things together').click()
+  const choose = page.locator('details select').first()
+  const add = async (title: string): Promise<void> => {
+    await choose.selectOption({ label: title })
+    await expect(page.getByRole('button', { name: `Not ${title}` })).toBeVisible()
+  }
+  await add('Cucumber and mint raita')
+  await expect(page.getByRole('button', { name: 'Put them together' })).toBeDisabled()
+  await add('Cornbread squares')
+  await page.getByRole('button', { name: 'Put them together' }).click()
+  await expect(page.getByRole('alert').first()).toContainText('fills a tin')
+  await page.getByRole('button', { name: 'Not Cornbread squares' }).click()
+  await add('Beetroot and bean dip')
+  expect(await axeFinds(page)).toEqual([])
+  await page.getByRole('button', { name: 'Put them together' }).click()
+  await expect(page.getByLabel('Title')).toHaveValue('Cucumber and mint raita and Beetroot and bean dip')
+  await page.getByLabel('Title').fill('Two for the lunch box')
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await expect(page.getByRole('heading', { name: 'Two for the lunch box' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Wash hands' })).toHaveCount(1)
+  for (const step of ['Cut the cucumber', 'Mash the beans'])
+    await expect(page.getByRole('heading', { name: step })).toBeVisible()
 })

@@ -35,13 +35,18 @@ export function opsOf(
 ): ClockOp[] {
   const ops: ClockOp[] = []
   let before: string[] = []
+  /** Stations of several bowls: an adult at the blades of one reaches no other, unless each has one of its own, or all are few. */
+  const inReach = (stations: readonly Task[]): boolean =>
+    new Set(stations.map((t) => t.bowl)).size <= request.adults.length ||
+    new Set(stations.flatMap((t) => t.rounds?.flat() ?? [])).size <= WITHIN_REACH
   for (const step of steps) {
     const begin = before
     const parts = bowls.map((bowl) => partsOf(tasks.filter((t) => t.step === step.id && t.bowl === bowl.id)))
     const count = Math.max(0, ...parts.map((p) => p.length))
+    const near = inReach(tasks.filter((t) => t.step === step.id && t.rounds))
     for (let k = 0; k < count; k++) {
       const ends = parts.flatMap((p) => {
-        const made = chainOps(p[k]?.own ?? [], before, request)
+        const made = chainOps(p[k]?.own ?? [], before, near, request)
         ops.push(...made.ops)
         return made.ops.length > 0 ? made.ends : []
       })
@@ -85,13 +90,18 @@ function partsOf(tasks: readonly Task[]): Part[] {
 const washesOnly = (tasks: readonly Task[]): boolean => tasks.every((t) => t.technique === 'wash-hands')
 
 /** One bowl's tasks one after the other. */
-function chainOps(tasks: readonly Task[], preds: readonly string[], request: PlanRequest): Made {
+function chainOps(
+  tasks: readonly Task[],
+  preds: readonly string[],
+  near: boolean,
+  request: PlanRequest,
+): Made {
   const ops: ClockOp[] = []
   let ends = [...preds]
   const stations = tasks.filter((t) => t.rounds)
   for (const task of tasks) {
     if (task.rounds && task !== stations[0]) continue
-    const made = task.rounds ? stationOps(stations, ends, request) : taskOps(task, ends, request)
+    const made = task.rounds ? stationOps(stations, ends, near, request) : taskOps(task, ends, request)
     ops.push(...made.ops)
     if (made.ops.length > 0) ends = made.ends
   }
@@ -182,11 +192,16 @@ function withinReach(stations: readonly Task[], r: number): ReadonlySet<string> 
 }
 
 /** A round begins when every station of the round before is through. */
-function stationOps(stations: readonly Task[], preds: readonly string[], request: PlanRequest): Made {
+function stationOps(
+  stations: readonly Task[],
+  preds: readonly string[],
+  near: boolean,
+  request: PlanRequest,
+): Made {
   const ops: ClockOp[] = []
   let before = preds
   for (let r = 0; r < (stations[0]?.rounds?.length ?? 0); r++) {
-    const reached = withinReach(stations, r)
+    const reached = near ? withinReach(stations, r) : new Set<string>()
     const round = stations.flatMap((task) => {
       const children = task.rounds?.[r] ?? []
       if (children.length === 0) return []

@@ -111,6 +111,18 @@ describe('two jobs at one time', () => {
     expect(work(planOf([60, 64, 68, 72], false))).toBe(300)
     expect(work(planOf([60, 64, 68, 72], true))).toBe(150)
   })
+  it('in two bowls one adult at the blades reaches one of them: a plan is there for any number of any age', () => {
+    for (const months of [30, 36, 48, 72])
+      for (const n of [4, 5, 6, 7, 8, 12])
+        for (const helpers of [1, 2, 3]) {
+          const base = outside(
+            Array.from({ length: n }, () => months),
+            helpers,
+          )
+          const of = { ...base, rules: { ...base.rules, grouping: 'groups' as const } }
+          expect(breaches(compile(of), of), `${n} at ${months}, ${helpers}`).toEqual([])
+        }
+  })
   it('beyond one adult’s reach the blunt job waits for eyes of its own', () => {
     expect(work(planOf([60, 62, 64, 66, 68, 72], false))).toBeGreaterThan(300)
     // Two at the knife with their adult, so two rounds.
