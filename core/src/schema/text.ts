@@ -116,8 +116,7 @@ export function byKind<T extends Record<K, string>, K extends string>(
   label: string,
 ): yup.Lazy<T> {
   const kinds = Object.keys(parts)
-  const whole = (of: yup.ObjectSchema<object>): yup.Schema =>
-    of.shape({ [by]: oneOf(kinds, label) }).noUnknown()
+  const whole = (of: yup.ObjectSchema<object>) => of.shape({ [by]: oneOf(kinds, label) }).noUnknown()
   // Made once: a tap is read thousands of times.
   const wholes = new Map(
     kinds.map((k) => [k, whole(parts[k as T[K]] as unknown as yup.ObjectSchema<object>)]),
