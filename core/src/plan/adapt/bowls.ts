@@ -2,10 +2,7 @@
 import type { Decision } from '../model/decision'
 import type { Adapted, DraftChild } from '../model/draft'
 import type { PlanRequest } from '../model/request'
-import type { PlanLine } from '../model/line'
-
-/** Id of the bowl that is apart. It comes first: allergen-free before the rest, on a clean table. */
-export const APART = 'apart'
+import { APART, type PlanLine } from '../model/line'
 
 export const apartDecision = (
   decisions: readonly Decision[],

@@ -4,7 +4,8 @@ import { applySwap, swapOf, swapsFor } from '../../food/swaps'
 import type { RecipeLine } from '../../recipe/recipe'
 import type { Decision } from '../model/decision'
 import type { Adapted, AdaptedLine, PlanStart } from '../model/draft'
-import { APART, apartDecision } from './bowls'
+import { apartDecision } from './bowls'
+import { APART } from '../model/line'
 
 export const decisionOn = <K extends Decision['kind']>(list: readonly Decision[], kind: K, line: string) =>
   list.find((d): d is Extract<Decision, { kind: K }> => d.kind === kind && 'line' in d && d.line === line)

@@ -2,6 +2,7 @@
  * The clock's part of the independent checker: adults, sink and tools never at two things at once, jobs for waiting only where a
  * child waits, stations with nobody at two. Asked of the finished plan's own times, not of the search.
  */
+import { APART } from '../model/line'
 import { techniqueFor } from '../../craft/setting-techniques'
 import { countOf, ownTools, toolIdOf } from '../../craft/tools'
 import type { Plan } from '../model/plan'
@@ -102,6 +103,8 @@ function joinRules(tasks: readonly Task[]): string[] {
   return tasks.flatMap((task) => {
     const first = tasks.find((t) => t.mode === 'EACH' && t.joins === task.joins)
     if (task.joins === undefined || task.mode !== 'EACH' || !first) return []
+    if (task.bowl === APART)
+      return [`${task.id} is of the bowl that is apart, and goes in the waves of others`]
     return same(first) === same(task)
       ? []
       : [`${task.id} goes in the waves of ${task.joins}, and is another job`]

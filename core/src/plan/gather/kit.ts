@@ -10,7 +10,7 @@ import { finding, type Finding } from '../model/finding'
 import type { KitTool, Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import type { Task } from '../model/task'
-import { APART } from '../adapt/bowls'
+import { APART } from '../model/line'
 import { rawKind } from '../shape/hygiene'
 import { toolCount } from '../split/waves'
 

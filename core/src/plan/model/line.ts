@@ -62,6 +62,9 @@ export interface PlanLine {
   also?: { text: string; source: string }
 }
 
+/** Id of the bowl that is apart. It comes first: allergen-free before the rest, on a clean table. */
+export const APART = 'apart'
+
 /** One vessel's share of the recipe and the children it is for. */
 export interface Bowl {
   id: string

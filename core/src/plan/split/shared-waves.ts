@@ -2,6 +2,7 @@
  * Several bowls, one adult: where everybody does the same job once, each for the own bowl, and an adult stands beside, the children of all
  * bowls go in the same waves. So an adult sees to as many at once as the job allows, whichever bowl they work for.
  */
+import { APART } from '../model/line'
 import type { RecipeStep } from '../../recipe/recipe'
 import type { PlanRequest } from '../model/request'
 import type { Task } from '../model/task'
@@ -17,7 +18,8 @@ export function joinBowls(
   bowls: readonly { id: string }[],
   request: PlanRequest,
 ): Task[] {
-  if (bowls.length < 2) return [...tasks]
+  // A bowl that is apart for an allergy comes first and has an adult to itself: hands that go from bowl to bowl carry crumbs.
+  if (bowls.length < 2 || bowls.some((b) => b.id === APART)) return [...tasks]
   const joined = new Map<string, { joins: string; adult: string }>()
   for (const group of sameJobs(tasks, steps)) {
     const [first] = group

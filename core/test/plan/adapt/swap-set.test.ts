@@ -7,7 +7,7 @@ import type { Decision } from '../../../src/plan/model/decision'
 import type { Plan } from '../../../src/plan/model/plan'
 import type { PlanChild } from '../../../src/plan/model/request'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
-import { APART } from '../../../src/plan/adapt/bowls'
+import { APART } from '../../../src/plan/model/line'
 import { child, four, recipeOf, request } from '../../group'
 import type { Concern } from '../../../src/food/concern'
 

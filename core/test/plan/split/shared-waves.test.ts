@@ -107,6 +107,17 @@ describe('own bowls', () => {
       expect(planOf(asked(id, FOUR, 1, 'own')).totals.seconds, id).toBeLessThanOrEqual(shared * 1.1)
     }
   })
+  it('that are apart for an allergy share no adult’s eyes with others', () => {
+    for (const grouping of ['own', 'groups', 'together'] as const) {
+      const of = asked('cucumber-mint-raita', FOUR, 1, grouping)
+      const plan = planOf({ ...of, decisions: [{ kind: 'apart', children: ['c1'], swaps: [] }] })
+      expect(plan.bowls[0]?.id).toBe('apart')
+      expect(plan.tasks.filter((t) => t.joins !== undefined)).toEqual([])
+      const joined = planOf(asked('cucumber-mint-raita', FOUR, 1, 'own'))
+      const wrong = joined.tasks.map((t) => (t.bowl === 'own-c0' && t.joins ? { ...t, bowl: 'apart' } : t))
+      expect(breaches({ ...joined, tasks: wrong }, of).some((b) => b.includes('apart'))).toBe(true)
+    }
+  })
   it('hold when a child leaves, and when the adult at it is called away', () => {
     const of = asked('cucumber-mint-raita', FOUR, 2, 'own')
     const plan = planOf(of)
