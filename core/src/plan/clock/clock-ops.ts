@@ -58,11 +58,11 @@ export function opsOf(
         continue
       }
       // While it cools they wash their hands.
-      const beside = task.mode === 'WAIT' && k === 0 && parts.every((p) => washesOnly(p[0]?.own ?? []))
+      const beside = task.mode === 'WAIT' && parts.every((p) => washesUntil(p, k))
       const made = taskOps(task, beside ? begin : after, request)
       ops.push(...made.ops.map((o) => ({ ...o, bowl: null })))
       if (made.ops.length === 0) before = after
-      else before = beside ? [...made.ends, ...ends] : made.ends
+      else before = beside ? [...made.ends, ...after] : made.ends
     }
   }
   return ops
@@ -87,6 +87,11 @@ function partsOf(tasks: readonly Task[]): Part[] {
   return own.length > 0 ? [...parts, { own, together: null }] : parts
 }
 
+/** In this step there was nothing but washing hands before its k-th meeting. */
+const washesUntil = (parts: readonly Part[], k: number): boolean =>
+  parts
+    .slice(0, k + 1)
+    .every(({ own, together }, i) => washesOnly(own) && (i === k || !together || washesOnly([together])))
 const washesOnly = (tasks: readonly Task[]): boolean => tasks.every((t) => t.technique === 'wash-hands')
 
 /** One bowl's tasks one after the other. */

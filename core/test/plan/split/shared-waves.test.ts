@@ -118,6 +118,15 @@ describe('own bowls', () => {
       expect(breaches({ ...joined, tasks: wrong }, of).some((b) => b.includes('apart'))).toBe(true)
     }
   })
+  it('wash beside one adult while it cools, as a shared bowl does', () => {
+    const cooling = (grouping: 'own' | 'together') => {
+      const plan = planOf(asked('apple-oat-crumble-pots', [26, 27, 28], 1, grouping))
+      const baked = plan.schedule.find((s) => s.step === 'bake')
+      const wait = plan.tasks.find((t) => t.step === 'taste' && t.mode === 'WAIT' && t.start !== undefined)
+      return (wait?.start ?? 0) - ((baked?.start ?? 0) + (baked?.seconds ?? 0))
+    }
+    expect([cooling('together'), cooling('own')]).toEqual([0, 0])
+  })
   it('hold when a child leaves, and when the adult at it is called away', () => {
     const of = asked('cucumber-mint-raita', FOUR, 2, 'own')
     const plan = planOf(of)

@@ -54,9 +54,13 @@ export function tapRoutes(
     (handler: RequestHandler): RequestHandler =>
     (req, res, next) =>
       req.person ? next() : handler(req, res, next)
-  const remember: RequestHandler = (req, _res, next) => {
-    if (known.size >= MOST_KNOWN) known.clear()
-    if (!known.has(cookieOf(req))) known.set(cookieOf(req), { signIn: req.sessionID, person: personOf(req) })
+  const remember: RequestHandler = (req, res, next) => {
+    const cookie = cookieOf(req)
+    const own = known.get(cookie) ?? { signIn: req.sessionID, person: personOf(req) }
+    if (!known.has(cookie) && known.size >= MOST_KNOWN) known.clear()
+    known.set(cookie, own)
+    // Kept with the request: others may have it forgotten before this one is read.
+    res.locals['signIn'] = own.signIn
     next()
   }
 
@@ -77,7 +81,7 @@ export function tapRoutes(
         throw new Fault(403, 'a session that is over is opened again from its record, with a reason')
       const session = String(req.params['id'])
       if (!isUuid(session)) throw notFound('this session')
-      const { last, due } = await taken(req, session, events)
+      const { last, due } = await taken(req, String(res.locals['signIn']), session, events)
       const answer = JSON.stringify({ last })
       // In one piece: a tap's answer is the shortest there is, and there are most of it.
       res.setHeader('content-type', 'application/json; charset=utf-8')
@@ -92,8 +96,7 @@ export function tapRoutes(
   )
   return router
 
-  async function taken(req: Request, session: string, events: TableEvent[]): Promise<Taken> {
-    const signIn = known.get(cookieOf(req))?.signIn ?? ''
+  async function taken(req: Request, signIn: string, session: string, events: TableEvent[]): Promise<Taken> {
     const has = (kinds: ReadonlySet<TableEvent['kind']>): boolean => events.some((e) => kinds.has(e.kind))
     try {
       if (has(LAST)) return await takeLast(pool, req, signIn, events)
