@@ -101,23 +101,15 @@ export const asSnapshot = <T>(pool: pg.Pool, setting: string, work: (db: Db) => 
     ),
   )
 
-/**
- * One question as one setting, in one way there and back: a transaction of its own.
- * @param values texts, numbers, truth values, null
- */
+/** One question as one setting, in one way there and back: a transaction of its own. @param question without values */
 export async function inOneGo<R extends pg.QueryResultRow>(
   pool: pg.Pool,
   setting: string,
   question: string,
-  values: readonly (string | number | boolean | null)[],
 ): Promise<pg.QueryResult<R>> {
-  const literal = (v: string | number | boolean | null): string =>
-    v === null ? 'null' : typeof v === 'string' ? pg.escapeLiteral(v) : String(v)
-  // In one pass: what stands in a value is never looked at again.
-  const text = question.replace(/\$(\d+)/g, (_, n: string) => literal(values[Number(n) - 1] ?? null))
   return inTurn(pool, setting, async () => {
     const answers = (await pool.query(
-      `select set_config('app.setting_id', ${pg.escapeLiteral(setting)}, true); ${text}`,
+      `select set_config('app.setting_id', ${pg.escapeLiteral(setting)}, true); ${question}`,
     )) as unknown as pg.QueryResult<R>[]
     const last = answers.at(-1)
     if (!last) throw new Error('the database gave no answer')

@@ -67,7 +67,7 @@ export async function isClosed(pool: Pool, id: string): Promise<boolean> {
 
 /** Its name, in one way to the database. */
 export async function nameOfSetting(pool: Pool, id: string): Promise<string> {
-  const { rows } = await inOneGo<{ name: string }>(pool, id, 'select name from settings', [])
+  const { rows } = await inOneGo<{ name: string }>(pool, id, 'select name from settings')
   return rows[0]?.name ?? ''
 }
 
