@@ -38,6 +38,8 @@ export function factLabel(fact: Fact): string {
       return 'hot and cold'
     case 'shape':
       return `the shape: ${fact.shape}`
+    case 'mirror':
+      return `${fact.food}, left and right`
     case 'vote':
       return 'who would like more'
     case 'tell':

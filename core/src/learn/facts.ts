@@ -65,6 +65,8 @@ export type Fact =
   | { kind: 'scale'; food: string; amount: Ratio; unit: string; from: number; to: number }
   | { kind: 'temp'; value: number; unit: 'C'; other: number }
   | { kind: 'shape'; food: string; shape: string }
+  /** A picture with as many on the left as on the right: `side` on each. */
+  | { kind: 'mirror'; food: string; of: string; side: number }
   | { kind: 'vote'; options: Record<string, number> }
   /**
    * Nothing to count: what there is to talk of in this work. `about`: keys of questions (`do-stir`, `topic-mix`, `food`, `wait-oven`).

@@ -22,6 +22,7 @@ import { portion } from './portion/portion'
 import { localeOf, type PlanRequest } from './model/request'
 import { isMoved } from './model/session-recipe/sittings'
 import { scoop } from './scoop/scoop'
+import { scenesOf } from './portion/scenes'
 import { shape } from './shape/shape'
 import { split } from './split/split'
 import { talk } from './talk/talk'
@@ -109,6 +110,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     adults: request.adults.map((a) => a.id),
     bowls: draft.bowls,
     ...(draft.choices.length > 0 && { choices: draft.choices }),
+    ...scenesOf(recipe),
     making: draft.making,
     checks: draft.checks,
     swapSet: draft.swapSet,

@@ -28,6 +28,19 @@ export {
 } from './recipe'
 export { ownChoices } from './own-choices'
 export { MOST_TOGETHER, putTogether } from './put-together'
+export {
+  GROUNDS,
+  GROUND_WORDS,
+  PLACE_WORDS,
+  SCENE_PARTS_MOST,
+  SCENE_PIECES_MOST,
+  SCENE_PLACES,
+  type Scene,
+  type ScenePart,
+  sceneFault,
+  withScene,
+  withScenePart,
+} from './scene'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

@@ -2,6 +2,7 @@
  * Which free choices are each child's own: what one takes goes into no other's portion, so that a food which one child must not have may
  * stand there for the others. Where it is mixed into what all eat, it is no choice of one child, and is judged as every line.
  */
+import { sceneChoices } from './scene'
 import { isOnce, type FreeChoice, type Recipe, type RecipeStep, type RecipeTask } from './recipe'
 
 /** What makes one food of several, whoever does it. */
@@ -23,19 +24,26 @@ const PARTS: readonly string[] = [
 const isParted = (recipe: Recipe, at: number, choice: FreeChoice): boolean =>
   recipe.steps
     .slice(0, at + 1)
-    .some((s) => s.tasks.some((t) => isOnce(t.mode) && PARTS.includes(t.technique))) ||
-  recipe.lines.every((l) => l.each === true || l.byEye !== undefined || choice.lines.includes(l.id))
+    .some((s) =>
+      s.tasks.some((t) => isOnce(t.mode) && (s.scene !== undefined || PARTS.includes(t.technique))),
+    ) || recipe.lines.every((l) => l.each === true || l.byEye !== undefined || choice.lines.includes(l.id))
 
 /** What is done here with the food of the choice makes it everybody's. */
 const isForAll = (t: RecipeTask): boolean =>
   MIXES.includes(t.technique) || (!t.measures && !isOnce(t.mode) && COMBINES.includes(t.technique))
+
+/** The choices that a recipe names, and the parts of its pictures that several foods may fill. */
+export const allChoices = (recipe: Pick<Recipe, 'choices' | 'steps'>): FreeChoice[] => [
+  ...(recipe.choices ?? []),
+  ...sceneChoices(recipe.steps),
+]
 
 /**
  * The choices of a recipe in which each child takes for itself. Where the recipe does not show it, a choice is none: it is judged as every line.
  * @returns those that are taken onto or into what is each child's own, and after whose first step nothing is mixed or put together for all
  */
 export const ownChoices = (recipe: Recipe): FreeChoice[] =>
-  (recipe.choices ?? []).filter((choice) => {
+  allChoices(recipe).filter((choice) => {
     const first = recipe.steps.findIndex((s) => usesOf(choice, s) > 0)
     if (first < 0 || choice.lines.length < 2) return false
     const asked = choiceStep(choice, recipe)

@@ -87,6 +87,9 @@ function renamed(recipe: Recipe, mark: string): Recipe {
       id: own(s.id),
       uses: s.uses.map((u) => ({ ...u, line: own(u.line) })),
       tasks: s.tasks.map((t) => ({ ...t, ...(t.lines && { lines: owns(t.lines) }) })),
+      ...(s.scene && {
+        scene: { ...s.scene, parts: s.scene.parts.map((p) => ({ ...p, lines: p.lines.map(own) })) },
+      }),
       ...(s.readies !== undefined && { readies: own(s.readies) }),
       ...(s.soon && { soon: { ...s.soon, ...(s.soon.since !== undefined && { since: own(s.soon.since) }) } }),
     })),

@@ -4,6 +4,7 @@
  */
 import type { Tin } from '../amount/packs'
 import type { Ratio } from '../amount/ratio'
+import type { Scene } from './scene'
 
 /** What a food does in the recipe. It decides the swaps and how exact the measuring has to be. */
 export const ROLES = [
@@ -131,6 +132,8 @@ export interface RecipeStep {
   layers?: string[] | undefined
   /** How often the layers come, and how they lie: only then are they a pattern. */
   rows?: { times: number; lie: RowsLie } | undefined
+  /** A picture that is built here, one by each child where it works for itself. */
+  scene?: Scene | undefined
   uses: { line: string; part: Ratio }[]
   tasks: RecipeTask[]
   /** One sentence for the adult. */

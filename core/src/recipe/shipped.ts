@@ -17,8 +17,9 @@ import jelly from '../../data/recipes/milk-jelly-berries.json'
 import flatbreads from '../../data/recipes/risen-flatbreads.json'
 import shortbread from '../../data/recipes/shortbread-shapes.json'
 import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
-import ownBreads from '../../data/recipes/own-flatbreads.json'
-import ownSoup from '../../data/recipes/soup-of-my-own.json'
+import ownBreads from '../../data/recipes/own/own-flatbreads.json'
+import ownSoup from '../../data/recipes/own/soup-of-my-own.json'
+import boats from '../../data/recipes/own/harbour-boats.json'
 import type { Recipe } from './recipe'
 
 /** The recipes that come with Lea (core/data/recipes). */
@@ -43,6 +44,7 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   riceBalls,
   ownBreads,
   ownSoup,
+  boats,
 ] as Recipe[]
 
 /** Lea's own recipe of an id, which a setting's may stand over. */

@@ -35,6 +35,10 @@ export const tableChoices = (
 export const tookWith = (took: readonly string[], line: string, take: number): string[] =>
   took.includes(line) ? took.filter((l) => l !== line) : [...took, line].slice(-take)
 
+/** Ids of the lines that a child took so far, of every choice. */
+export const tookLines = (state: Pick<TableState, 'took'>, child: string | undefined): string[] =>
+  child === undefined ? [] : Object.values(state.took).flatMap((by) => by[child] ?? [])
+
 /** What a child took, in the order of the recipe. */
 export const tookBy = (
   plan: Pick<Plan, 'choices'>,

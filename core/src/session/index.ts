@@ -22,7 +22,7 @@ export { cleanUp, foodsMet, keptPlaces, leftoverUntil, nextMet, tally } from './
 export { type Meanwhile, clearingUp, sheetRows, whoWaits } from './meanwhile'
 export { type NextRound, nextRound } from './next-round'
 export { type Overview, costPoints, overviewOf, turnsInOrder } from './overview'
-export { tableChoices, type TableChoice, tookWith } from './choices'
+export { tableChoices, type TableChoice, tookLines, tookWith } from './choices'
 export { type PastSession, type SessionRecord, sessionRecord } from './record'
 export { type TableState, replay, replayer } from './replay'
 export { type PartPicture, factPicture, partPicture } from './talk/part-picture'

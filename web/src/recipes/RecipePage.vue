@@ -2,11 +2,21 @@
 /** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { variantsOf } from '@lea/core/plan'
-import { changesIn, layersText, linesFor, pictureOf, themeWords, toJsonLd } from '@lea/core/recipe'
+import { sceneOfRecipe, variantsOf } from '@lea/core/plan'
+import {
+  changesIn,
+  layersText,
+  linesFor,
+  pictureOf,
+  type Scene,
+  themeWords,
+  toJsonLd,
+} from '@lea/core/recipe'
+import { foodName } from '@lea/core/food'
 import { recipeToJson, recipeToText } from '@lea/core/schema'
 import Notice from '../parts/Notice.vue'
 import Picture from '../parts/pictures/Picture.vue'
+import ScenePicture from '../parts/pictures/ScenePicture.vue'
 import StillLife from '../parts/pictures/StillLife.vue'
 import Amount from '../parts/Amount.vue'
 import RecipeFacts from '../choose/RecipeFacts.vue'
@@ -34,6 +44,12 @@ onMounted(() => void settingStore.load())
 
 const ABOUT = { culture: 'Where it comes from', foods: 'Of the foods', story: 'To tell', tip: 'Tip' } as const
 const lineName = (id: string): string => lines.value.find((l) => l.id === id)?.name ?? id
+const sceneOf = (scene: Scene) =>
+  sceneOfRecipe(
+    scene,
+    (id) => recipe.value?.lines.find((l) => l.id === id)?.food ?? '',
+    (food) => foodName(foods.value.of(food)),
+  )
 const print = (): void => window.print()
 function asJson(): void {
   if (recipe.value) saveText(`${fileName.value}.lea.json`, 'application/json', recipeToJson(recipe.value))
@@ -133,6 +149,12 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                 </h3>
                 <p v-if="step.says">{{ step.says }}</p>
                 <p v-if="step.layers" class="text-sm">{{ layersText(step) }}</p>
+                <div v-if="step.scene" class="my-1 flex items-center gap-3">
+                  <ScenePicture :scene="sceneOf(step.scene)" class="w-40 shrink-0" />
+                  <ul class="text-sm">
+                    <li v-for="r in sceneOf(step.scene).rows" :key="r">{{ r }}</li>
+                  </ul>
+                </div>
                 <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
                   <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
                 </p>

@@ -8,7 +8,7 @@ import { suits, targetOf } from '../targets'
 import { derive } from './derive'
 import { FactError, isFactKind, fieldList, type Derived, type FactKind, type PlainFact } from './fields'
 import { fill, type Locale, type Saying, type Values, type ValuesOf } from './saying'
-import { aloud, countValues, layer, layers, share, tin } from './values-count'
+import { aloud, countValues, layer, layers, mirror, share, tin } from './values-count'
 import { vessel } from './vessel'
 import { jug, scaleValues, scoopValues } from './values-amount'
 import { compare, cut, order, priceValues, shapeValues, temp, timer, vote, weigh } from './values-world'
@@ -67,7 +67,7 @@ function doubleFrom(asked: string): number {
 }
 
 const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
-  ...{ aloud, compare, count: countValues, cut, jug, layer, layers, order, price: priceValues },
+  ...{ aloud, compare, count: countValues, cut, jug, layer, layers, mirror, order, price: priceValues },
   ...{
     scale: scaleValues,
     scoop: scoopValues,

@@ -82,6 +82,11 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
       needed: String((w - left) % w),
     }
   },
+  mirror: (f) => {
+    const side = wholeOf(f, 'side')
+    if (side < 1) throw new FactError('side', 'must be at least 1')
+    return { all: String(2 * side), more: String(side + 1) }
+  },
   layer: deriveLayer,
   layers: (f) => {
     const core = fieldList(f, 'core')

@@ -33,6 +33,7 @@ export const FACT_KINDS = [
   'scale',
   'temp',
   'shape',
+  'mirror',
   'vote',
   'order',
 ] as const

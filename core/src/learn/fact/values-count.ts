@@ -186,6 +186,22 @@ export const layers: ValuesOf = (f, d): Values => {
   }
 }
 
+/** As many on the one side as on the other. */
+export const mirror: ValuesOf = (f, d): Values => {
+  const side = wholeOf(f, 'side')
+  const all = text(d, 'all')
+  return {
+    ...foodWords(things(wordOf(f, 'food', 'things'), 2)),
+    of: wordOf(f, 'of', 'the picture'),
+    side: String(side),
+    sideOr: either(String(side), text(d, 'more')),
+    all,
+    allOr: either(all, String(2 * side + 1)),
+    few: yes(side <= 10),
+    several: yes(side >= 2),
+  }
+}
+
 /** Counting every place is asked up to 24 (learning.md B0). */
 export const tin: ValuesOf = (f, d): Values => {
   const total = Number(text(d, 'total'))

@@ -58,6 +58,7 @@ export type RuleName =
   | 'added-sugar'
   | 'ratio'
   | 'make'
+  | 'scene'
   | 'whole-eggs'
   | 'whole-tins'
   | 'scaling'

@@ -12,6 +12,7 @@ import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 import type { ExposureKind } from '../../food/concern'
 import type { Recipe } from '../../recipe/recipe'
+import type { Scene } from '../../recipe/scene'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
 export const PLAN_VERSION = 4
@@ -95,6 +96,8 @@ export interface Plan {
   bowls: Bowl[]
   /** Not there where there is none, and in plans of an earlier version. */
   choices?: PlanChoice[]
+  /** Pictures that are built, by step. Not there where none is, and in plans of an earlier version. */
+  scenes?: (Scene & { step: string })[]
   making: Making
   checks: Check[]
   swapSet: SwapSet | null

@@ -16,6 +16,7 @@ import { lineAmount } from '../../recipe/by-eye'
 import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from '../adapt/batches'
 import { standsIn } from '../adapt/bowls'
+import { sceneFindings } from './scenes'
 import { takersByBowl } from './takers'
 import type { AdaptedLine, Pass, Portioned, Shaped } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
@@ -64,6 +65,7 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     ...eggFindings(draft, bowls, made, request),
     ...draft.lines.flatMap((line) => tinFinding(line, bowls)),
     ...scalingFindings(draft, bowls),
+    ...sceneFindings(draft, bowls),
   ]
   return { draft: { ...draft, bowls, making: made }, findings }
 }

@@ -14,7 +14,7 @@ import { hygieneOf } from './hygiene'
 import { oilFindings, rawFindings, rawNotes } from './raw-findings'
 import { rawFirstFindings } from './raw-first'
 import { choiceFindings, choiceNotes, choicesOf, withAgeOffers } from './free-choice'
-import { variantNotes } from './ways-by-age'
+import { sceneNotes, variantNotes } from './ways-by-age'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
@@ -32,6 +32,7 @@ export const shape: Pass<Adapted, Shaped> = (draft, request) => {
         ...heatNotes(draft),
         ...choiceNotes(choices),
         ...variantNotes(draft),
+        ...sceneNotes(draft),
       ],
       hygiene: hygieneOf(draft, request),
     },

@@ -1,10 +1,11 @@
-/** What is done in another way at some ages: notes at the step where it comes up. */
+/** What is done in another way at some ages, and what is built: notes at the step where it comes up. */
 import { ageText } from '../../craft/ages'
 import type { RecipeStep, StepVariant } from '../../recipe/recipe'
 import type { Adapted, DraftChild } from '../model/draft'
 import { nameToken } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
 import { andList } from '../../amount/show'
+import { sceneText } from '../../recipe/scene'
 
 const isOf = (v: StepVariant, p: DraftChild): boolean =>
   (v.from == null || p.age >= v.from) && (v.below == null || p.age < v.below)
@@ -28,6 +29,14 @@ export function variantNotes({ recipe, people }: Pick<Adapted, 'recipe' | 'peopl
     }),
   )
 }
+
+/** What is built, in words for the adult: each part, where it lies and how many there are. */
+export const sceneNotes = ({ recipe }: Pick<Adapted, 'recipe'>): WatchNote[] =>
+  recipe.steps.flatMap((s): WatchNote[] =>
+    s.scene
+      ? [{ step: s.id, grade: 'know', about: WORK, says: sceneText(s.scene), source: 'the recipe' }]
+      : [],
+  )
 
 /** "Under 3 years", "From 5 years". */
 const variantAges = ({ from, below }: Pick<StepVariant, 'from' | 'below'>): string =>

@@ -260,6 +260,7 @@ const SPOKEN_OF = new Set([
   'share',
   'tin',
   'shape',
+  'mirror',
   'compare',
   'timer',
   'count',

@@ -14,6 +14,7 @@ import {
   ROLES,
   THEME_KINDS,
 } from '../../recipe/recipe'
+import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES, sceneFault } from '../../recipe/scene'
 import { upgradeRecipe } from '../../recipe/upgrade'
 import { tinSchema } from '../amounts'
 import { amount, id, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
@@ -78,6 +79,26 @@ const variantSchema = yup
   .noUnknown()
   .test('ages', 'A way by age needs an age: from, or below', (v) => v.from != null || v.below != null)
 
+const sceneSchema = yup
+  .object({
+    of: required('What the picture is of', 40),
+    on: oneOf(GROUNDS, 'What the picture lies on'),
+    parts: listOf(
+      yup
+        .object({
+          what: required('Part of the picture', 30),
+          at: oneOf(SCENE_PLACES, 'Where the part lies'),
+          n: whole('How many of the part', 1, SCENE_PIECES_MOST),
+          lines: listOf(id('Line'), 'Lines that fill the part', 6, 1),
+        })
+        .noUnknown(),
+      'Parts of the picture',
+      SCENE_PARTS_MOST,
+      1,
+    ),
+  })
+  .noUnknown()
+
 const stepSchema = yup
   .object({
     id: id('Step id'),
@@ -89,6 +110,7 @@ const stepSchema = yup
       .noUnknown()
       .default(undefined)
       .optional(),
+    scene: sceneSchema.default(undefined).optional(),
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
@@ -212,6 +234,16 @@ export const recipeSchema = yup
           message: `Step '${step.title}' uses a line that is not there: ${missing.line}`,
         })
       }
+    }
+    for (const step of recipe.steps) {
+      const fault =
+        step.scene &&
+        sceneFault(
+          step.scene,
+          step.uses.map((u) => u.line),
+        )
+      if (fault)
+        return context.createError({ path: 'steps', message: `The picture of '${step.title}'. ${fault}` })
     }
     const offered = recipe.choices?.flatMap((c) => c.lines).find((l) => !known.has(l))
     if (offered !== undefined)

@@ -9,6 +9,7 @@ import type { Plan } from '../../plan/model/plan'
 import type { Task } from '../../plan/model/task'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import { handPicture, type HandPicture } from '../../plan/view/hand-picture'
+import { sceneTogether, sceneView, type SceneView } from '../../plan/view/scene-view'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { TableState } from '../replay'
 import type { TableTurn } from '../table'
@@ -27,6 +28,8 @@ export type ShowMoment =
   | ({ kind: 'turn'; to: string | null } & HandPicture)
   /** Each child chooses: pictures of what it is offered, so many at once. */
   | { kind: 'choose'; foods: string[] }
+  /** A picture that is built: each piece with the food that is this child's. */
+  | ({ kind: 'scene' } & Pick<SceneView, 'on' | 'pieces'>)
   | { kind: 'wait'; wait: WaitKind }
   /** How it tasted: a tower of mats over each answer, growing. */
   | { kind: 'tastes' }
@@ -95,7 +98,12 @@ export function showMoments(
     return []
   })
   if (!task) return [...opening, ...waiting(plan, step, at, guessed)]
-  return [...opening, ...choosing(plan, step, turn?.who), turnMoment(plan, task, turn?.who)]
+  return [
+    ...opening,
+    ...choosing(plan, step, turn?.who),
+    ...building(plan, step, turn?.who),
+    turnMoment(plan, task, turn?.who),
+  ]
 }
 
 /** What the hands of a child do in a job, with the tool that is for this child. */
@@ -113,6 +121,17 @@ const choosing = (plan: Plan, step: string, child: string | undefined): ShowMome
     const foods = offeredFoods(c, [...(offer?.picks ?? []), ...(offer?.lines ?? [])])
     return foods.length < 2 ? [] : [{ kind: 'choose', foods: foods.slice(0, offer?.atOnce ?? 2) }]
   })
+
+/** What is built, of what this child took or is reckoned to take. */
+const building = (plan: Plan, step: string, child: string | undefined): ShowMoment[] => {
+  const view = sceneView(plan, step, child ?? null)
+  return view ? [{ kind: 'scene', on: view.on, pieces: view.pieces }] : []
+}
+/** The same for the wall. */
+export const buildingTogether = (plan: Plan, step: string): ShowMoment[] => {
+  const view = sceneTogether(plan, step)
+  return view ? [{ kind: 'scene', ...view }] : []
+}
 
 /** The same for a picture on the wall, which all see: only what is offered to every child. */
 export const choosingTogether = (plan: Plan, step: string): ShowMoment[] =>

@@ -4,6 +4,7 @@ import { ArrowRight, BookOpen, Check, Hourglass, Lightbulb } from '@lucide/vue'
 import { computed } from 'vue'
 import type { ShowFrame, ShowMoment } from '@lea/core/session'
 import MatPattern from '../mats/MatPattern.vue'
+import ScenePicture from '../pictures/ScenePicture.vue'
 import Picture from '../pictures/Picture.vue'
 import WordPicture from '../pictures/WordPicture.vue'
 
@@ -89,6 +90,7 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
         class="size-[32cqh] rounded-patch border-4 border-line p-4"
       />
     </div>
+    <ScenePicture v-else-if="moment.kind === 'scene'" :scene="moment" class="w-[88cqh] max-w-full" />
     <div v-else-if="moment.kind === 'wait'" class="flex items-center gap-[5cqw]">
       <WordPicture :word="WAITS[moment.wait] ?? 'timer'" label="" class="size-[40cqh]" />
       <span

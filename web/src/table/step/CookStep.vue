@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import { tableChoices, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
+import { sceneView } from '@lea/core/plan'
+import { tableChoices, tookLines, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
+import ScenePicture from '../../parts/pictures/ScenePicture.vue'
 import ChoiceTaker from './ChoiceTaker.vue'
 import CookStrip from './CookStrip.vue'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
@@ -32,6 +34,13 @@ const choices = computed(() => {
   const task = props.tasks[0]?.task
   const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
   return session.plan && task && bowl ? tableChoices(session.plan, table.state, task.step, bowl.children) : []
+})
+/** The picture that is built here, of what this child took or is reckoned to take. */
+const scene = computed(() => {
+  const step = props.tasks[0]?.task.step
+  const child = props.turn?.child
+  if (!session.plan || step === undefined) return null
+  return sceneView(session.plan, step, child ?? null, tookLines(table.state, child))
 })
 /** The amount so far in parts of a whole. */
 const picture = computed(() => (props.shown ? partPicture(props.shown.task, props.shown.count) : null))
@@ -80,6 +89,14 @@ const lineName = (row: TableTask): string => {
       />
     </div>
   </template>
+  <figure v-if="scene" class="mt-2 flex items-center gap-4">
+    <ScenePicture :scene="scene" class="w-56 shrink-0" />
+    <figcaption>
+      <ul>
+        <li v-for="r in scene.rows" :key="r">{{ r }}</li>
+      </ul>
+    </figcaption>
+  </figure>
   <ChoiceTaker v-for="c in choices" :key="c.id" :choice="c" :turn="turn?.who ?? null" />
   <ul v-if="tasks.length > 1" class="mt-2 flex flex-wrap gap-2 text-sm" aria-label="Tasks of this step">
     <li

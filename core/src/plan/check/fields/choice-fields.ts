@@ -1,6 +1,8 @@
-/** Fields of free choices. */
+/** Fields of free choices, and of pictures that are built. */
 import type { ChoiceOffer, PlanChoice } from '../../model/choice'
-import { fields, listField, maybe, numberField, textValue, trueField } from './shape'
+import { GROUNDS, SCENE_PLACES, type ScenePart } from '../../../recipe/scene'
+import type { Plan } from '../../model/plan'
+import { fields, listField, maybe, numberField, textValue, trueField, wordField } from './shape'
 
 const offer = fields<ChoiceOffer>({
   child: textValue,
@@ -19,4 +21,17 @@ export const choiceShape = fields<PlanChoice>({
     fields<PlanChoice['lines'][number]>({ line: textValue, food: textValue, name: textValue }),
   ),
   offers: listField(offer),
+})
+export const sceneShape = fields<NonNullable<Plan['scenes']>[number]>({
+  step: textValue,
+  of: textValue,
+  on: wordField(...GROUNDS),
+  parts: listField(
+    fields<ScenePart>({
+      what: textValue,
+      at: wordField(...SCENE_PLACES),
+      n: numberField,
+      lines: listField(textValue),
+    }),
+  ),
 })

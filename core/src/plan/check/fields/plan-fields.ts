@@ -12,7 +12,7 @@ import {
   type WatchNote,
 } from '../../model/plan'
 import { clearedShape, decisionShape, findingShape } from './finding-fields'
-import { choiceShape } from './choice-fields'
+import { choiceShape, sceneShape } from './choice-fields'
 import { bowlShape, makingShape } from './line-fields'
 import { costShape, shoppingRowShape } from './shopping-fields'
 import { talkShape, uncoveredShape } from './talk-fields'
@@ -97,6 +97,7 @@ const plan = fields<Plan>({
   adults: listField(textValue),
   bowls: listField(bowlShape),
   choices: maybe(listField(choiceShape)),
+  scenes: maybe(listField(sceneShape)),
   making: makingShape,
   checks: listField(
     fields<Check>({

@@ -1,6 +1,7 @@
 /** What is cut, laid, pressed and shared: parts of what a child really holds, and pieces as many as the batch really makes. */
 import { ratio, toText } from '../../../amount/ratio'
-import type { RecipeStep } from '../../../recipe/recipe'
+import { things } from '../../../learn/fact/phrases'
+import { isOnce, type RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
@@ -15,6 +16,7 @@ export const madeFacts = (
 ): StepFact[] => [
   ...cutFacts(own, bowl, step, draft),
   ...layerFacts(step, own),
+  ...sceneFacts(step, own),
   ...shapeFacts(own, step),
   ...sharedFacts(step, own, draft),
 ]
@@ -84,6 +86,31 @@ function layerFacts(step: RecipeStep, own: readonly Task[]): StepFact[] {
   const fact: StepFact['fact'] =
     times < 2 ? { kind: 'layers', core } : { kind: 'layer', core, repeats: times, i: core.length * times - 1 }
   return [{ id: 'layer', fact, task: task.id }]
+}
+
+/** Of a picture: how many of a part it has, and what is on the left as on the right. */
+function sceneFacts({ scene }: RecipeStep, own: readonly Task[]): StepFact[] {
+  const task = own.find((t) => t.mode !== 'WAIT' && t.mode !== 'ADULT' && t.technique !== 'wash-hands')
+  if (!scene || !task) return []
+  return scene.parts.flatMap((p, i): StepFact[] => {
+    const food = things(p.what, 2)
+    const id = `${i + 1}`
+    const each = isOnce(task.mode) ? { each: true as const } : {}
+    return [
+      ...(p.at === 'pair'
+        ? [
+            {
+              id: `mirror:${id}`,
+              fact: { kind: 'mirror' as const, food, of: scene.of, side: p.n / 2 },
+              task: task.id,
+            },
+          ]
+        : []),
+      ...(p.n > 1
+        ? [{ id: `count:part-${id}`, fact: { kind: 'count' as const, food, n: p.n, ...each }, task: task.id }]
+        : []),
+    ]
+  })
 }
 
 function shapeFacts(own: readonly Task[], step: RecipeStep): StepFact[] {

@@ -3,6 +3,7 @@
  * words above are as they were written. Who changes a word has the text read anew.
  */
 import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
+import { sceneText } from '../../scene'
 import type { Recipe } from '../../recipe'
 import { contentKey } from '../keys'
 import { lineText } from './to-json-ld'
@@ -26,7 +27,10 @@ function wordsOf(recipe: Recipe, foods: FoodBook): string {
     ...recipe.lines.map((l) => `- ${lineText(l, foods, recipe.serves)}`),
     '',
     'Method',
-    ...recipe.steps.map((s, i) => `${i + 1}. ${s.says ? `${s.title}. ${s.says}` : s.title}`),
+    ...recipe.steps.map(
+      (s, i) =>
+        `${i + 1}. ${[s.says ? `${s.title}. ${s.says}` : s.title, s.scene ? sceneText(s.scene) : ''].filter(Boolean).join(' ')}`,
+    ),
     ...(recipe.equipment.length > 0 ? ['', 'Equipment', ...recipe.equipment.map((e) => `- ${e}`)] : []),
     ...(recipe.storage ? ['', 'Storage', recipe.storage] : []),
     ...(recipe.notes ?? []).flatMap((n, i) => [...(i === 0 ? ['', 'Notes'] : []), `- ${n.says}`]),
