@@ -210,6 +210,8 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
     case 'line':
     case 'quiet':
       return !draft.recipe.steps.some((s) => s.id === d.step)
+    case 'rounds':
+      return !draft.tasks.some((t) => t.step === d.step && t.passes)
     case 'two-sittings':
       return !draft.recipe.steps.some((s) => s.id === d.after && s.rests)
     case 'clear':

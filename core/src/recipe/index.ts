@@ -17,6 +17,7 @@ export {
   PLACES,
   RECIPE_SCHEMA,
   ROLES,
+  ROUNDS_MOST,
   ROWS_LIE,
   type Recipe,
   type RecipeLine,
@@ -25,6 +26,7 @@ export {
   type Role,
   type StepVariant,
   isByChildren,
+  timesText,
 } from './recipe'
 export { ownChoices } from './own-choices'
 export { MOST_TOGETHER, putTogether } from './put-together'
@@ -41,6 +43,7 @@ export {
   withScene,
   withScenePart,
 } from './scene'
+export { canPass, passesOf, withPasses } from './passes'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

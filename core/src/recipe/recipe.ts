@@ -116,9 +116,23 @@ export interface RecipeTask {
   cuts?: number | undefined
   /** What it is pressed or formed into. */
   shape?: FoodShape | undefined
+  /** It goes round the table, seat by seat; over so many rounds what is taken of a line is parted. */
+  passes?: Passes | undefined
   /** Of the oven, the fridge. */
   celsius?: number | undefined
 }
+
+/** How a thing goes round: how often, what one says who hands it on, and what the other answers. */
+export interface Passes {
+  times: number
+  asks: string
+  answers: string
+}
+/** It goes round so often at most. */
+export const ROUNDS_MOST = 6
+
+/** "once", "twice", "3 times" */
+export const timesText = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`)
 
 export const FOOD_SHAPES = ['circle', 'square', 'rectangle', 'triangle', 'hexagon', 'oval'] as const
 export type FoodShape = (typeof FOOD_SHAPES)[number]

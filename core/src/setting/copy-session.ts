@@ -14,6 +14,7 @@ const OF_THE_RECIPE = new Set<Decision['kind']>([
   'measuring',
   'make',
   'two-sittings',
+  'rounds',
   'idea',
   'quiet',
 ])

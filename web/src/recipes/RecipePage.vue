@@ -2,7 +2,7 @@
 /** A recipe as people cook from it: what goes in for so many, what is done, by whom, how long; and out again as a file. */
 import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
-import { sceneOfRecipe, variantsOf } from '@lea/core/plan'
+import { passesText, sceneOfRecipe, variantsOf } from '@lea/core/plan'
 import {
   changesIn,
   layersText,
@@ -148,6 +148,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                   {{ step.title }}<span v-if="step.nextSitting" class="text-soft"> (the next time)</span>
                 </h3>
                 <p v-if="step.says">{{ step.says }}</p>
+                <p v-if="passesText(step)" class="text-sm">{{ passesText(step) }}</p>
                 <p v-if="step.layers" class="text-sm">{{ layersText(step) }}</p>
                 <div v-if="step.scene" class="my-1 flex items-center gap-3">
                   <ScenePicture :scene="sceneOf(step.scene)" class="w-40 shrink-0" />

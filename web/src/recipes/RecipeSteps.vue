@@ -2,6 +2,7 @@
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
+import StepPasses from './StepPasses.vue'
 import StepScene from './StepScene.vue'
 import StepRows from './StepRows.vue'
 import { useFaultAt } from '../parts/useAttempt'
@@ -211,6 +212,7 @@ const remove = (step: RecipeStep): void => {
         >
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>
         <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
+        <StepPasses :model-value="step" @update:model-value="replace(i, $event)" />
         <StepScene
           :model-value="step"
           :lines="lines"

@@ -174,6 +174,7 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
       const part =
         request.recipe.steps.find((s) => s.id === task.step)?.uses.find((u) => u.line === line.line)?.part ??
         '1'
+      const round = ratio(part).div(task.passes?.of ?? 1)
       // What the recipe weighs is scooped by the food's weight: crossed again here, on the other way round.
       const made = madeBy(task.measured)
       const back = crossTo(
@@ -185,7 +186,7 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
         ownWeights(request),
       )
       const whole = task.portion && line.each ? line.each.amount : line.amount
-      const off = back?.amount.div(ratio(whole).mul(part)).sub(1).abs()
+      const off = back?.amount.div(ratio(whole).mul(round)).sub(1).abs()
       if (!off || off.compare(TOLERANCE[line.role]) > 0) out.push(`${task.id}: scoops do not make the amount`)
       if (task.measured.n !== task.measured.parts.reduce((n, p) => n + p.n, 0))
         out.push(`${task.id}: the scoops are not those that are counted`)
@@ -202,6 +203,10 @@ function portionRules(task: Task, plan: Plan): string[] {
     .flatMap((f) => f.children)
     .filter((child) => turns.filter((t) => t.child === child).length !== scoops)
     .map((child) => `${task.id}: ${child} does not measure all of the own portion`)
+  const seats = task.passes?.order ?? []
+  const first = turns.filter((t, i) => turns.findIndex((o) => o.child === t.child) === i)
+  if (task.passes && first.some((t, i) => t.child !== seats[i]))
+    out.push(`${task.id}: it does not go round by the seats`)
   const most = task.portion?.atOnce ?? 1
   if (turns.some((t) => turns.filter((o) => o.start <= t.start && t.start < o.end).length > most))
     out.push(`${task.id}: more than ${most} measure at once`)

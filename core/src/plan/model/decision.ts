@@ -51,6 +51,8 @@ export type Decision =
   | { kind: 'adult-does'; task: string }
   /** It rests after this step until a later sitting. */
   | { kind: 'two-sittings'; after: string }
+  /** What goes round in this step goes round so often, and there is enough for it. */
+  | { kind: 'rounds'; step: string; times: number }
   /** The maths idea of a step; `tell`: none, only words. */
   | { kind: 'idea'; step: string; idea: string }
   /** This child is asked something in this step. */
@@ -134,6 +136,8 @@ export function decisionKey(d: Decision): string {
       return `${d.kind}:${d.step}:${d.child ?? ''}`
     case 'line':
       return `line-said:${d.step}:${d.line}`
+    case 'rounds':
+      return `rounds:${d.step}`
     case 'two-sittings':
       return d.kind
     case 'clear':

@@ -3,7 +3,7 @@
  * that turns come out even (`fair-bowl`), or with any cup in parts, or on the scale.
  */
 import { capitalised } from '../../amount/letter-case'
-import { ratio, toMixed } from '../../amount/ratio'
+import { ratio, toMixed, toText } from '../../amount/ratio'
 import { timesOf } from '../../amount/scoops'
 import { countLimit } from '../../craft/ages'
 import { TOLERANCE } from '../../recipe/recipe'
@@ -57,7 +57,9 @@ function withPortions(task: Task, measured: Measured, bowls: number, { kit }: Pl
     measured.by === 'scoop' && measured.any !== true && measured.jug !== true
       ? measured.parts.map((p) => kit.measures.find((m) => m.id === p.measure)?.count ?? 1)
       : [measured.by === 'pieces' ? able : 1]
-  const atOnce = Math.max(1, ...(measured.by === 'pieces' ? there : [Math.floor(Math.min(...there) / bowls)]))
+  const atOnce = task.passes
+    ? 1
+    : Math.max(1, ...(measured.by === 'pieces' ? there : [Math.floor(Math.min(...there) / bowls)]))
   return { ...task, measured, portion: { atOnce }, n: able * scoops }
 }
 
@@ -76,9 +78,10 @@ function measureBowl(
     const step = draft.recipe.steps.find((s) => s.id === task.step)
     const line = lineOf(task, draft)
     if (!line || !step?.tasks.some((t) => t.technique === task.technique && t.measures)) continue
-    const part = step.uses.find((u) => u.line === line.line)?.part ?? '1'
+    // Over several rounds each has its share of it in each.
+    const part = ratio(step.uses.find((u) => u.line === line.line)?.part ?? '1').div(task.passes?.of ?? 1)
     const own = isPortion(task, line) && line.each ? { ...line, ...line.each } : line
-    const what = demandOf(task, own, part, bowl, request)
+    const what = demandOf(task, own, toText(part), bowl, request)
     if ('measured' in what) {
       out.set(task.id, what.measured)
       if (task.mode === 'TURNS') otherTurns += withTurns(task, what.measured).n

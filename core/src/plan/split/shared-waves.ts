@@ -37,7 +37,9 @@ function sameJobs(tasks: readonly Task[], steps: readonly RecipeStep[]): Task[][
   )
   const groups = new Map<string, Task[]>()
   for (const task of tasks) {
-    if (task.mode !== 'EACH' || !task.adult || measured.has(`${task.step}/${task.technique}`)) continue
+    // What goes round goes round its own table.
+    if (task.mode !== 'EACH' || !task.adult || task.passes || measured.has(`${task.step}/${task.technique}`))
+      continue
     const key = task.id.slice(task.bowl.length)
     groups.set(key, [...(groups.get(key) ?? []), task])
   }

@@ -15,6 +15,7 @@ import type { Pass, Portioned, Split } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
+import { goesRound, roundsOf } from './going-round'
 import { withShowings } from './showings'
 import { standingOver } from './standing-over'
 import { HAZARD_WORD, adultsDo, watchNotes } from './watch-notes'
@@ -70,7 +71,7 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
-  const all = [...washing, ...step.tasks]
+  const all = roundsOf([...washing, ...step.tasks], used)
   // A recipe may stir twice in one step, and names each line once for measuring.
   const chosen = new Set(draft.choices.flatMap((c) => c.lines.map((l) => l.line)))
   const nobodyTakes = used.length === 0 && step.uses.length > 0 && step.uses.every((u) => chosen.has(u.line))
@@ -174,7 +175,16 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   // What each child measures into one bowl is its share of the amount, not the whole of it again: dealt scoop by scoop, in even turns. Of a
   // line that is for each child everybody measures the own.
   const measures = line !== null && task.measures === true && byChildren
-  const asked = !measures ? task.mode : line.each ? 'EACH' : isOnce(task.mode) ? 'TURNS' : task.mode
+  const round = task.passes && byChildren ? task.passes : undefined
+  const asked = round
+    ? 'EACH'
+    : !measures
+      ? task.mode
+      : line.each
+        ? 'EACH'
+        : isOnce(task.mode)
+          ? 'TURNS'
+          : task.mode
   const mode = byChildren && (able === 0 || byAdult) ? 'ADULT' : asked
   const beside = hazard !== undefined || forms.some((f) => f.supervision === 'B')
   const adult =
@@ -203,6 +213,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(adult && { adult }),
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
+    ...(round && mode === 'EACH' && goesRound(round, forms, again, bowl)),
   }
 }
 

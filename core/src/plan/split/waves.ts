@@ -35,6 +35,7 @@ interface Wave {
 
 /** The children of an EACH task in waves: everyone in the first one that has a place, a tool and eyes left. */
 export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
+  if (task.passes) return task.passes.order.map((child) => [child])
   const waves: Wave[] = []
   const size = Math.min(
     task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity,

@@ -44,7 +44,7 @@ const onceEach = (task: Task): Turn[] =>
     ? task.rounds
         .flatMap((children, round) => children.map((child) => ({ child, round })))
         .map(({ child, round }, i) => ({ ...turnOf(task, i, child), round }))
-    : able(task).flatMap((child, i) =>
+    : (task.passes?.order ?? able(task)).flatMap((child, i) =>
         Array.from({ length: goesEach(task) }, (_, k) => turnOf(task, i * goesEach(task) + k, child, k)),
       )
 

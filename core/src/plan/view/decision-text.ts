@@ -1,5 +1,5 @@
 /** A decision in a few words, for the list of what was chosen. `{{id}}` stands for a name. */
-import { numberText } from '../../amount/show'
+import { countText, numberText } from '../../amount/show'
 import { ratio } from '../../amount/ratio'
 import { toolName } from '../../craft/tools'
 import type { Make } from '../../recipe/make'
@@ -68,6 +68,8 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return `an adult does: ${job(d.task)}`
     case 'two-sittings':
       return `two sittings, a rest after: ${stepTitle(d.after)}`
+    case 'rounds':
+      return `${stepTitle(d.step)}: ${countText(d.times, 'round')}`
     case 'idea':
       return `to talk of in ${stepTitle(d.step)}: ${d.idea === 'tell' ? 'only words' : idea(d.step, d.idea)}`
     case 'ask':

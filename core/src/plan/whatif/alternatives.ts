@@ -5,7 +5,7 @@
 import { countText } from '../../amount/show'
 import { rankOf } from '../../amount/decompose'
 import { nearest } from '../../amount/near'
-import { ratio, toPlaces } from '../../amount/ratio'
+import { ratio, toPlaces, toText } from '../../amount/ratio'
 import { countLimit } from '../../craft/ages'
 import { TOLERANCE } from '../../recipe/recipe'
 import { usable, waysOf } from '../scoop/fair-bowl'
@@ -111,10 +111,10 @@ function demandIn(plan: Plan, request: PlanRequest, taskId: string) {
   const now = task?.measured
   if (!task || !bowl || !line || (now?.by === 'scoop' && now.any)) return null
   const step = request.recipe.steps.find((s) => s.id === task.step)
-  const part = step?.uses.find((u) => u.line === line.line)?.part ?? '1'
+  const part = ratio(step?.uses.find((u) => u.line === line.line)?.part ?? '1').div(task.passes?.of ?? 1)
   // Of an own portion the ways to make one child's.
   const own = task.portion && line.each ? { ...line, ...line.each } : line
-  const what = demandOf(task, own, part, bowl, request)
+  const what = demandOf(task, own, toText(part), bowl, request)
   if (!('demand' in what)) return null
   const ages = plan.children.filter((c) => bowl.children.includes(c.id)).map((c) => c.months)
   return {

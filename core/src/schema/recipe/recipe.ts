@@ -12,6 +12,7 @@ import {
   PLACES,
   RECIPE_SCHEMA,
   ROLES,
+  ROUNDS_MOST,
   THEME_KINDS,
 } from '../../recipe/recipe'
 import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES, sceneFault } from '../../recipe/scene'
@@ -65,6 +66,15 @@ const taskSchema = yup
     shape: yup
       .string()
       .oneOf([...FOOD_SHAPES], `Shape must be one of: ${FOOD_SHAPES.join(', ')}`)
+      .optional(),
+    passes: yup
+      .object({
+        times: whole('How often it goes round', 1, ROUNDS_MOST),
+        asks: required('What one says who passes it on', 80),
+        answers: required('What is answered', 80),
+      })
+      .noUnknown()
+      .default(undefined)
       .optional(),
     celsius: maybeWhole('Degrees Celsius', -30, 300),
   })

@@ -2,8 +2,8 @@
 /** How much is made: by children, portions, pieces, batches, a tin or cases; what is over; batch sizes in whole eggs. */
 import { computed, ref, watch } from 'vue'
 import { countText, numberText, ratio, toMixed } from '@lea/core/amount'
-import { type Plan, batchText, makingText, ovenText } from '@lea/core/plan'
-import { COMMON_CASES, COMMON_TINS, type Make, type Recipe } from '@lea/core/recipe'
+import { type Plan, batchText, makingText, ovenText, roundsRows } from '@lea/core/plan'
+import { COMMON_CASES, COMMON_TINS, type Make, ROUNDS_MOST, type Recipe, timesText } from '@lea/core/recipe'
 import { makeSchema } from '@lea/core/schema'
 import Amount from '../../parts/Amount.vue'
 import { useSession } from '../../stores/session/session'
@@ -72,6 +72,9 @@ async function use(): Promise<void> {
   }
 }
 const choose = (make: Make): Promise<void> => session.choose({ kind: 'make', make })
+/** With enough of everything for all rounds. */
+const goRound = (step: string, times: number): Promise<void> =>
+  session.choose({ kind: 'rounds', step, times })
 </script>
 
 <template>
@@ -109,6 +112,19 @@ const choose = (make: Make): Promise<void> => session.choose({ kind: 'make', mak
       >
       <button type="submit" class="btn" :disabled="disabled">Use</button>
     </form>
+    <div v-for="r in roundsRows(plan)" :key="r.step" class="mt-2 flex flex-wrap items-center gap-2 text-sm">
+      <label class="font-semibold"
+        >{{ r.title }} goes round
+        <select
+          class="field !w-auto font-normal"
+          :value="r.times"
+          :disabled="disabled"
+          @change="goRound(r.step, Number(($event.target as HTMLSelectElement).value))"
+        >
+          <option v-for="n in ROUNDS_MOST" :key="n" :value="n">{{ timesText(n) }}</option>
+        </select></label
+      >
+    </div>
     <p v-if="fault" id="much-fault" role="alert" class="mt-1 text-sm font-semibold text-paprika">
       {{ fault }}
     </p>

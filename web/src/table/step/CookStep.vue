@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
-import { sceneView } from '@lea/core/plan'
+import { passText, sceneView } from '@lea/core/plan'
 import { tableChoices, tookLines, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
@@ -35,6 +35,10 @@ const choices = computed(() => {
   const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
   return session.plan && task && bowl ? tableChoices(session.plan, table.state, task.step, bowl.children) : []
 })
+/** What is said from seat to seat, where it goes round. */
+const passes = computed(() =>
+  props.shown && props.turn ? session.say(passText(props.shown.task, props.turn.child)) : '',
+)
 /** The picture that is built here, of what this child took or is reckoned to take. */
 const scene = computed(() => {
   const step = props.tasks[0]?.task.step
@@ -66,6 +70,7 @@ const lineName = (row: TableTask): string => {
     >
   </p>
   <p v-for="h in helps" :key="h" class="text-lg font-semibold">{{ h }}</p>
+  <p v-if="passes" class="text-lg font-semibold">{{ passes }}</p>
   <p v-if="says" class="text-soft">{{ says }}</p>
   <template v-if="shown && shown.turns.length > 0">
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>

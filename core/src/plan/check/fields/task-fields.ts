@@ -59,6 +59,15 @@ export const taskShape = fields<Task>({
   shows: maybe(textValue),
   measured: maybe(measuredShape),
   joins: maybe(textValue),
+  passes: maybe(
+    fields<NonNullable<Task['passes']>>({
+      round: numberField,
+      of: numberField,
+      order: listField(textValue),
+      asks: textValue,
+      answers: textValue,
+    }),
+  ),
   portion: maybe(fields<NonNullable<Task['portion']>>({ atOnce: numberField })),
   counts: maybe(fields<NonNullable<Task['counts']>>({ what: textValue, n: numberField })),
 })

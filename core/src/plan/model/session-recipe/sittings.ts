@@ -3,6 +3,7 @@ import { placesFor, withPlaces, type PlaceSwap } from '../../../recipe/heat-plac
 import type { Recipe, RecipeStep } from '../../../recipe/recipe'
 import type { Decision } from '../decision'
 import type { PlanRequest } from '../request'
+import { withRounds } from './rounds'
 import { withSwapSteps } from './swap-steps'
 
 /**
@@ -23,7 +24,7 @@ type Of = Pick<PlanRequest, 'recipe' | 'decisions' | 'kit'>
 /** The recipe as this session cooks it: with its hot work where the room can do it, and in its sittings. */
 export const recipeOfSession = ({ recipe, decisions, kit }: Of): Recipe =>
   withSittings(
-    withPlaces(withMoves(withSwapSteps(recipe, decisions), decisions), [
+    withPlaces(withMoves(withSwapSteps(withRounds(recipe, decisions), decisions), decisions), [
       ...placesSaid(decisions),
       ...placesChosen({ recipe, decisions, kit }),
     ]),

@@ -1,0 +1,142 @@
+/** What goes round the table: by the seats, each with the own measure, in rounds with enough for all of them. */
+import { describe, expect, it } from 'vitest'
+import { breaches } from '../../../src/plan/check/check'
+import { planFault } from '../../../src/plan/check/fields/plan-fields'
+import { compile } from '../../../src/plan/compile'
+import { ranShort } from '../../../src/plan/live/ran-short'
+import { decide } from '../../../src/plan/model/decision'
+import type { PlanRequest } from '../../../src/plan/model/request'
+import { passText, passesText, roundsRows } from '../../../src/plan/view/pass-words'
+import { passesOf, withPasses } from '../../../src/recipe/passes'
+import type { Recipe } from '../../../src/recipe/recipe'
+import { recipeSchema } from '../../../src/schema/recipe/recipe'
+import { child, recipeOf, request } from '../../group'
+
+const oats = recipeOf('overnight-oats-pear')
+/** A bowl of raspberries goes round: each takes its spoons, and hands it on. */
+const round = (times: number, more: Partial<Recipe> = {}): Recipe => ({
+  ...oats,
+  id: 'own:round',
+  title: 'The bowl goes round',
+  lines: [
+    { id: 'oats', food: 'oats-rolled', amount: '3', unit: 'cup_m', role: 'structure', each: true },
+    { id: 'seeds', food: 'raspberry', amount: '12', unit: 'tbsp_m', role: 'topping' },
+  ],
+  serves: 6,
+  choices: [],
+  ahead: [],
+  steps: [
+    ...oats.steps.slice(0, 1),
+    {
+      id: 'round',
+      title: 'The bowl goes round',
+      picture: 'bowl',
+      uses: [{ line: 'seeds', part: '1' }],
+      tasks: [
+        {
+          technique: 'level-scoop',
+          mode: 'EACH',
+          measures: true,
+          seconds: 15,
+          passes: { times, asks: 'Would you like berries?', answers: 'Yes, please.' },
+        },
+      ],
+    },
+    {
+      id: 'fill',
+      title: 'Fill your pot',
+      picture: 'jar',
+      uses: [{ line: 'oats', part: '1' }],
+      tasks: [{ technique: 'level-scoop', mode: 'EACH', measures: true, seconds: 15 }],
+    },
+  ],
+  ...more,
+})
+const ages = [70, 40, 66, 50, 44, 58]
+const group = ages.map((months, i) => child(`c${i}`, months))
+const asked = (times: number, more: Partial<PlanRequest> = {}): PlanRequest =>
+  request(group, { recipe: round(times), ...more })
+const roundTasks = (plan: ReturnType<typeof compile>) => plan.tasks.filter((t) => t.step === 'round' && t.passes)
+
+describe('what goes round', () => {
+  it('goes by the seats, one after another, and each has the own measure', () => {
+    const plan = compile(asked(1))
+    expect(breaches(plan, asked(1))).toEqual([])
+    expect(planFault(JSON.parse(JSON.stringify(plan)))).toBeNull()
+    const [task, ...others] = roundTasks(plan)
+    expect(others).toEqual([])
+    const turns = plan.turns.filter((t) => t.task === task?.id)
+    const children = plan.bowls[0]?.children ?? []
+    expect([...new Set(turns.map((t) => t.child))]).toEqual(children)
+    // 12 tbsp for six: two each.
+    for (const c of children) expect(turns.filter((t) => t.child === c)).toHaveLength(2)
+    const sorted = [...turns].sort((a, b) => a.start - b.start)
+    sorted.slice(1).forEach((t, i) => expect(t.start).toBeGreaterThanOrEqual(sorted[i]?.end ?? 0))
+  })
+
+  it('goes round twice with the same amount: half of each child’s part in each round', () => {
+    const plan = compile(asked(2))
+    expect(breaches(plan, asked(2))).toEqual([])
+    const tasks = roundTasks(plan)
+    expect(tasks.map((t) => [t.passes?.round, t.passes?.of])).toEqual([
+      [1, 2],
+      [2, 2],
+    ])
+    for (const t of tasks) expect(plan.turns.filter((x) => x.task === t.id)).toHaveLength(6)
+    expect(plan.bowls[0]?.lines.find((l) => l.line === 'seeds')?.amount).toBe('12')
+  })
+
+  it('once more: with enough of it for every round, also on the shopping list', () => {
+    const decisions = decide([], { kind: 'rounds', step: 'round', times: 3 })
+    const plan = compile(asked(1, { decisions }))
+    expect(breaches(plan, asked(1, { decisions }))).toEqual([])
+    expect(roundTasks(plan)).toHaveLength(3)
+    expect(plan.bowls[0]?.lines.find((l) => l.line === 'seeds')?.amount).toBe('36')
+    // What others steps use is not doubled by it.
+    expect(plan.bowls[0]?.lines.find((l) => l.line === 'oats')?.amount).toBe('3')
+    expect(roundsRows(plan)).toEqual([{ step: 'round', title: 'The bowl goes round', times: 3 }])
+    expect(plan.ineffective).toEqual([])
+  })
+
+  it('says who hands it to whom, in each round', () => {
+    const [first, second] = roundTasks(compile(asked(2)))
+    if (!first || !second) throw new Error('two rounds')
+    expect(passText(first, 'c0')).toBe(
+      'Round 1 of 2. An adult hands it to {{c0}}: “Would you like berries?” “Yes, please.”',
+    )
+    expect(passText(first, 'c1')).toContain('{{c0}} hands it to {{c1}}')
+    expect(passText(second, 'c0')).toContain('{{c5}} hands it to {{c0}}')
+    expect(passesText(round(2).steps[1] ?? { tasks: [] })).toBe(
+      'It goes round twice, seat by seat: “Would you like berries?” “Yes, please.”',
+    )
+  })
+
+  it('leaves out whoever takes no part, and goes on to the next', () => {
+    const no = group.map((c) => (c.id === 'c2' ? { ...c, limits: ['level-scoop'] } : c))
+    const plan = compile({ ...asked(1), children: no })
+    const [task] = roundTasks(plan)
+    expect(task?.passes?.order).not.toContain('c2')
+    expect(passText(task ?? {}, 'c3')).toContain('{{c1}} hands it to {{c3}}')
+  })
+
+  it('runs short in the second round: what is left is shared out evenly from there', () => {
+    const plan = compile(asked(2))
+    const [first] = roundTasks(plan)
+    const done = new Set(plan.turns.filter((t) => t.task === first?.id).map((t) => t.id))
+    const change = ranShort(plan, 'seeds', 4, done)
+    if ('refused' in change) throw new Error(change.refused)
+    const had = (c: string): number =>
+      change.plan.turns.filter((t) => t.child === c && t.task.includes('/round/')).length
+    expect(group.map((c) => had(c.id)).sort()).toEqual([1, 1, 2, 2, 2, 2])
+  })
+
+  it('is written and taken back in the editor, and stands in the schema', () => {
+    const step = round(1).steps[1]
+    if (!step) throw new Error('a step')
+    expect(passesOf(withPasses(step, 2))?.times).toBe(2)
+    expect(passesOf(withPasses(step, 0))).toBeUndefined()
+    expect(passesOf(withPasses(withPasses(step, 0), 9))?.times).toBe(6)
+    expect(recipeSchema.isValidSync(round(2))).toBe(true)
+    expect(recipeSchema.isValidSync({ ...round(7) })).toBe(false)
+  })
+})
