@@ -1,5 +1,7 @@
 /** Lines that are for each child: kept as the amount of all that the recipe serves, written and read as that of one. */
-import { AmountError, parseRatio, ratio, toMixed, toText } from '../amount/ratio'
+import { AmountError, parseRatio, ratio, toMixed, toText, type Ratio } from '../amount/ratio'
+import { numberText } from '../amount/show'
+import { ageText } from '../craft/ages'
 import type { RecipeLine } from './recipe'
 
 /** What is written in the field of a line: one child's amount where it is for each; what cannot be read stays as it was typed. */
@@ -29,4 +31,16 @@ function read(text: string): ReturnType<typeof ratio> | null {
     if (fault instanceof AmountError) return null
     throw fault
   }
+}
+
+/** ", under 4 years 1/2 of it"; '' where all have the same. */
+export const sizesText = ({ sizes }: Pick<RecipeLine, 'sizes'>): string =>
+  (sizes ?? []).map((s) => `, under ${ageText(s.below)} ${numberText(s.part)} of it`).join('')
+
+/** What is offered for the small: parts that a measure or a cut makes. */
+export const SMALL_PARTS: readonly Ratio[] = ['1/2', '1/3', '2/3', '3/4']
+/** The line with a part of its portion for those below an age; no age: all have the same. */
+export const withSize = (line: RecipeLine, below: number | null, part: Ratio): RecipeLine => {
+  const { sizes: _, ...rest } = line
+  return below === null || !line.each ? rest : { ...rest, sizes: [{ below, part }] }
 }

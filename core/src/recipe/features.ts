@@ -5,6 +5,7 @@ import { formFor } from '../craft/form'
 import { techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
 import { lineAmount } from './by-eye'
+import { sizesText } from './each'
 import { techniquesOf } from './heat'
 import type { Place, Recipe, RecipeStep } from './recipe'
 
@@ -51,7 +52,7 @@ export function linesFor(
     const many = l.unit === 'item' && amount.compare(1) > 0
     return {
       id: l.id,
-      amount: lineAmount(l, amount) + (l.each ? ' each' : ''),
+      amount: lineAmount(l, amount) + (l.each ? ` each${sizesText(l)}` : ''),
       name: foodName(foods.of(l.food), many),
       prep: l.prep ?? '',
       optional: l.optional ?? false,

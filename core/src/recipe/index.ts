@@ -1,4 +1,4 @@
-export { amountFromField, amountInField, servesChanged } from './each'
+export { SMALL_PARTS, amountFromField, amountInField, servesChanged, withSize } from './each'
 export { advise } from './advice/advice'
 export { changesIn, differences } from './changes'
 export { COMMON_ALLERGENS, type RecipeFacts, recipeFacts } from './facts'

@@ -73,6 +73,8 @@ export interface RecipeLine {
   byEye?: ByEye
   /** For each child: everybody measures the own portion, which is the amount parted by what the recipe serves. */
   each?: boolean | undefined
+  /** Of what is for each child the small have a part: below so many months so much of it; the first that fits counts. */
+  sizes?: { below: number; part: Ratio }[] | undefined
 }
 
 /** EACH child does it · TURNS of a shared task · STATIONs side by side, the children move on · an ADULT does it · WAIT. */

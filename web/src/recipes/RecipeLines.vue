@@ -11,7 +11,15 @@ import {
   unitWord,
 } from '@lea/core/amount'
 import { type FoodBook, preparationChoices } from '@lea/core/food'
-import { type RecipeLine, type Role, amountFromField, amountInField, lineFromText } from '@lea/core/recipe'
+import {
+  type RecipeLine,
+  type Role,
+  SMALL_PARTS,
+  amountFromField,
+  amountInField,
+  lineFromText,
+  withSize,
+} from '@lea/core/recipe'
 import { Trash2 } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import FoodForm from '../parts/foods/FoodForm.vue'
@@ -65,7 +73,13 @@ function setAmount(line: RecipeLine, text: string): void {
 function setEach(line: RecipeLine, each: boolean): void {
   const typed = amountInField(line, props.serves)
   line.each = each || undefined
+  if (!each) delete line.sizes
   line.amount = amountFromField(typed, each, props.serves)
+}
+/** The small have a part of it. */
+const setSize = (line: RecipeLine, below: string, part: string): void => {
+  const now = withSize(line, below === '' ? null : Number(below), part)
+  lines.value = lines.value.map((l) => (l === line ? now : l))
 }
 const printed = ref('')
 const printedFault = ref('')
@@ -167,6 +181,35 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
               @change="setEach(line, ($event.target as HTMLInputElement).checked)"
             />for each child</label
           >
+          <span v-if="line.each" class="flex items-center gap-1 text-sm">
+            <label
+              >smaller under<select
+                class="field"
+                :value="line.sizes?.[0]?.below ?? ''"
+                @change="
+                  setSize(line, ($event.target as HTMLSelectElement).value, line.sizes?.[0]?.part ?? '1/2')
+                "
+              >
+                <option value="">no age</option>
+                <option v-for="y in [2, 3, 4, 5, 6]" :key="y" :value="12 * y">{{ y }} years</option>
+              </select></label
+            >
+            <label v-if="line.sizes"
+              >the part<select
+                class="field"
+                :value="line.sizes[0]?.part"
+                @change="
+                  setSize(
+                    line,
+                    String(line.sizes?.[0]?.below ?? ''),
+                    ($event.target as HTMLSelectElement).value,
+                  )
+                "
+              >
+                <option v-for="p in SMALL_PARTS" :key="p" :value="p">{{ p }}</option>
+              </select></label
+            >
+          </span>
           <button
             type="button"
             class="btn"

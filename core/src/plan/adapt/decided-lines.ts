@@ -41,6 +41,7 @@ function lineWith(
     ...(line.prep && { prep: line.prep }),
     ...(line.byEye && { byEye: line.byEye }),
     ...(line.each && { each: true as const }),
+    ...(line.each && line.sizes && { sizes: line.sizes }),
   }
   const inForm = (shape: string | undefined): { shape?: string } => (shape ? { shape } : {})
   const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)

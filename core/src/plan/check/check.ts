@@ -21,6 +21,7 @@ import type { Plan } from '../model/plan'
 import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { PlanRequest } from '../model/request'
 import { madeBy } from '../model/scoop-sequence'
+import { ownShare, sizeTotal, type PlanLine } from '../model/line'
 import type { Task, Turn } from '../model/task'
 
 /** Every breach in words; an empty list where the plan keeps the hard rules. */
@@ -185,7 +186,7 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
         formWords(line.prep, line.shape),
         ownWeights(request),
       )
-      const whole = task.portion && line.each ? line.each.amount : line.amount
+      const whole = wholeOf(task, line, plan)
       const off = back?.amount.div(ratio(whole).mul(round)).sub(1).abs()
       if (!off || off.compare(TOLERANCE[line.role]) > 0) out.push(`${task.id}: scoops do not make the amount`)
       if (task.measured.n !== task.measured.parts.reduce((n, p) => n + p.n, 0))
@@ -193,6 +194,14 @@ function amountRules(plan: Plan, request: PlanRequest): string[] {
     }
     return out
   })
+}
+
+/** What a task measures of its line: one child's portion, an adult's for those of a size, or all of it. */
+const wholeOf = (task: Task, line: PlanLine, plan: Plan): string => {
+  const children = plan.bowls.find((b) => b.id === task.bowl)?.children.length ?? 0
+  return (
+    (task.portion ? ownShare(line, task.size)?.amount : sizeTotal(line, task.size, children)) ?? line.amount
+  )
 }
 
 /** Everybody at it has every scoop of the own portion, one after the other; no more at once than there are measures; and it is there for all of the bowl. */
@@ -213,7 +222,16 @@ function portionRules(task: Task, plan: Plan): string[] {
   const bowl = plan.bowls.find((b) => b.id === task.bowl)
   const line = bowl?.lines.find((l) => l.id === task.uses[0])
   const eaters = line?.takers?.n ?? bowl?.children.length ?? 0
-  if (bowl && line?.each && ratio(line.each.amount).mul(eaters).compare(line.amount) > 0)
+  const taken = (line?.each?.sizes ?? []).reduce(
+    (sum, s) =>
+      sum.add(
+        ratio(s.amount)
+          .sub(line?.each?.amount ?? '0')
+          .mul(s.children.length),
+      ),
+    ratio(line?.each?.amount ?? '0').mul(eaters),
+  )
+  if (bowl && line?.each && taken.compare(line.amount) > 0)
     out.push(`${task.id}: there is less of ${line.id} than the portions take`)
   return out
 }

@@ -27,7 +27,10 @@ export interface PlanStart {
   diets: readonly OwnDiet[]
 }
 /** A line as decided, not yet scaled. */
-export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also' | 'each'> & { each?: true }
+export type AdaptedLine = Omit<PlanLine, 'text' | 'recipeText' | 'also' | 'each'> & {
+  each?: true
+  sizes?: { below: number; part: string }[]
+}
 /** Line of the recipe, of a free choice -> who is not offered it, and why. */
 export type Offers = Map<string, ReadonlyMap<string, string>>
 export interface Adapted extends PlanStart {

@@ -1,5 +1,5 @@
 /** A line of a bowl and how it is measured. */
-import type { Ratio } from '../../amount/ratio'
+import { ratio, toText, type Ratio } from '../../amount/ratio'
 import type { ByEye, Role } from '../../recipe/recipe'
 
 /** So many level scoops of one measure. */
@@ -29,7 +29,8 @@ export type Measured =
       /** How an amount that the recipe weighs came to be scooped. */
       because?: string
     }
-  | { by: 'pieces'; n: number }
+  /** `text`: a part of one, for the small. */
+  | { by: 'pieces'; n: number; text?: string }
   /** `lack`: not by choice, the box makes it in no way. */
   | { by: 'weight'; text: string; why: string; because?: string; lack?: true }
 
@@ -51,7 +52,7 @@ export interface PlanLine {
   /** Nobody measures it. */
   byEye?: ByEye
   /** One child's own portion of it, where everybody measures the own: `amount` is that of all. */
-  each?: { amount: Ratio; text: string }
+  each?: { amount: Ratio; text: string; sizes?: EachSize[] }
   /** Of a free choice: laid out for so many of those in this bowl who may have it. `amount` is what they take. */
   takers?: { n: number; of: number }
   /** In which bowls it stands, where an own bowl is apart: `apart`, or all the `rest`. */
@@ -60,6 +61,31 @@ export interface PlanLine {
   recipeText: string
   /** The same by weight, or by volume; not there where the food's weight is not known. */
   also?: { text: string; source: string }
+}
+
+/** What the small have of a line that is for each child. */
+export interface EachSize {
+  children: string[]
+  amount: Ratio
+  text: string
+}
+
+/** What one child has of a line that everybody has a portion of: of a size by age where the task is for those. */
+export const ownShare = (
+  line: PlanLine,
+  size: number | undefined,
+): { amount: Ratio; text: string } | undefined =>
+  size === undefined
+    ? line.each && { amount: line.each.amount, text: line.each.text }
+    : line.each?.sizes?.[size]
+
+/** What an adult measures for those of one size by age, or for those who have the whole; undefined where all have the same. */
+export function sizeTotal(line: PlanLine, size: number | undefined, children: number): Ratio | undefined {
+  const sizes = line.each?.sizes
+  if (!sizes) return undefined
+  const small = sizes.reduce((n, s) => n + s.children.length, 0)
+  const n = size === undefined ? children - small : (sizes[size]?.children.length ?? 0)
+  return toText(ratio(ownShare(line, size)?.amount ?? '0').mul(n))
 }
 
 /** Id of the bowl that is apart. It comes first: allergen-free before the rest, on a clean table. */

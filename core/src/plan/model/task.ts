@@ -56,6 +56,8 @@ export interface Task {
   /** ADULT: the technique that the adult shows to the whole table before its turns begin; its own technique is `show`. */
   shows?: string
   measured?: Measured
+  /** It measures the portion of those of a size by age: which of the line's sizes, from 0. */
+  size?: number
   /** It goes round: which round of how many, the children in the order of their seats, and what is said from one to the next. */
   passes?: { round: number; of: number; order: string[]; asks: string; answers: string }
   /** Everybody measures the own portion: `measured` is one child's. So many can do so at once in this bowl. */

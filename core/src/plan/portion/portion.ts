@@ -23,7 +23,8 @@ import { finding, type Finding, type Fix } from '../model/finding'
 import { ownWeights } from '../model/cupboard'
 import type { PlanRequest } from '../model/request'
 import type { Making } from '../model/making'
-import type { Bowl, PlanLine } from '../model/line'
+import { portionsIn, sizesIn } from './sizes'
+import type { Bowl, EachSize, PlanLine } from '../model/line'
 
 export const portion: Pass<Shaped, Portioned> = (draft, request) => {
   const present = draft.people.length
@@ -37,18 +38,33 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     const factor = ratio(made.factor).mul(bowl.children.length).div(present)
     const lines = draft.lines
       .filter((line) => standsIn(line, bowl.id))
-      .flatMap(({ each, ...line }): PlanLine[] => {
-        const whole = scale(line.amount, factor).amount
+      .flatMap(({ each, sizes, ...line }): PlanLine[] => {
+        const full = scale(line.amount, factor).amount
         const laid = takers.get(line.line)?.get(bowl.id)
         if (laid?.n === 0) return []
+        // The small have less: there is only so much of it as the portions come to. Of a choice everybody takes alike.
+        const small = each && sizes && !laid ? sizesIn(bowl.children, sizes, draft) : []
+        const whole = toText(
+          ratio(full).mul(portionsIn(bowl.children.length, small)).div(bowl.children.length),
+        )
         const amount = laid ? toText(ratio(whole).mul(laid.n).div(bowl.children.length)) : whole
-        const own = each && { amount: ownAmount(line, whole, bowl.children.length, draft.recipe.serves) }
+        const own = each && { amount: ownAmount(line, full, bowl.children.length, draft.recipe.serves) }
+        const bySize = small.map(({ children, part }): EachSize => {
+          const amount = toText(ratio(own?.amount ?? '0').mul(part))
+          return { children, amount, text: lineAmount(line, amount) }
+        })
         return [
           {
             ...line,
             amount,
             ...(laid && { takers: laid }),
-            ...(own && { each: { ...own, text: lineAmount(line, own.amount) } }),
+            ...(own && {
+              each: {
+                ...own,
+                text: lineAmount(line, own.amount),
+                ...(bySize.length > 0 && { sizes: bySize }),
+              },
+            }),
             name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
             text: lineAmount(line, amount),
             recipeText: own

@@ -3,8 +3,8 @@
  * are crossed only by a food's weight; where that is not known the line stays as the recipe gives it.
  */
 import type Fraction from 'fraction.js'
-import { amountText } from '../../amount/show'
-import { ratio } from '../../amount/ratio'
+import { amountText, numberText } from '../../amount/show'
+import { isWhole, ratio } from '../../amount/ratio'
 import { toBase, unitOf } from '../../amount/units'
 import { crossTo, formWords } from '../../food/weights'
 import type { Role } from '../../recipe/recipe'
@@ -45,7 +45,11 @@ export function demandOf(
   const { dimension } = unitOf(line.unit)
   if (dimension === 'count') {
     const n = Number(amount.ceil().toFraction())
-    return { measured: { by: 'pieces', n: Math.max(1, n) } }
+    // Half a wrap for the small is no whole one.
+    const text = task.size === undefined ? undefined : numberText(amount)
+    return {
+      measured: { by: 'pieces', n: Math.max(1, n), ...(text !== undefined && !isWhole(amount) && { text }) },
+    }
   }
   const able = task.forms.reduce((n, f) => n + f.children.length, 0) || bowl.children.length
   const scoop = (mL: Fraction, because?: string) => ({

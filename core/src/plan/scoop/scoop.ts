@@ -6,6 +6,7 @@ import { capitalised } from '../../amount/letter-case'
 import { ratio, toMixed, toText } from '../../amount/ratio'
 import { timesOf } from '../../amount/scoops'
 import { countLimit } from '../../craft/ages'
+import { lineAmount } from '../../recipe/by-eye'
 import { TOLERANCE } from '../../recipe/recipe'
 import { inParts } from './any-cup'
 import { ownWeights } from '../model/cupboard'
@@ -16,7 +17,7 @@ import { demandOf, measuringOf, type Demand } from './measuring'
 import { measureErrorText } from '../model/measure-error'
 import type { PlanRequest } from '../model/request'
 import { scoopsText } from '../model/scoop-sequence'
-import type { Bowl, Measured, PlanLine } from '../model/line'
+import { ownShare, sizeTotal, type Bowl, type Measured, type PlanLine } from '../model/line'
 import type { Task } from '../model/task'
 
 export const scoop: Pass<Split, Scooped> = (draft, request) => {
@@ -30,7 +31,7 @@ export const scoop: Pass<Split, Scooped> = (draft, request) => {
     const how = measured.get(task.id)
     const line = how && lineOf(task, draft)
     if (!how || !line) return task
-    const own = isPortion(task, line) && line.each ? { ...line, text: line.each.text } : line
+    const own = isPortion(task, line) ? { ...line, text: ownShare(line, task.size)?.text ?? line.text } : line
     findings.push(...nearFindings(own, how))
     if (isPortion(task, line)) return withPortions(task, how, draft.bowls.length, request)
     return task.mode === 'TURNS' ? withTurns(task, how) : { ...task, measured: how }
@@ -63,6 +64,13 @@ function withPortions(task: Task, measured: Measured, bowls: number, { kit }: Pl
   return { ...task, measured, portion: { atOnce }, n: able * scoops }
 }
 
+/** One child's portion; of sizes by age an adult measures that of all who have this one; else all of it. */
+function measuredHere(task: Task, line: PlanLine, bowl: Bowl): PlanLine {
+  if (isPortion(task, line)) return { ...line, ...ownShare(line, task.size) }
+  const amount = sizeTotal(line, task.size, bowl.children.length)
+  return amount === undefined ? line : { ...line, amount, text: lineAmount(line, amount) }
+}
+
 /** How everything is measured that goes into one bowl. */
 function measureBowl(
   bowl: Bowl,
@@ -80,7 +88,7 @@ function measureBowl(
     if (!line || !step?.tasks.some((t) => t.technique === task.technique && t.measures)) continue
     // Over several rounds each has its share of it in each.
     const part = ratio(step.uses.find((u) => u.line === line.line)?.part ?? '1').div(task.passes?.of ?? 1)
-    const own = isPortion(task, line) && line.each ? { ...line, ...line.each } : line
+    const own = measuredHere(task, line, bowl)
     const what = demandOf(task, own, toText(part), bowl, request)
     if ('measured' in what) {
       out.set(task.id, what.measured)

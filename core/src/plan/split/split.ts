@@ -3,22 +3,22 @@
  * not there yet, or who must not touch what the task handles, is barred from it with the reason, and has a neighbour job instead.
  * Stations stand side by side where there are adults enough for them, else they become jobs one after another.
  */
-import { andList } from '../../amount/show'
 import { unitOf } from '../../amount/units'
 import { ratio } from '../../amount/ratio'
 import { techniqueFor } from '../../craft/setting-techniques'
-import { techniqueOf, type Technique } from '../../craft/techniques'
+import type { Technique } from '../../craft/techniques'
 import { stateLines, statesOf, type RecipeStates } from '../../recipe/states/hazards'
 import { isByChildren, isOnce, type RecipeStep, type RecipeTask } from '../../recipe/recipe'
 import { adultFor, cannotSupervise } from './adult-for'
 import type { Pass, Portioned, Split } from '../model/draft'
-import { finding, nameToken, type Finding } from '../model/finding'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
+import { hazardFindings } from './hazard-findings'
 import { goesRound, roundsOf } from './going-round'
+import { ofSize, sizesOf } from './by-size'
 import { withShowings } from './showings'
 import { standingOver } from './standing-over'
-import { HAZARD_WORD, adultsDo, watchNotes } from './watch-notes'
+import { watchNotes } from './watch-notes'
 import type { PlanRequest } from '../model/request'
 import { meetsInHand, takersOf, type PlanChoice } from '../model/choice'
 import { joinBowls } from './shared-waves'
@@ -82,8 +82,10 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
     if (!technique) return []
     const again = all.slice(0, i).filter((t) => idWordOf(t) === idWordOf(task)).length
     const lines: (PlanLine | null)[] = task.measures ? measuredAt(all, i, used) : [null]
-    return lines.map((line) =>
-      buildTask({ ...place, task, technique, again, line, handled, used }, draft, request),
+    return lines.flatMap((line) =>
+      sizesOf(task, line, bowl.children).map((size) =>
+        buildTask({ ...place, task, technique, again, line, handled, used, size }, draft, request),
+      ),
     )
   })
 }
@@ -144,15 +146,22 @@ interface Parts extends Place {
   line: PlanLine | null
   handled: string[]
   used: PlanLine[]
+  /** Of the line's sizes by age the one that is measured; undefined: the whole portion. */
+  size: number | undefined
 }
 
 function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
-  const { step, task, technique, again, bowl, index, line, handled, used, states } = parts
+  const { step, task, technique, again, bowl, index, line, handled, used, states, size } = parts
   const around = standingOver(states.at(step.id, technique.id), line, request)
   // Hands that only measure one food meet that food; all other hands meet the whole bowl.
   const handles = technique.id === 'wash-hands' ? [] : line ? [line.food] : handled
   const hand = line ?? inHand(task, step, used)
-  const at = atWork(task, line ?? (used.length === 1 ? hand : undefined), bowl, draft.choices)
+  const at = ofSize(
+    atWork(task, line ?? (used.length === 1 ? hand : undefined), bowl, draft.choices),
+    task,
+    line,
+    size,
+  )
   const crew = at.flatMap((id) => draft.people.find((p) => p.id === id) ?? [])
   const { forms, barred, instead, helps } = partake(
     crew,
@@ -168,7 +177,13 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
   const leads = { ...technique, ...(hazard && { hazard }) }
   const able = forms.reduce((n, f) => n + f.children.length, 0)
   const byChildren = isByChildren(task.mode)
-  const id = [bowl.id, step.id, again > 0 ? `${idWordOf(task)}-${again + 1}` : idWordOf(task), line?.id]
+  const id = [
+    bowl.id,
+    step.id,
+    again > 0 ? `${idWordOf(task)}-${again + 1}` : idWordOf(task),
+    line?.id,
+    size === undefined ? '' : `size-${size + 1}`,
+  ]
     .filter(Boolean)
     .join('/')
   const byAdult = request.decisions.some((d) => d.kind === 'adult-does' && d.task === id)
@@ -213,6 +228,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(adult && { adult }),
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
+    ...(size !== undefined && { size }),
     ...(round && mode === 'EACH' && goesRound(round, forms, again, bowl)),
   }
 }
@@ -263,48 +279,4 @@ function secondsOf(task: RecipeTask, bowl: Bowl, { making, bowls, people }: Port
   if (!parted || isTogether({ mode: task.mode, place: task.place ?? 'table' })) return task.seconds
   const share = Math.ceil((task.seconds * bowl.children.length) / people.length)
   return Math.min(task.seconds, Math.max(LEAST_ADULT_SECONDS, share))
-}
-
-/** One finding for each step with heat or blades: who stands there. */
-function hazardFindings(draft: Portioned, tasks: readonly Task[], request: PlanRequest): Finding[] {
-  return draft.recipe.steps.flatMap((step) =>
-    (['blade', 'heat'] as const).flatMap((hazard) => {
-      const ones = tasks.filter((t) => t.step === step.id && t.hazard === hazard)
-      if (ones.length === 0) return []
-      const adults = [...new Set(ones.flatMap((t) => t.adult ?? []))]
-      const lead = hazard === 'heat' ? 'heat' : 'knives'
-      const covered =
-        ones.every((t) => t.adult) &&
-        adults.some((id) => request.adults.find((a) => a.id === id)?.leads.includes(lead))
-      const technique = techniqueOf(ones[0]?.technique ?? '')
-      return [
-        finding({
-          rule: hazard,
-          pass: 'split',
-          grade: covered ? 'adult' : 'stop',
-          subject: { step: step.id },
-          touches: [],
-          says: covered
-            ? `${step.title}: ${andList(adults.map(nameToken))} ${adultsDo(ones, adults.length)}.`
-            : `${step.title}: no adult here leads ${HAZARD_WORD[hazard]}.`,
-          because:
-            hazard === 'heat'
-              ? 'Heat burns; the adult at heat does only that.'
-              : 'Blades cut; an adult stands in reach.',
-          source: `${technique?.source ?? 'common practice'}, from memory`,
-          fixes: covered
-            ? [{ label: 'Agreed', cost: 'asked again at the table', action: { do: 'stand' } }]
-            : [
-                { label: 'Choose another adult', cost: 'one who leads it', action: { do: 'add-adult' } },
-                {
-                  label: 'Go on, and write why',
-                  cost: 'kept in the record',
-                  action: { do: 'reason' },
-                },
-              ],
-          dependsOn: [adults, covered, ones.map((t) => t.id)],
-        }),
-      ]
-    }),
-  )
 }

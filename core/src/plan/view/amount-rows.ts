@@ -7,7 +7,7 @@ import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import { stripMarks, stripShares } from '../model/scoop-sequence'
 import { howText } from './weave'
-import type { PlanLine, ScoopPart } from '../model/line'
+import { ownShare, type PlanLine, type ScoopPart } from '../model/line'
 import type { Task } from '../model/task'
 
 export interface AmountRow {
@@ -59,7 +59,7 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
       ? `laid out for ${line.takers.n} of ${countText(line.takers.of, 'child', 'children')}`
       : '',
     share: several ? step : '',
-    makes: portion && line.each ? line.each.text : line.text,
+    makes: (portion && ownShare(line, task.size)?.text) || line.text,
     how: m ? howText(m, portion) : '',
     off:
       scoops && scoops.errPct !== '0'

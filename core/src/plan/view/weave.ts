@@ -141,11 +141,14 @@ function handsCell(task: Task, plan: Plan, lines: readonly PlanLine[]): HandsCel
   }
 }
 
+const piecesText = (m: Extract<Measured, { by: 'pieces' }>): string =>
+  m.text === undefined ? countText(m.n, 'piece') : `${m.text} of one`
+
 /** "6 × 1/4 cup", "2 pieces", "weigh 80 g"; of own portions "1 × 1/4 cup for each child". */
 export function howText(measured: Measured, portion = false): string {
   const each = portion ? ' for each child' : ''
   if (measured.by === 'scoop') return scoopsText(measured) + each
-  return (measured.by === 'pieces' ? countText(measured.n, 'piece') : `weigh ${measured.text}`) + each
+  return (measured.by === 'pieces' ? piecesText(measured) : `weigh ${measured.text}`) + each
 }
 
 function measureCell(task: Task, lines: readonly PlanLine[], plan: Plan): MeasureCell[] {
@@ -217,7 +220,7 @@ export function turnText(task: Task, number: number): string {
     if (m.jug) return `one jug, ${(scoop?.name ?? '').replace(/^a jug /, '')}`
     return m.any ? 'one level cup, always the same cup' : `one level scoop with the ${scoop?.name ?? ''}`
   }
-  if (m?.by === 'pieces') return task.portion ? `${countText(m.n, 'piece')} into your own` : 'one piece in'
+  if (m?.by === 'pieces') return task.portion ? `${piecesText(m)} into your own` : 'one piece in'
   if (m?.by === 'weight') return `a spoonful, until the scale says ${m.text}`
   return task.counts ? `${task.name}: ${toMixed(ratio(task.counts.n))} ${task.counts.what}` : task.name
 }

@@ -14,7 +14,7 @@ import { measureErrorText } from '../model/measure-error'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
 import { scoopsText, stripMarks, stripShares } from '../model/scoop-sequence'
-import type { Measured } from '../model/line'
+import { ownShare, type Measured } from '../model/line'
 
 export interface Alternative {
   ways: Record<string, number>
@@ -113,7 +113,7 @@ function demandIn(plan: Plan, request: PlanRequest, taskId: string) {
   const step = request.recipe.steps.find((s) => s.id === task.step)
   const part = ratio(step?.uses.find((u) => u.line === line.line)?.part ?? '1').div(task.passes?.of ?? 1)
   // Of an own portion the ways to make one child's.
-  const own = task.portion && line.each ? { ...line, ...line.each } : line
+  const own = task.portion ? { ...line, ...ownShare(line, task.size) } : line
   const what = demandOf(task, own, toText(part), bowl, request)
   if (!('demand' in what)) return null
   const ages = plan.children.filter((c) => bowl.children.includes(c.id)).map((c) => c.months)

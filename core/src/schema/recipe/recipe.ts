@@ -42,6 +42,14 @@ const recipeLineSchema = yup
       .oneOf([...BY_EYE], `By eye must be one of: ${BY_EYE.join(', ')}`)
       .optional(),
     each: yup.boolean().optional(),
+    sizes: listOf(
+      yup.object({ below: whole('Below months', 1, 216), part: amount('Part for the small') }).noUnknown(),
+      'Sizes by age',
+      3,
+      1,
+    )
+      .optional()
+      .default(undefined),
   })
   .noUnknown()
 

@@ -56,7 +56,8 @@ const ages = [70, 40, 66, 50, 44, 58]
 const group = ages.map((months, i) => child(`c${i}`, months))
 const asked = (times: number, more: Partial<PlanRequest> = {}): PlanRequest =>
   request(group, { recipe: round(times), ...more })
-const roundTasks = (plan: ReturnType<typeof compile>) => plan.tasks.filter((t) => t.step === 'round' && t.passes)
+const roundTasks = (plan: ReturnType<typeof compile>) =>
+  plan.tasks.filter((t) => t.step === 'round' && t.passes)
 
 describe('what goes round', () => {
   it('goes by the seats, one after another, and each has the own measure', () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Each line from recipe to group, as a scoop strip in proportion. */
 import { computed } from 'vue'
+import { countText } from '@lea/core/amount'
 import { type Plan, amountRows } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import ScoopStrip from '../../parts/mats/ScoopStrip.vue'
@@ -38,7 +39,11 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
         <td class="p-2 leading-tight max-md:block max-md:py-0.5">
           <strong class="text-lg"><Amount :text="row.line.text" /></strong>
           <span v-if="row.line.each" class="block text-sm"
-            ><Amount :text="row.line.each.text" /> for each child</span
+            ><Amount :text="row.line.each.text" /> for each child<template
+              v-for="(s, k) in row.line.each.sizes ?? []"
+              :key="k"
+              >, <Amount :text="s.text" /> for {{ countText(s.children.length, 'small one') }}</template
+            ></span
           >
           <span v-if="row.takers" class="block text-sm">{{ row.takers }}</span>
           <span v-if="row.line.also" class="block text-xs text-soft" :title="row.line.also.source">

@@ -1,7 +1,7 @@
 /** Fields of bowls, of their lines, and of how much is made. */
 import type { Tin } from '../../../amount/packs'
 import type { Make } from '../../../recipe/make'
-import type { Bowl, Measured, PlanLine, ScoopPart } from '../../model/line'
+import type { Bowl, EachSize, Measured, PlanLine, ScoopPart } from '../../model/line'
 import type { BatchChoice, Making } from '../../model/making'
 import {
   fields,
@@ -35,7 +35,7 @@ export const measuredShape = kinds<Measured, 'by'>('by', {
     pinned: maybe(trueField),
     because: maybe(textValue),
   },
-  pieces: { n: numberField },
+  pieces: { n: numberField, text: maybe(textValue) },
   weight: { text: textValue, why: textValue, because: maybe(textValue), lack: maybe(trueField) },
 })
 const line = fields<PlanLine>({
@@ -52,7 +52,15 @@ const line = fields<PlanLine>({
   prep: maybe(textValue),
   shape: maybe(textValue),
   byEye: maybe(nameField()),
-  each: maybe(fields<NonNullable<PlanLine['each']>>({ amount: textValue, text: textValue })),
+  each: maybe(
+    fields<NonNullable<PlanLine['each']>>({
+      amount: textValue,
+      text: textValue,
+      sizes: maybe(
+        listField(fields<EachSize>({ children: listField(textValue), amount: textValue, text: textValue })),
+      ),
+    }),
+  ),
   takers: maybe(fields<NonNullable<PlanLine['takers']>>({ n: numberField, of: numberField })),
   only: maybe(wordField('apart', 'rest')),
   recipeText: textValue,

@@ -59,6 +59,7 @@ export const taskShape = fields<Task>({
   shows: maybe(textValue),
   measured: maybe(measuredShape),
   joins: maybe(textValue),
+  size: maybe(numberField),
   passes: maybe(
     fields<NonNullable<Task['passes']>>({
       round: numberField,

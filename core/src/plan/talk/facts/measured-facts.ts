@@ -5,7 +5,7 @@ import { unitOf } from '../../../amount/units'
 import type { Role } from '../../../recipe/recipe'
 import type { Fact } from '../../../learn/facts'
 import { onlySize } from '../../model/scoop-sequence'
-import type { Bowl } from '../../model/line'
+import { ownShare, type Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
 import { spokenName } from './in-hand'
 import type { StepFact } from './step-fact'
@@ -110,7 +110,7 @@ const weighFacts = (own: readonly Task[], bowl: Bowl): StepFact[] =>
         fact: {
           kind: 'weigh',
           food: line.name,
-          grams: t.portion && line.each ? line.each.amount : line.amount,
+          grams: (t.portion && ownShare(line, t.size)?.amount) || line.amount,
           division: 1,
         },
         task: t.id,
