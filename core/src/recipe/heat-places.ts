@@ -4,7 +4,7 @@
  */
 import data from '../../data/heat-places.json'
 import { ratio, type Ratio } from '../amount/ratio'
-import type { HeatPlace, Place, Recipe, RecipeTask } from './recipe'
+import type { HeatPlace, Place, Recipe, RecipeStep, RecipeTask } from './recipe'
 
 /** Another place for the same work. */
 export interface Instead {
@@ -61,8 +61,17 @@ export function withPlaces(recipe: Recipe, swaps: readonly PlaceSwap[]): Recipe 
       const swap = swaps.find((s) => isPlaceItself(e, s.from))
       return swap && heatPlaceOf(swap.from)?.instead.some((i) => i.place === swap.to) ? placeName(swap.to) : e
     }),
-    steps: recipe.steps.map((s) => ({ ...s, tasks: s.tasks.map((t) => movedTask(t, swaps)) })),
+    steps: recipe.steps.map((s) => movedStep(s, swaps)),
   }
+}
+
+/** A step with its hot work elsewhere; where its sentence names the old place it says where it is done here. */
+function movedStep(step: RecipeStep, swaps: readonly PlaceSwap[]): RecipeStep {
+  const tasks = step.tasks.map((t) => movedTask(t, swaps))
+  const swap = swaps.find((s) => step.tasks.some((t, i) => t.place === s.from && tasks[i]?.place === s.to))
+  const named = swap && step.says !== undefined && placeNamed(step.says)?.id === swap.from
+  const says = named ? `${step.says ?? ''} (Here: the ${placeName(swap.to)}.)` : step.says
+  return { ...step, tasks, ...(says !== undefined && { says }) }
 }
 
 /**

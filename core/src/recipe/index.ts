@@ -25,6 +25,7 @@ export {
   type RecipeTask,
   type Role,
   type StepVariant,
+  type StepWay,
   isByChildren,
   timesText,
 } from './recipe'
@@ -44,6 +45,7 @@ export {
   withScenePart,
 } from './scene'
 export { canPass, passesOf, withPasses } from './passes'
+export { LACKS, changedWay, wayText, withWay } from './ways'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

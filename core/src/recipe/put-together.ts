@@ -90,6 +90,12 @@ function renamed(recipe: Recipe, mark: string): Recipe {
       ...(s.scene && {
         scene: { ...s.scene, parts: s.scene.parts.map((p) => ({ ...p, lines: p.lines.map(own) })) },
       }),
+      ...(s.ways && {
+        ways: s.ways.map((w) => ({
+          ...w,
+          tasks: w.tasks.map((t) => ({ ...t, ...(t.lines && { lines: owns(t.lines) }) })),
+        })),
+      }),
       ...(s.readies !== undefined && { readies: own(s.readies) }),
       ...(s.soon && { soon: { ...s.soon, ...(s.soon.since !== undefined && { since: own(s.soon.since) }) } }),
     })),

@@ -160,6 +160,8 @@ export interface RecipeStep {
   readies?: string | undefined
   /** The step is done at a later sitting (after a night in the fridge). */
   nextSitting?: boolean
+  /** Where a room lacks something it is done so; the first whose thing is lacking counts. */
+  ways?: StepWay[] | undefined
   /** Children of some ages do it in another way: from and below, completed months. */
   variants?: StepVariant[] | undefined
   /**
@@ -185,6 +187,15 @@ export interface Ahead {
   /** The adult's own work, seconds. */
   seconds: number
   heat?: boolean | undefined
+}
+
+/** A step where the room lacks a place or a tool: what is done instead. */
+export interface StepWay {
+  /** Id of what is lacking: a hot or cold place, the scale, a tool. */
+  lacks: string
+  title?: string | undefined
+  says: string
+  tasks: RecipeTask[]
 }
 
 /** "Under 3 years: tear instead of snip." */

@@ -10,6 +10,7 @@ import {
   pictureOf,
   type Scene,
   themeWords,
+  wayText,
   toJsonLd,
 } from '@lea/core/recipe'
 import { foodName } from '@lea/core/food'
@@ -156,6 +157,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                     <li v-for="r in sceneOf(step.scene).rows" :key="r">{{ r }}</li>
                   </ul>
                 </div>
+                <p v-for="w in step.ways ?? []" :key="w.lacks" class="text-sm">{{ wayText(w) }}</p>
                 <p v-for="v in variantsOf(step)" :key="v.ages" class="text-sm">
                   <span class="font-semibold">{{ v.ages }}:</span> {{ v.says }}
                 </p>

@@ -2,6 +2,7 @@
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
+import StepWays from './StepWays.vue'
 import StepPasses from './StepPasses.vue'
 import StepScene from './StepScene.vue'
 import StepRows from './StepRows.vue'
@@ -217,6 +218,12 @@ const remove = (step: RecipeStep): void => {
           :model-value="step"
           :lines="lines"
           :name-of="lineName"
+          @update:model-value="replace(i, $event)"
+        />
+        <StepWays
+          :model-value="step"
+          :techniques="techniques"
+          :mode-words="MODE_WORDS"
           @update:model-value="replace(i, $event)"
         />
         <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />

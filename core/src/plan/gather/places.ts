@@ -1,18 +1,39 @@
 /** Places that a recipe needs and the room lacks, with what does as well here. */
 import { heatPlaceOf, HEAT_PLACES_SOURCE, type Instead, type PlaceSwap } from '../../recipe/heat-places'
 import type { HeatPlace, Place } from '../../recipe/recipe'
+import { wayText } from '../../recipe/ways'
 import type { Clocked } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
 import type { PlanRequest } from '../model/request'
 import { placesChosen } from '../model/session-recipe/sittings'
+import { waysTaken } from '../model/session-recipe/ways'
 
 const COLD: Partial<Record<Place, string>> = { fridge: 'a fridge', freezer: 'a freezer' }
 
 export function missingPlaces(draft: Clocked, request: PlanRequest): Finding[] {
   const { kit } = request
   const has = (place: string): boolean => kit.equipment.includes(place)
-  return [...placesChosen(request).map((s) => chosenPlace(s, has)), ...lackingPlaces(draft, request)]
+  return [
+    ...waysTaken(request.recipe, request).map(chosenWay),
+    ...placesChosen(request).map((s) => chosenPlace(s, has)),
+    ...lackingPlaces(draft, request),
+  ]
 }
+
+/** A step is done as the recipe says for a room like this. */
+const chosenWay = ({ step, title, way }: ReturnType<typeof waysTaken>[number]): Finding =>
+  finding({
+    rule: 'way',
+    pass: 'gather',
+    grade: 'know',
+    subject: { step },
+    touches: [],
+    says: `${title}. ${wayText(way)}`,
+    because: 'The kit of this setting does not list it, and the recipe has a way without.',
+    source: 'the recipe; the Cupboard',
+    fixes: [],
+    dependsOn: [step, way],
+  })
 
 /** The plan cooks elsewhere by itself: where, how, and where else it could. */
 function chosenPlace({ from, to }: PlaceSwap, has: (place: string) => boolean): Finding {

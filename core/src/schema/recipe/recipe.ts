@@ -16,6 +16,7 @@ import {
   THEME_KINDS,
 } from '../../recipe/recipe'
 import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES, sceneFault } from '../../recipe/scene'
+import { isLackable } from '../../recipe/ways'
 import { upgradeRecipe } from '../../recipe/upgrade'
 import { tinSchema } from '../amounts'
 import { amount, id, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
@@ -97,6 +98,21 @@ const variantSchema = yup
   .noUnknown()
   .test('ages', 'A way by age needs an age: from, or below', (v) => v.from != null || v.below != null)
 
+const waySchema = yup
+  .object({
+    lacks: required('What is lacking', 40).test(
+      'thing',
+      'What is lacking must be a place or a tool that Lea knows',
+      (id) => isLackable(id ?? ''),
+    ),
+    title: line('Title of the step', 60)
+      .optional()
+      .transform((value: unknown) => (value === '' ? undefined : value)),
+    says: required('What is done instead', 300),
+    tasks: listOf(taskSchema, 'Tasks', 12, 1),
+  })
+  .noUnknown()
+
 const sceneSchema = yup
   .object({
     of: required('What the picture is of', 40),
@@ -137,6 +153,7 @@ const stepSchema = yup
       .transform((value: unknown) => value ?? undefined),
     nextSitting: yup.boolean().optional(),
     stay: yup.boolean().optional(),
+    ways: listOf(waySchema, 'Ways where something is lacking', 4).optional().default(undefined),
     variants: listOf(variantSchema, 'Ways by age', 6).optional().default(undefined),
     soon: yup
       .object({

@@ -4,6 +4,7 @@ import type { Recipe, RecipeStep } from '../../../recipe/recipe'
 import type { Decision } from '../decision'
 import type { PlanRequest } from '../request'
 import { withRounds } from './rounds'
+import { withWays } from './ways'
 import { withSwapSteps } from './swap-steps'
 
 /**
@@ -21,22 +22,20 @@ const longest = (step: RecipeStep | undefined): number =>
 /** What a session's recipe is made from. */
 type Of = Pick<PlanRequest, 'recipe' | 'decisions' | 'kit'>
 
-/** The recipe as this session cooks it: with its hot work where the room can do it, and in its sittings. */
-export const recipeOfSession = ({ recipe, decisions, kit }: Of): Recipe =>
-  withSittings(
-    withPlaces(withMoves(withSwapSteps(withRounds(recipe, decisions), decisions), decisions), [
-      ...placesSaid(decisions),
-      ...placesChosen({ recipe, decisions, kit }),
-    ]),
-    decisions,
-  )
+/** The recipe as this session cooks it: as the room can do it, with its rounds, and in its sittings. */
+export function recipeOfSession(of: Of): Recipe {
+  const { decisions } = of
+  const here = withRounds(withWays(of.recipe, of), decisions)
+  const places = [...placesSaid(decisions), ...placesChosen({ ...of, recipe: here })]
+  return withSittings(withPlaces(withMoves(withSwapSteps(here, decisions), decisions), places), decisions)
+}
 
 const placesSaid = (decisions: readonly Decision[]): PlaceSwap[] =>
   decisions.flatMap((d) => (d.kind === 'place' ? [d] : []))
 
-/** Where the plan itself cooks elsewhere, since the room has no such place and another does as well. */
-export const placesChosen = ({ recipe, decisions, kit }: Of): PlaceSwap[] =>
-  placesFor(recipe, kit.equipment, placesSaid(decisions))
+/** Where the plan itself cooks elsewhere, since the room has no such place and another does as well; a way of the recipe's own comes first. */
+export const placesChosen = (of: Of): PlaceSwap[] =>
+  placesFor(withWays(of.recipe, of), of.kit.equipment, placesSaid(of.decisions))
 
 /** Steps set before others; a step that is gone, or stands there already, changes nothing. */
 function withMoves(recipe: Recipe, decisions: readonly Decision[]): Recipe {
