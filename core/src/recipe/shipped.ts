@@ -20,6 +20,7 @@ import riceBalls from '../../data/recipes/rice-balls-seed-coat.json'
 import ownBreads from '../../data/recipes/own/own-flatbreads.json'
 import ownSoup from '../../data/recipes/own/soup-of-my-own.json'
 import boats from '../../data/recipes/own/harbour-boats.json'
+import picnic from '../../data/recipes/own/picnic-goes-round.json'
 import type { Recipe } from './recipe'
 
 /** The recipes that come with Lea (core/data/recipes). */
@@ -45,6 +46,7 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   ownBreads,
   ownSoup,
   boats,
+  picnic,
 ] as Recipe[]
 
 /** Lea's own recipe of an id, which a setting's may stand over. */

@@ -15,7 +15,7 @@ export function roundsOf(tasks: readonly RecipeTask[], used: readonly PlanLine[]
   })
 }
 
-/** Seat by seat, one after another. */
+/** Seat by seat, one after another; where an adult does it, still in its rounds, each with its share. */
 export function goesRound(
   { times, asks, answers }: Passes,
   forms: readonly TaskForm[],
@@ -31,6 +31,6 @@ export function goesRound(
       asks,
       answers,
     },
-    portion: { atOnce: 1 },
+    ...(forms.length > 0 && { portion: { atOnce: 1 } }),
   }
 }

@@ -229,7 +229,7 @@ function buildTask(parts: Parts, draft: Portioned, request: PlanRequest): Task {
     ...(task.every != null && { every: task.every }),
     ...(task.counts && { counts: task.counts }),
     ...(size !== undefined && { size }),
-    ...(round && mode === 'EACH' && goesRound(round, forms, again, bowl)),
+    ...(round && goesRound(round, mode === 'EACH' ? forms : [], again, bowl)),
   }
 }
 

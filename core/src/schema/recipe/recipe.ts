@@ -15,9 +15,10 @@ import {
   ROUNDS_MOST,
   THEME_KINDS,
 } from '../../recipe/recipe'
-import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES, sceneFault } from '../../recipe/scene'
+import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES } from '../../recipe/scene'
 import { isLackable } from '../../recipe/ways'
 import { upgradeRecipe } from '../../recipe/upgrade'
+import { notThere } from './not-there'
 import { tinSchema } from '../amounts'
 import { amount, id, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
 
@@ -103,7 +104,7 @@ const waySchema = yup
     lacks: required('What is lacking', 40).test(
       'thing',
       'What is lacking must be a place or a tool that Lea knows',
-      (id) => isLackable(id ?? ''),
+      (id) => isLackable(id),
     ),
     title: line('Title of the step', 60)
       .optional()
@@ -259,45 +260,6 @@ export const recipeSchema = yup
   .transform((_, original: unknown) => upgradeRecipe(original))
   .test('uses', '', (recipe, context) => {
     // What is not there is named by its own field.
-    if (!Array.isArray(recipe.lines) || !Array.isArray(recipe.steps)) return true
-    const known = new Set(recipe.lines.map((l) => l.id))
-    for (const step of recipe.steps) {
-      const missing = step.uses.find((u) => !known.has(u.line))
-      if (missing) {
-        return context.createError({
-          path: 'steps',
-          message: `Step '${step.title}' uses a line that is not there: ${missing.line}`,
-        })
-      }
-    }
-    for (const step of recipe.steps) {
-      const fault =
-        step.scene &&
-        sceneFault(
-          step.scene,
-          step.uses.map((u) => u.line),
-        )
-      if (fault)
-        return context.createError({ path: 'steps', message: `The picture of '${step.title}'. ${fault}` })
-    }
-    const offered = recipe.choices?.flatMap((c) => c.lines).find((l) => !known.has(l))
-    if (offered !== undefined)
-      return context.createError({
-        path: 'choices',
-        message: `A free choice offers a line that is not there: ${offered}`,
-      })
-    const steps = new Set(recipe.steps.map((s) => s.id))
-    const asked = recipe.choices?.find((c) => c.step !== undefined && !steps.has(c.step))
-    if (asked)
-      return context.createError({
-        path: 'choices',
-        message: `The free choice '${asked.what}' is asked at a step that is not there: ${asked.step ?? ''}`,
-      })
-    const lost = recipe.ahead?.find((a) => !steps.has(a.step))
-    if (lost)
-      return context.createError({
-        path: 'ahead',
-        message: `'${lost.says}' is for a step that is not there: ${lost.step}`,
-      })
-    return true
+    const fault = Array.isArray(recipe.lines) && Array.isArray(recipe.steps) ? notThere(recipe) : null
+    return fault ? context.createError(fault) : true
   })

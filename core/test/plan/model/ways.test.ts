@@ -9,7 +9,6 @@ import { changedWay, isLacking, LACKS, wayText, withWay } from '../../../src/rec
 import { recipeSchema } from '../../../src/schema/recipe/recipe'
 import { child, recipeOf, request } from '../../group'
 
-const jars = recipeOf('couscous-jars')
 const soup = recipeOf('soup-of-my-own')
 const group = [child('wren', 64), child('idris', 55), child('maren', 70)]
 const asked = (recipe: Recipe, equipment: string[], more: Partial<PlanRequest> = {}): PlanRequest => {

@@ -43,10 +43,16 @@ const drawn = fc
     each: fc.array(fc.nat({ max: 20 }), { maxLength: 4 }),
     measures: fc.constantFrom(1, 2, 12),
     quick: fc.boolean(),
+    below: fc.option(fc.integer({ min: 30, max: 100 }), { nil: undefined }),
+    rounds: fc.option(fc.integer({ min: 1, max: 4 }), { nil: undefined }),
   })
-  .map(({ recipe, ages, grouping, adults, batch, each, measures, quick }): PlanRequest => {
+  .map(({ recipe, ages, grouping, adults, batch, each, measures, quick, below, rounds }): PlanRequest => {
     const kids = ages.map((months, i) => child(`c${i}`, months))
-    const lines = recipe.lines.map((l, i) => (each.includes(i) && !l.byEye ? { ...l, each: true } : l))
+    const sizes = below === undefined ? {} : { sizes: [{ below, part: '1/2' }] }
+    const lines = recipe.lines.map((l, i) =>
+      each.includes(i) && !l.byEye ? { ...l, each: true, ...sizes } : l,
+    )
+    const round = recipe.steps.find((s) => s.tasks.some((t) => t.passes))
     const base = request(kids, {
       recipe: { ...recipe, lines },
       adults: Array.from({ length: adults }, (_, i) => ({ id: `a${i}`, leads: ['knives', 'heat'] })),
@@ -54,6 +60,7 @@ const drawn = fc
         ...(batch === undefined
           ? []
           : [{ kind: 'make' as const, make: { by: 'portions' as const, portions: String(batch) } }]),
+        ...(rounds && round ? [{ kind: 'rounds' as const, step: round.id, times: rounds }] : []),
         ...(quick ? [{ kind: 'scooping' as const, way: 'quick' as const }] : []),
       ],
     })
@@ -121,10 +128,25 @@ describe('amounts', () => {
             const parts = of.recipe.steps
               .find((s) => s.id === task.step)
               ?.uses.find((u) => u.line === line.line)
-            const whole = task.portion && line.each ? line.each.amount : line.amount
+            // A size by age has its own; an adult measures for all who have it; what goes round has its share in each round.
+            const sizes = line.each?.sizes ?? []
+            const small = sizes.reduce((n, x) => n + x.children.length, 0)
+            const bowl = plan.bowls.find((b) => b.id === task.bowl)
+            const one = task.size === undefined ? line.each?.amount : sizes[task.size]?.amount
+            const heads =
+              task.size === undefined
+                ? (bowl?.children.length ?? 0) - small
+                : (sizes[task.size]?.children.length ?? 0)
+            const whole =
+              task.portion && one
+                ? one
+                : sizes.length > 0 && one
+                  ? ratio(one).mul(heads).toFraction()
+                  : line.amount
             const asked = toBase(
               ratio(whole)
                 .mul(parts?.part ?? '1')
+                .div(task.passes?.of ?? 1)
                 .toFraction(),
               line.unit,
             )
@@ -135,7 +157,11 @@ describe('amounts', () => {
             ).toBeLessThanOrEqual(0)
             // An own portion of all who may is no more than stands in the bowl.
             if (task.portion && line.each)
-              expect(ratio(line.each.amount).mul(able.size).compare(line.amount)).toBeLessThanOrEqual(0)
+              expect(
+                ratio(one ?? '0')
+                  .mul(able.size)
+                  .compare(line.amount),
+              ).toBeLessThanOrEqual(0)
             expect(goesEach(task)).toBe(task.portion ? m.n : 1)
           }
           // Takers: nobody is reckoned to take what it may not have, and of each line as many as are laid out for.

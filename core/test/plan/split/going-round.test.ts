@@ -2,6 +2,8 @@
 import { describe, expect, it } from 'vitest'
 import { breaches } from '../../../src/plan/check/check'
 import { planFault } from '../../../src/plan/check/fields/plan-fields'
+import { toText } from '../../../src/amount/ratio'
+import { madeBy } from '../../../src/plan/model/scoop-sequence'
 import { compile } from '../../../src/plan/compile'
 import { ranShort } from '../../../src/plan/live/ran-short'
 import { decide } from '../../../src/plan/model/decision'
@@ -118,6 +120,15 @@ describe('what goes round', () => {
     const [task] = roundTasks(plan)
     expect(task?.passes?.order).not.toContain('c2')
     expect(passText(task ?? {}, 'c3')).toContain('{{c1}} hands it to {{c3}}')
+  })
+
+  it('has its share in each round also where an adult does it', () => {
+    const small = [child('a', 20), child('b', 22)]
+    const plan = compile({ ...asked(2), children: small })
+    expect(breaches(plan, { ...asked(2), children: small })).toEqual([])
+    const cups = roundTasks(plan).map((t) => (t.measured?.by === 'scoop' ? toText(madeBy(t.measured)) : ''))
+    // Two portions of 2 tbsp, over two rounds: 2 tbsp (30 mL) in each.
+    expect(cups).toEqual(['30', '30'])
   })
 
   it('runs short in the second round: what is left is shared out evenly from there', () => {
