@@ -32,20 +32,17 @@ export {
 export { ownChoices } from './own-choices'
 export { MOST_TOGETHER, putTogether } from './put-together'
 export {
-  GROUNDS,
   GROUND_WORDS,
   PLACE_WORDS,
   SCENE_PARTS_MOST,
   SCENE_PIECES_MOST,
-  SCENE_PLACES,
-  type Scene,
-  type ScenePart,
   sceneFault,
   withScene,
   withScenePart,
-} from './scene'
-export { canPass, passesOf, withPasses } from './passes'
-export { LACKS, changedWay, wayText, withWay } from './ways'
+} from './kinds/scene'
+export { GROUNDS, SCENE_PLACES, type Scene, type ScenePart } from './kinds/scene-parts'
+export { canPass, passesOf, withPasses } from './kinds/passes'
+export { LACKS, changedWay, wayText, withWay } from './kinds/ways'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'
 export { readJsonLd } from './text/page/json-ld'

@@ -2,7 +2,7 @@
  * Which free choices are each child's own: what one takes goes into no other's portion, so that a food which one child must not have may
  * stand there for the others. Where it is mixed into what all eat, it is no choice of one child, and is judged as every line.
  */
-import { sceneChoices } from './scene'
+import { sceneChoices } from './kinds/scene'
 import { isOnce, type FreeChoice, type Recipe, type RecipeStep, type RecipeTask } from './recipe'
 
 /** What makes one food of several, whoever does it. */
@@ -33,7 +33,7 @@ const isForAll = (t: RecipeTask): boolean =>
   MIXES.includes(t.technique) || (!t.measures && !isOnce(t.mode) && COMBINES.includes(t.technique))
 
 /** The choices that a recipe names, and the parts of its pictures that several foods may fill. */
-export const allChoices = (recipe: Pick<Recipe, 'choices' | 'steps'>): FreeChoice[] => [
+const allChoices = (recipe: Pick<Recipe, 'choices' | 'steps'>): FreeChoice[] => [
   ...(recipe.choices ?? []),
   ...sceneChoices(recipe.steps),
 ]

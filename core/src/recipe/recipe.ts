@@ -4,7 +4,7 @@
  */
 import type { Tin } from '../amount/packs'
 import type { Ratio } from '../amount/ratio'
-import type { Scene } from './scene'
+import type { Scene } from './kinds/scene-parts'
 
 /** What a food does in the recipe. It decides the swaps and how exact the measuring has to be. */
 export const ROLES = [

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { SCENE_PLACES, type ScenePart, sceneFault, sceneText, spotsOf } from '../../src/recipe/scene'
+import { sceneFault, sceneText, spotsOf } from '../../src/recipe/kinds/scene'
+import { SCENE_PLACES, type ScenePart } from '../../src/recipe/kinds/scene-parts'
 
 const part = (at: ScenePart['at'], n: number, what = at as string): ScenePart => ({
   what,

@@ -1,7 +1,7 @@
 /** Places that a recipe needs and the room lacks, with what does as well here. */
 import { heatPlaceOf, HEAT_PLACES_SOURCE, type Instead, type PlaceSwap } from '../../recipe/heat-places'
 import type { HeatPlace, Place } from '../../recipe/recipe'
-import { wayText } from '../../recipe/ways'
+import { wayText } from '../../recipe/kinds/ways'
 import type { Clocked } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
 import type { PlanRequest } from '../model/request'

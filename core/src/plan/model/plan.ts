@@ -12,7 +12,7 @@ import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 import type { ExposureKind } from '../../food/concern'
 import type { Recipe } from '../../recipe/recipe'
-import type { Scene } from '../../recipe/scene'
+import type { Scene } from '../../recipe/kinds/scene-parts'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
 export const PLAN_VERSION = 4

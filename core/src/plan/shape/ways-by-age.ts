@@ -5,7 +5,7 @@ import type { Adapted, DraftChild } from '../model/draft'
 import { nameToken } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
 import { andList } from '../../amount/show'
-import { sceneText } from '../../recipe/scene'
+import { sceneText } from '../../recipe/kinds/scene'
 
 const isOf = (v: StepVariant, p: DraftChild): boolean =>
   (v.from == null || p.age >= v.from) && (v.below == null || p.age < v.below)

@@ -4,7 +4,7 @@ import type { Bowl, PlanLine } from '../model/line'
 import type { Task, TaskForm } from '../model/task'
 
 /** What goes round several times is a task for each round. */
-export function roundsOf(tasks: readonly RecipeTask[], used: readonly PlanLine[]): RecipeTask[] {
+export function inRounds(tasks: readonly RecipeTask[], used: readonly PlanLine[]): RecipeTask[] {
   const named = new Set(tasks.flatMap((t) => (t.measures ? (t.lines ?? []) : [])))
   return tasks.flatMap((task) => {
     const { passes } = task

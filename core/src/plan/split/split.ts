@@ -14,7 +14,7 @@ import type { Pass, Portioned, Split } from '../model/draft'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
 import { hazardFindings } from './hazard-findings'
-import { goesRound, roundsOf } from './going-round'
+import { goesRound, inRounds } from './going-round'
 import { ofSize, sizesOf } from './by-size'
 import { withShowings } from './showings'
 import { standingOver } from './standing-over'
@@ -71,7 +71,7 @@ function stepTasks(place: Place, draft: Portioned, request: PlanRequest): Task[]
   const handled = handledUpTo(step, bowl, draft)
   const used = bowl.lines.filter((l) => step.uses.some((u) => u.line === l.line))
   const washing = washFirst(step, draft)
-  const all = roundsOf([...washing, ...step.tasks], used)
+  const all = inRounds([...washing, ...step.tasks], used)
   // A recipe may stir twice in one step, and names each line once for measuring.
   const chosen = new Set(draft.choices.flatMap((c) => c.lines.map((l) => l.line)))
   const nobodyTakes = used.length === 0 && step.uses.length > 0 && step.uses.every((u) => chosen.has(u.line))

@@ -3,7 +3,8 @@ import { andList } from '../../amount/show'
 import { counted } from '../../learn/fact/phrases'
 import { glossaryRow } from '../../learn/glossary'
 import { foodWord } from '../../learn/step-words'
-import { PLACE_WORDS, type Scene, type ScenePart, spotsOf } from '../../recipe/scene'
+import { PLACE_WORDS, spotsOf } from '../../recipe/kinds/scene'
+import { type Scene, type ScenePart } from '../../recipe/kinds/scene-parts'
 import type { Plan } from '../model/plan'
 
 export interface SceneView {

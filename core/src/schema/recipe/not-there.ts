@@ -1,6 +1,6 @@
 /** What a recipe names and does not have: lines, steps, parts of a picture. */
 import type { Recipe } from '../../recipe/recipe'
-import { sceneFault } from '../../recipe/scene'
+import { sceneFault } from '../../recipe/kinds/scene'
 
 /** @returns the field at fault and why, or null */
 export function notThere(recipe: Recipe): { path: string; message: string } | null {

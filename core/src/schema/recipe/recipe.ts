@@ -15,8 +15,9 @@ import {
   ROUNDS_MOST,
   THEME_KINDS,
 } from '../../recipe/recipe'
-import { GROUNDS, SCENE_PARTS_MOST, SCENE_PIECES_MOST, SCENE_PLACES } from '../../recipe/scene'
-import { isLackable } from '../../recipe/ways'
+import { SCENE_PARTS_MOST, SCENE_PIECES_MOST } from '../../recipe/kinds/scene'
+import { GROUNDS, SCENE_PLACES } from '../../recipe/kinds/scene-parts'
+import { isLackable } from '../../recipe/kinds/ways'
 import { upgradeRecipe } from '../../recipe/upgrade'
 import { notThere } from './not-there'
 import { tinSchema } from '../amounts'

@@ -5,7 +5,7 @@ import { compile, openStops } from '../../../src/plan/compile'
 import type { PlanRequest } from '../../../src/plan/model/request'
 import { putTogether } from '../../../src/recipe/put-together'
 import type { Recipe } from '../../../src/recipe/recipe'
-import { changedWay, isLacking, LACKS, wayText, withWay } from '../../../src/recipe/ways'
+import { changedWay, isLacking, LACKS, wayText, withWay } from '../../../src/recipe/kinds/ways'
 import { recipeSchema } from '../../../src/schema/recipe/recipe'
 import { child, recipeOf, request } from '../../group'
 

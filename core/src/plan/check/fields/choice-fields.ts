@@ -1,6 +1,6 @@
 /** Fields of free choices, and of pictures that are built. */
 import type { ChoiceOffer, PlanChoice } from '../../model/choice'
-import { GROUNDS, SCENE_PLACES, type ScenePart } from '../../../recipe/scene'
+import { GROUNDS, SCENE_PLACES, type ScenePart } from '../../../recipe/kinds/scene-parts'
 import type { Plan } from '../../model/plan'
 import { fields, listField, maybe, numberField, textValue, trueField, wordField } from './shape'
 

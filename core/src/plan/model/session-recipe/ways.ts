@@ -1,6 +1,6 @@
 /** The ways of a recipe by what a room has: a step whose place or tool is lacking is done as the recipe says for that. */
 import type { Recipe, RecipeStep, StepWay } from '../../../recipe/recipe'
-import { isLacking } from '../../../recipe/ways'
+import { isLacking } from '../../../recipe/kinds/ways'
 import type { Decision } from '../decision'
 import type { PlanRequest } from '../request'
 

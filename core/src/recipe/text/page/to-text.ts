@@ -3,7 +3,7 @@
  * words above are as they were written. Who changes a word has the text read anew.
  */
 import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
-import { sceneText } from '../../scene'
+import { sceneText } from '../../kinds/scene'
 import type { Recipe } from '../../recipe'
 import { contentKey } from '../keys'
 import { lineText } from './to-json-ld'

@@ -2,38 +2,17 @@
  * A picture that is built of food: what it is of, what it lies on, its parts, where each lies and how many there are of it. A part that several
  * foods may fill is a free choice of each child, by its card and its age; who takes what, the plan says.
  */
-import { andList } from '../amount/show'
-import { counted } from '../learn/fact/phrases'
-import type { FreeChoice, RecipeStep } from './recipe'
+import { andList } from '../../amount/show'
+import { counted } from '../../learn/fact/phrases'
+import type { FreeChoice, RecipeStep } from '../recipe'
+import type { Ground, Scene, ScenePart, ScenePlace } from './scene-parts'
 
-/** What it lies on: a plate, a long bread or board, a square of bread or a tray. */
-export const GROUNDS = ['round', 'oval', 'square'] as const
-export type Ground = (typeof GROUNDS)[number]
-/** Where a part lies. `pair`: as many on the left as on the right, mirrored. */
-export const SCENE_PLACES = ['middle', 'ring', 'pair', 'top', 'bottom', 'row', 'spots'] as const
-export type ScenePlace = (typeof SCENE_PLACES)[number]
-
-export interface ScenePart {
-  /** "sail" */
-  what: string
-  at: ScenePlace
-  /** How many pieces of it one picture has. */
-  n: number
-  /** Lines of the recipe that may fill it; the first is the usual one. */
-  lines: string[]
-}
-export interface Scene {
-  /** "a boat" */
-  of: string
-  on: Ground
-  parts: ScenePart[]
-}
-
-/** A picture has so many parts, and a part so many pieces, at most. */
+/** A picture has so many parts at most. */
 export const SCENE_PARTS_MOST = 8
+/** A part has so many pieces at most. */
 export const SCENE_PIECES_MOST = 24
 
-/** Places and grounds for a person. */
+/** Where a part lies, for a person. */
 export const PLACE_WORDS: Readonly<Record<ScenePlace, string>> = {
   middle: 'in the middle',
   ring: 'in a ring round it',
@@ -43,6 +22,7 @@ export const PLACE_WORDS: Readonly<Record<ScenePlace, string>> = {
   row: 'in a row across',
   spots: 'as spots all over',
 }
+/** What a picture lies on, for a person. */
 export const GROUND_WORDS: Readonly<Record<Ground, string>> = {
   round: 'a round plate or bread',
   oval: 'a long plate, bread or board',

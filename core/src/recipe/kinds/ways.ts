@@ -1,10 +1,10 @@
 /** What a room may lack that a step has another way for, and that way as the editor writes it. */
-import { TOOLS, toolName, toolOf } from '../craft/tools'
-import { ROOM_THINGS } from './heat-places'
-import { isHot, type Place, type RecipeStep, type StepWay } from './recipe'
+import { TOOLS, toolName, toolOf } from '../../craft/tools'
+import { ROOM_THINGS } from '../heat-places'
+import { isHot, type Place, type RecipeStep, type StepWay } from '../recipe'
 
 /** No place at all where food gets hot. */
-export const NO_HEAT = 'heat'
+const NO_HEAT = 'heat'
 
 /** What may be lacking, by name: anything hot, a place, the scale, a tool. */
 export const LACKS: readonly { id: string; name: string }[] = [
@@ -17,7 +17,7 @@ const BY_ID = new Map(LACKS.map((l) => [l.id, l.name]))
 /** Whether something is a thing that a room may lack. */
 export const isLackable = (id: string): boolean => BY_ID.has(id)
 /** "anything hot", "oven", "grater" */
-export const lackName = (id: string): string => BY_ID.get(id) ?? id
+const lackName = (id: string): string => BY_ID.get(id) ?? id
 
 /** Whether a room lacks it: of a tool only where it is counted, and there is none. */
 export function isLacking(
