@@ -54,7 +54,8 @@ export const talk: Pass<Gathered, Talked> = (draft, request) => {
     const pair = pairOf(wordSteps[i] ?? { techniques: [], foods: [] }, glossary)
     return {
       ...spoken,
-      words: (words[i] ?? []).map((id) => glossary.word(id, languages)),
+      // Both words of a pair stand in it: neither stands twice.
+      words: (words[i] ?? []).filter((id) => !pair.includes(id)).map((id) => glossary.word(id, languages)),
       ...(pair.length > 0 && { pair: pair.map((id) => glossary.word(id, languages)) }),
     }
   })

@@ -95,7 +95,7 @@ const lineName = (row: TableTask): string => {
     </div>
   </template>
   <figure v-if="scene" class="mt-2 flex items-center gap-4">
-    <ScenePicture :scene="scene" class="w-56 shrink-0" />
+    <ScenePicture :scene="scene" class="w-44 shrink-0" />
     <figcaption>
       <ul>
         <li v-for="r in scene.rows" :key="r">{{ r }}</li>
