@@ -122,6 +122,7 @@ const FOOD_WORDS: Record<string, string> = {
   'sunflower-seeds': 'seeds',
   'poppy-seeds': 'seeds',
   'sesame-seeds': 'sesame',
+  oatcakes: 'cracker',
 }
 /** The glossary's id of a food: its own where nothing stands for it. */
 export const foodWord = (food: string): string => FOOD_WORDS[food] ?? food

@@ -45,6 +45,16 @@ export function amountRows(plan: Plan, bowlId: string): AmountRow[] {
   })
 }
 
+/** "The berries go round, round 1 of 2", "Oatcake and beans, the small": which of several that measure one line. */
+const whichText = (step: string, task: Task | null): string =>
+  [
+    step,
+    task?.passes && task.passes.of > 1 ? `round ${task.passes.round} of ${task.passes.of}` : '',
+    task?.size === undefined ? '' : 'the small',
+  ]
+    .filter(Boolean)
+    .join(', ')
+
 function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan): AmountRow {
   const m = task?.measured
   const scoops = m?.by === 'scoop' ? m : null
@@ -58,7 +68,7 @@ function rowOf(line: PlanLine, task: Task | null, several: boolean, plan: Plan):
     takers: line.takers
       ? `laid out for ${line.takers.n} of ${countText(line.takers.of, 'child', 'children')}`
       : '',
-    share: several ? step : '',
+    share: several ? whichText(step, task) : '',
     makes: (portion && ownShare(line, task.size)?.text) || line.text,
     how: m ? howText(m, portion) : '',
     off:

@@ -7,10 +7,11 @@ import { isByChildren, timesText, type RecipeStep } from '../../recipe/recipe'
 /**
  * The words at one seat: who hands it to whom, and what is said.
  * @param child whose turn it is
+ * @param had scoops that it has had in this round: it was handed over before the first
  * @returns with names as tokens; '' where nothing goes round
  */
-export function passText({ passes }: Pick<Task, 'passes'>, child: string): string {
-  if (!passes) return ''
+export function passText({ passes }: Pick<Task, 'passes'>, child: string, had = 0): string {
+  if (!passes || had > 0) return ''
   const at = passes.order.indexOf(child)
   const before = passes.order[at - 1] ?? (passes.round > 1 ? passes.order.at(-1) : undefined)
   const from =

@@ -4,6 +4,7 @@ import { breaches } from '../../../src/plan/check/check'
 import { planFault } from '../../../src/plan/check/fields/plan-fields'
 import { toText } from '../../../src/amount/ratio'
 import { madeBy } from '../../../src/plan/model/scoop-sequence'
+import { amountRows } from '../../../src/plan/view/amount-rows'
 import { compile } from '../../../src/plan/compile'
 import { ranShort } from '../../../src/plan/live/ran-short'
 import { decide } from '../../../src/plan/model/decision'
@@ -86,6 +87,9 @@ describe('what goes round', () => {
       [2, 2],
     ])
     for (const t of tasks) expect(plan.turns.filter((x) => x.task === t.id)).toHaveLength(6)
+    expect(amountRows(plan, plan.bowls[0]?.id ?? '').map((r) => r.share)).toContain(
+      'The bowl goes round, round 2 of 2',
+    )
     expect(plan.bowls[0]?.lines.find((l) => l.line === 'seeds')?.amount).toBe('12')
   })
 
@@ -108,6 +112,8 @@ describe('what goes round', () => {
       'Round 1 of 2. An adult hands it to {{c0}}: “Would you like berries?” “Yes, please.”',
     )
     expect(passText(first, 'c1')).toContain('{{c0}} hands it to {{c1}}')
+    // It has it in its hands by the second spoon.
+    expect(passText(first, 'c1', 1)).toBe('')
     expect(passText(second, 'c0')).toContain('{{c5}} hands it to {{c0}}')
     expect(passesText(round(2).steps[1] ?? { tasks: [] })).toBe(
       'It goes round twice, seat by seat: “Would you like berries?” “Yes, please.”',

@@ -114,7 +114,7 @@ const goRound = (step: string, times: number): Promise<void> =>
     </form>
     <div v-for="r in roundsRows(plan)" :key="r.step" class="mt-2 flex flex-wrap items-center gap-2 text-sm">
       <label class="font-semibold"
-        >{{ r.title }} goes round
+        >Round the table, {{ r.title }}:
         <select
           class="field !w-auto font-normal"
           :value="r.times"

@@ -37,7 +37,9 @@ const choices = computed(() => {
 })
 /** What is said from seat to seat, where it goes round. */
 const passes = computed(() =>
-  props.shown && props.turn ? session.say(passText(props.shown.task, props.turn.child)) : '',
+  props.shown && props.turn
+    ? session.say(passText(props.shown.task, props.turn.child, props.shown.count))
+    : '',
 )
 /** The picture that is built here, of what this child took or is reckoned to take. */
 const scene = computed(() => {
