@@ -31,7 +31,10 @@ export function putTogether(parts: readonly Recipe[], id: string): Recipe | { re
     title: shortTitle(parts),
     about: cut(`Small things in one session: ${andList(parts.map((p) => p.title))}.`, 300),
     serves: first.serves,
-    themes: [...new Map(own.flatMap((p) => p.themes).map((t) => [`${t.kind} ${t.name}`, t])).values()],
+    themes: [...new Map(own.flatMap((p) => p.themes).map((t) => [`${t.kind} ${t.name}`, t])).values()].slice(
+      0,
+      MOST_THEMES,
+    ),
     equipment: [...new Set(own.flatMap((p) => p.equipment))],
     storage: fitting(
       own.map((p) => p.storage),
@@ -45,6 +48,16 @@ export function putTogether(parts: readonly Recipe[], id: string): Recipe | { re
   }
 }
 
+/** As many as one recipe may have. */
+const MOST: readonly (readonly [string, (r: Recipe) => number, number])[] = [
+  ['lines', (r) => r.lines.length, 40],
+  ['steps', (r) => r.steps.length, 40],
+  ['free choices', (r) => r.choices?.length ?? 0, 4],
+  ['things', (r) => r.equipment.length, 30],
+  ['jobs ahead', (r) => r.ahead?.length ?? 0, 8],
+]
+const MOST_THEMES = 12
+
 /** Why these cannot be one recipe; empty where they can. */
 function whyNot(parts: readonly Recipe[]): string {
   if (parts.length < 2) return 'Choose two recipes or more.'
@@ -53,6 +66,8 @@ function whyNot(parts: readonly Recipe[]): string {
   if (bare) return `${bare.title} has no steps yet.`
   const long = parts.find((p) => p.steps.some((s) => s.nextSitting || s.tasks.some(isNight)))
   if (long) return `${long.title} goes over two sittings: plan it by itself.`
+  const full = MOST.find(([, of, most]) => parts.reduce((n, p) => n + of(p), 0) > most)
+  if (full) return `Together they have more ${full[0]} than one recipe may: ${full[2]} at most.`
   const tin = parts.find((p) => p.tin)
   if (tin) return `${tin.title} fills a tin, and goes by its size: plan it by itself.`
   return ''

@@ -65,6 +65,19 @@ describe('several recipes as one', () => {
       { numRuns: 25 },
     )
   })
+  it('are refused in words where they are more than one recipe may hold, never made into one that cannot be kept', () => {
+    const raita = recipeOf('cucumber-mint-raita')
+    const long = {
+      ...raita,
+      equipment: Array.from({ length: 29 }, (_, i) => `thing ${i}`),
+      themes: Array.from({ length: 12 }, (_, i) => ({ kind: 'other' as const, name: `theme ${i}` })),
+    }
+    expect(putTogether([long, recipeOf('beetroot-bean-dip')], 'own:x')).toEqual({
+      refused: 'Together they have more things than one recipe may: 30 at most.',
+    })
+    const made = putTogether([{ ...long, equipment: [] }, recipeOf('beetroot-bean-dip')], 'own:x')
+    expect('refused' in made ? made.refused : recipeSchema.isValidSync(made)).toBe(true)
+  })
   it('wash once at the beginning, and taste once at the end', () => {
     const made = whole([
       recipeOf('cucumber-mint-raita'),
