@@ -183,7 +183,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           >
           <span v-if="line.each" class="flex items-center gap-1 text-sm">
             <label
-              >smaller under<select
+              >Smaller under<select
                 class="field"
                 :value="line.sizes?.[0]?.below ?? ''"
                 @change="
@@ -195,7 +195,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
               </select></label
             >
             <label v-if="line.sizes"
-              >the part<select
+              >Part<select
                 class="field"
                 :value="line.sizes[0]?.part"
                 @change="

@@ -37,7 +37,12 @@ describe('a measuring job for each child', () => {
           if (line.unit === 'g' || line.unit === 'item') continue
           const off = madeBy(measured)
             .mul(times)
-            .div(toBase(line.amount, line.unit).mul(ratio(part)))
+            // What goes round has its share in each round.
+            .div(
+              toBase(line.amount, line.unit)
+                .mul(ratio(part))
+                .div(task.passes?.of ?? 1),
+            )
             .sub(1)
             .abs()
           expect(off.compare(TOLERANCE[line.role]), `${recipe.id} ${task.id}`).toBeLessThanOrEqual(0)
