@@ -2,6 +2,7 @@
 import { amountText } from '../amount/show'
 import { foodName, type FoodBook } from '../food/foods'
 import { shippedOf } from './shipped'
+import { sizesText } from './each'
 import type { Recipe, RecipeLine, RecipeStep } from './recipe'
 
 /** @returns empty where it is as Lea ships it; null where Lea ships none of that id */
@@ -60,6 +61,8 @@ function ofLines(before: readonly RecipeLine[], after: readonly RecipeLine[], fo
     if (amount(a) !== amount(b)) said.push(`${name(a)}: ${amount(a)} instead of ${amount(b)}`)
     if (!same(a.prep, b.prep) || !same(a.shape, b.shape)) said.push(`${name(a)}: ${a.prep ?? 'as it is'}`)
     if (a.role !== b.role) said.push(`${name(a)}: its part is ${a.role}`)
+    if (!same(a.each || undefined, b.each) || !same(a.sizes, b.sizes))
+      said.push(`${name(a)}: ${a.each ? `for each child${sizesText(a)}` : 'for all together'}`)
     if ((a.optional ?? false) !== (b.optional ?? false))
       said.push(`${name(a)} ${a.optional ? 'may be left out' : 'must go in'}`)
     return said

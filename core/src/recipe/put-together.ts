@@ -5,7 +5,7 @@
 import { andList } from '../amount/show'
 import { ratio } from '../amount/ratio'
 import type { Recipe, RecipeStep } from './recipe'
-import { RECIPE_SCHEMA } from './recipe'
+import { RECIPE_MOST, RECIPE_SCHEMA } from './recipe'
 
 /** So many small things are a meal. */
 export const MOST_TOGETHER = 4
@@ -33,7 +33,7 @@ export function putTogether(parts: readonly Recipe[], id: string): Recipe | { re
     serves: first.serves,
     themes: [...new Map(own.flatMap((p) => p.themes).map((t) => [`${t.kind} ${t.name}`, t])).values()].slice(
       0,
-      MOST_THEMES,
+      RECIPE_MOST.themes,
     ),
     equipment: [...new Set(own.flatMap((p) => p.equipment))],
     storage: fitting(
@@ -48,15 +48,15 @@ export function putTogether(parts: readonly Recipe[], id: string): Recipe | { re
   }
 }
 
-/** As many as one recipe may have. */
-const MOST: readonly (readonly [string, (r: Recipe) => number, number])[] = [
-  ['lines', (r) => r.lines.length, 40],
-  ['steps', (r) => r.steps.length, 40],
-  ['free choices', (r) => r.choices?.length ?? 0, 4],
-  ['things', (r) => r.equipment.length, 30],
-  ['jobs ahead', (r) => r.ahead?.length ?? 0, 8],
-]
-const MOST_THEMES = 12
+/** What adds up, for a person. */
+const COUNTED = {
+  lines: 'lines',
+  steps: 'steps',
+  choices: 'free choices',
+  equipment: 'things',
+  ahead: 'jobs ahead',
+} as const
+const KINDS = Object.keys(COUNTED) as (keyof typeof COUNTED)[]
 
 /** Why these cannot be one recipe; empty where they can. */
 function whyNot(parts: readonly Recipe[]): string {
@@ -66,8 +66,9 @@ function whyNot(parts: readonly Recipe[]): string {
   if (bare) return `${bare.title} has no steps yet.`
   const long = parts.find((p) => p.steps.some((s) => s.nextSitting || s.tasks.some(isNight)))
   if (long) return `${long.title} goes over two sittings: plan it by itself.`
-  const full = MOST.find(([, of, most]) => parts.reduce((n, p) => n + of(p), 0) > most)
-  if (full) return `Together they have more ${full[0]} than one recipe may: ${full[2]} at most.`
+  const full = KINDS.find((k) => parts.reduce((n, p) => n + (p[k]?.length ?? 0), 0) > RECIPE_MOST[k])
+  if (full)
+    return `Together they have more ${COUNTED[full]} than one recipe may: ${RECIPE_MOST[full]} at most.`
   const tin = parts.find((p) => p.tin)
   if (tin) return `${tin.title} fills a tin, and goes by its size: plan it by itself.`
   return ''

@@ -253,6 +253,9 @@ export interface Keeps {
   days: number
 }
 
+/** As many as one recipe may have. */
+export const RECIPE_MOST = { lines: 40, steps: 40, choices: 4, equipment: 30, ahead: 8, themes: 12 } as const
+
 /** The version of the shape of a recipe. */
 export const RECIPE_SCHEMA = 2
 

@@ -64,6 +64,21 @@ describe('a name in free words', () => {
     ).toEqual(['Wren’s bread', 'as Wren does'])
   })
 
+  it('is found wherever a recipe has words that somebody typed: a picture, what is said when it goes round, another way', () => {
+    const recipe = {
+      steps: [
+        {
+          scene: { of: 'Wren’s boat', parts: [{ what: 'Wren’s sail', lines: ['wren'] }] },
+          ways: [{ lacks: 'heat', says: 'as Wren does it cold' }],
+          tasks: [{ passes: { asks: 'Wren, would you?', answers: 'Yes, Wren.' } }],
+        },
+      ],
+    }
+    expect(textsWith('recipe', recipe, 'Wren').sort()).toEqual(
+      ['Wren’s boat', 'Wren’s sail', 'as Wren does it cold', 'Wren, would you?', 'Yes, Wren.'].sort(),
+    )
+  })
+
   it('goes with every place of the chosen texts in what is kept, and with no other', () => {
     const plan = {
       turns: [{ id: 'wren', child: 'wren' }],

@@ -212,7 +212,10 @@ function portionRules(task: Task, plan: Plan): string[] {
     .flatMap((f) => f.children)
     .filter((child) => turns.filter((t) => t.child === child).length !== scoops)
     .map((child) => `${task.id}: ${child} does not measure all of the own portion`)
-  const seats = task.passes?.order ?? []
+  // The seats are those of the bowl, whatever the task says of its order.
+  const seats = (plan.bowls.find((b) => b.id === task.bowl)?.children ?? []).filter((c) =>
+    turns.some((t) => t.child === c),
+  )
   const first = turns.filter((t, i) => turns.findIndex((o) => o.child === t.child) === i)
   if (task.passes && first.some((t, i) => t.child !== seats[i]))
     out.push(`${task.id}: it does not go round by the seats`)

@@ -10,6 +10,7 @@ import {
   MODES,
   NOTE_ABOUT,
   PLACES,
+  RECIPE_MOST,
   RECIPE_SCHEMA,
   ROLES,
   ROUNDS_MOST,
@@ -241,21 +242,23 @@ export const recipeSchema = yup
       .noUnknown()
       .default(undefined)
       .optional(),
-    themes: listOf(themeSchema, 'Themes', 12),
-    equipment: listOf(required('Equipment', 60), 'Equipment', 30),
+    themes: listOf(themeSchema, 'Themes', RECIPE_MOST.themes),
+    equipment: listOf(required('Equipment', 60), 'Equipment', RECIPE_MOST.equipment),
     storage: line('Storage', 200),
     keeps: listOf(keepsSchema, 'Keeps', 3).optional().default(undefined),
-    choices: listOf(choiceSchema, 'Free choices', 4).optional().default(undefined),
+    choices: listOf(choiceSchema, 'Free choices', RECIPE_MOST.choices).optional().default(undefined),
     notes: listOf(noteSchema, 'Notes', 12).optional().default(undefined),
-    lines: listOf(recipeLineSchema, 'Lines', 40).test(
+    lines: listOf(recipeLineSchema, 'Lines', RECIPE_MOST.lines).test(
       'ids',
       'Two lines have the same id',
       (l?: { id: string }[]) => unique((l ?? []).map((x) => x.id)),
     ),
-    steps: listOf(stepSchema, 'Steps', 40).test('ids', 'Two steps have the same id', (l?: { id: string }[]) =>
-      unique((l ?? []).map((x) => x.id)),
+    steps: listOf(stepSchema, 'Steps', RECIPE_MOST.steps).test(
+      'ids',
+      'Two steps have the same id',
+      (l?: { id: string }[]) => unique((l ?? []).map((x) => x.id)),
     ),
-    ahead: listOf(aheadSchema, 'Ahead', 8).optional().default(undefined),
+    ahead: listOf(aheadSchema, 'Ahead', RECIPE_MOST.ahead).optional().default(undefined),
   })
   .noUnknown()
   .transform((_, original: unknown) => upgradeRecipe(original))

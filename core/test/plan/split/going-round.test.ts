@@ -78,6 +78,18 @@ describe('what goes round', () => {
     sorted.slice(1).forEach((t, i) => expect(t.start).toBeGreaterThanOrEqual(sorted[i]?.end ?? 0))
   })
 
+  it('is refused by the checker where it goes another way than by the seats', () => {
+    const plan = compile(asked(1))
+    const [task] = roundTasks(plan)
+    const [a, b] = [plan.bowls[0]?.children[0], plan.bowls[0]?.children[1]]
+    const turns = plan.turns.map((t) =>
+      t.task !== task?.id
+        ? t
+        : { ...t, child: t.child === a ? (b ?? '') : t.child === b ? (a ?? '') : t.child },
+    )
+    expect(breaches({ ...plan, turns }, asked(1)).join()).toContain('does not go round by the seats')
+  })
+
   it('goes round twice with the same amount: half of each child’s part in each round', () => {
     const plan = compile(asked(2))
     expect(breaches(plan, asked(2))).toEqual([])
