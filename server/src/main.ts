@@ -1,5 +1,5 @@
 /** `node dist/main.js`: migrates, loads the demo where asked and empty, and serves until it is told to stop. */
-import { writeFileSync } from 'node:fs'
+import { renameSync, writeFileSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import pino from 'pino'
@@ -122,7 +122,12 @@ async function main(): Promise<void> {
   server.keepAliveTimeout = KEEP_ALIVE_MS
   const port = await listen(server, host, Number(env('PORT') || 4680), env('PORT') !== '')
   const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}/`
-  if (env('LEA_ADDRESS_FILE')) writeFileSync(env('LEA_ADDRESS_FILE'), address)
+  const told = env('LEA_ADDRESS_FILE')
+  if (told) {
+    // Whole or not there: whoever waits for it never reads an empty one.
+    writeFileSync(`${told}.new`, address)
+    renameSync(`${told}.new`, told)
+  }
   say(`\nLea is at ${address}`)
   if (hasDemo) {
     say('Demo sign-ins (made up, known to all):')
