@@ -40,6 +40,8 @@ export function factLabel(fact: Fact): string {
       return `the shape: ${fact.shape}`
     case 'mirror':
       return `${fact.food}, left and right`
+    case 'tastes':
+      return `the tastes: ${fact.foods.join(', ')}`
     case 'vote':
       return 'who would like more'
     case 'tell':

@@ -67,6 +67,8 @@ export type Fact =
   | { kind: 'shape'; food: string; shape: string }
   /** A picture with as many on the left as on the right: `side` on each. */
   | { kind: 'mirror'; food: string; of: string; side: number }
+  /** Foods that are tasted side by side, or with eyes covered. */
+  | { kind: 'tastes'; foods: string[]; covered?: true }
   | { kind: 'vote'; options: Record<string, number> }
   /**
    * Nothing to count: what there is to talk of in this work. `about`: keys of questions (`do-stir`, `topic-mix`, `food`, `wait-oven`).

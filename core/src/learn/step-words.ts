@@ -123,6 +123,7 @@ const FOOD_WORDS: Record<string, string> = {
   'poppy-seeds': 'seeds',
   'sesame-seeds': 'sesame',
   oatcakes: 'cracker',
+  'cress-seeds': 'seeds',
 }
 /** The glossary's id of a food: its own where nothing stands for it. */
 export const foodWord = (food: string): string => FOOD_WORDS[food] ?? food

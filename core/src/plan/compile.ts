@@ -23,6 +23,7 @@ import { localeOf, type PlanRequest } from './model/request'
 import { isMoved } from './model/session-recipe/sittings'
 import { scoop } from './scoop/scoop'
 import { scenesOf } from './portion/scenes'
+import { tastingsOf } from './portion/tastings'
 import { shape } from './shape/shape'
 import { split } from './split/split'
 import { talk } from './talk/talk'
@@ -90,6 +91,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
   })
   const { recipe } = draft
   const probes = probesOf(draft, request)
+  const tastings = tastingsOf(draft, draft.bowls)
   const cards = new Map(request.children.map((c) => [c.id, childSafetyDigest(c)]))
   const plan: Omit<Plan, 'digest'> = {
     version: PLAN_VERSION,
@@ -111,6 +113,8 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     bowls: draft.bowls,
     ...(draft.choices.length > 0 && { choices: draft.choices }),
     ...scenesOf(recipe),
+    ...(tastings.length > 0 && { tastings }),
+    ...(recipe.grows && { grows: recipe.grows }),
     making: draft.making,
     checks: draft.checks,
     swapSet: draft.swapSet,
@@ -141,7 +145,7 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     },
     bounds: draft.bounds,
     totals: draft.totals,
-    ineffective: request.decisions.filter((d) => isIdle(d, draft, found)),
+    ineffective: request.decisions.filter((d) => isIdle(d, draft, found, request)),
   }
   return { ...plan, digest: seal(plan) }
 }
@@ -160,7 +164,7 @@ const needsPlan = (p: DraftChild): boolean =>
   p.carePlan === true || p.concerns.some((c) => PLAN_LEVELS.includes(c.level))
 
 /** A decision whose subject is gone. */
-function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean {
+function isIdle(d: Decision, draft: Talked, found: readonly Finding[], request: PlanRequest): boolean {
   switch (d.kind) {
     case 'swap':
       return !draft.recipe.lines.some((l) => l.id === d.line && l.food === swapOf(d.swap)?.food)
@@ -210,6 +214,8 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[]): boolean 
     case 'line':
     case 'quiet':
       return !draft.recipe.steps.some((s) => s.id === d.step)
+    case 'open-eyes':
+      return !request.recipe.steps.some((s) => s.id === d.step && s.tasting?.covered)
     case 'rounds':
       return !draft.tasks.some((t) => t.step === d.step && t.passes)
     case 'two-sittings':

@@ -26,6 +26,7 @@ export function differences(before: Recipe, after: Recipe, foods: FoodBook): str
     ['equipment', before.equipment, after.equipment],
     ['free choices', before.choices, after.choices],
     ['notes', before.notes, after.notes],
+    ['what grows on', before.grows, after.grows],
     ['work ahead', before.ahead, after.ahead],
     ['the tin', before.tin, after.tin],
   ] as const)

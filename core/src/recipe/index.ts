@@ -17,7 +17,6 @@ export {
   PLACES,
   RECIPE_SCHEMA,
   ROLES,
-  ROUNDS_MOST,
   ROWS_LIE,
   type Recipe,
   type RecipeLine,
@@ -27,7 +26,6 @@ export {
   type StepVariant,
   type StepWay,
   isByChildren,
-  timesText,
 } from './recipe'
 export { ownChoices } from './own-choices'
 export { MOST_TOGETHER, putTogether } from './put-together'
@@ -41,7 +39,17 @@ export {
   withScenePart,
 } from './kinds/scene'
 export { GROUNDS, SCENE_PLACES, type Scene, type ScenePart } from './kinds/scene-parts'
+export { ROUNDS_MOST, type Tasting, type Growing, timesText } from './kinds/kinds'
 export { canPass, passesOf, withPasses } from './kinds/passes'
+export {
+  GROWING_START,
+  LOOKS_MOST,
+  LOOK_DAY_MOST,
+  growingFault,
+  growingText,
+  withLook,
+} from './kinds/growing'
+export { TASTES_MOST, canTaste, tastingFault, tastingText, withTasting } from './kinds/tasting'
 export { LACKS, changedWay, wayText, withWay } from './kinds/ways'
 export { SHIPPED_RECIPES, shippedOf } from './shipped'
 export { isAllergenId, swapCandidates } from './swap-candidates'

@@ -3,6 +3,7 @@
  * stand there for the others. Where it is mixed into what all eat, it is no choice of one child, and is judged as every line.
  */
 import { sceneChoices } from './kinds/scene'
+import { tastingChoices } from './kinds/tasting'
 import { isOnce, type FreeChoice, type Recipe, type RecipeStep, type RecipeTask } from './recipe'
 
 /** What makes one food of several, whoever does it. */
@@ -25,17 +26,21 @@ const isParted = (recipe: Recipe, at: number, choice: FreeChoice): boolean =>
   recipe.steps
     .slice(0, at + 1)
     .some((s) =>
-      s.tasks.some((t) => isOnce(t.mode) && (s.scene !== undefined || PARTS.includes(t.technique))),
+      s.tasks.some(
+        (t) =>
+          isOnce(t.mode) && (s.scene !== undefined || s.tasting !== undefined || PARTS.includes(t.technique)),
+      ),
     ) || recipe.lines.every((l) => l.each === true || l.byEye !== undefined || choice.lines.includes(l.id))
 
 /** What is done here with the food of the choice makes it everybody's. */
 const isForAll = (t: RecipeTask): boolean =>
   MIXES.includes(t.technique) || (!t.measures && !isOnce(t.mode) && COMBINES.includes(t.technique))
 
-/** The choices that a recipe names, and the parts of its pictures that several foods may fill. */
+/** The choices that a recipe names, the parts of its pictures that several foods may fill, and what is tasted side by side. */
 const allChoices = (recipe: Pick<Recipe, 'choices' | 'steps'>): FreeChoice[] => [
   ...(recipe.choices ?? []),
   ...sceneChoices(recipe.steps),
+  ...tastingChoices(recipe.steps),
 ]
 
 /**
@@ -58,6 +63,7 @@ export const ownChoices = (recipe: Recipe): FreeChoice[] =>
       recipe.steps.every(
         (step, at) =>
           at < first ||
+          isAlone(recipe, at) ||
           step.tasks.every(
             (t) =>
               t.mode === 'WAIT' ||
@@ -67,6 +73,10 @@ export const ownChoices = (recipe: Recipe): FreeChoice[] =>
       )
     )
   })
+
+/** The first food of all, worked by itself: beans that are mashed before anything else is there are mixed with nothing. */
+const isAlone = ({ steps }: Recipe, at: number): boolean =>
+  new Set(steps.slice(0, at + 1).flatMap((s) => s.uses.map((u) => u.line))).size === 1
 
 const usesOf = (choice: FreeChoice, step: RecipeStep): number =>
   step.uses.filter((u) => choice.lines.includes(u.line)).length

@@ -106,6 +106,7 @@ function renamed(recipe: Recipe, mark: string): Recipe {
       ...(s.scene && {
         scene: { ...s.scene, parts: s.scene.parts.map((p) => ({ ...p, lines: p.lines.map(own) })) },
       }),
+      ...(s.tasting && { tasting: { ...s.tasting, lines: s.tasting.lines.map(own) } }),
       ...(s.ways && {
         ways: s.ways.map((w) => ({
           ...w,

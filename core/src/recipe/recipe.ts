@@ -4,6 +4,7 @@
  */
 import type { Tin } from '../amount/packs'
 import type { Ratio } from '../amount/ratio'
+import type { Growing, Passes, Tasting } from './kinds/kinds'
 import type { Scene } from './kinds/scene-parts'
 
 /** What a food does in the recipe. It decides the swaps and how exact the measuring has to be. */
@@ -124,18 +125,6 @@ export interface RecipeTask {
   celsius?: number | undefined
 }
 
-/** How a thing goes round: how often, what one says who hands it on, and what the other answers. */
-export interface Passes {
-  times: number
-  asks: string
-  answers: string
-}
-/** It goes round so often at most. */
-export const ROUNDS_MOST = 6
-
-/** "once", "twice", "3 times" */
-export const timesText = (n: number): string => (n === 1 ? 'once' : n === 2 ? 'twice' : `${n} times`)
-
 export const FOOD_SHAPES = ['circle', 'square', 'rectangle', 'triangle', 'hexagon', 'oval'] as const
 export type FoodShape = (typeof FOOD_SHAPES)[number]
 
@@ -150,6 +139,8 @@ export interface RecipeStep {
   rows?: { times: number; lie: RowsLie } | undefined
   /** A picture that is built here, one by each child where it works for itself. */
   scene?: Scene | undefined
+  /** Foods that are tasted here, side by side or with eyes covered. */
+  tasting?: Tasting | undefined
   uses: { line: string; part: Ratio }[]
   tasks: RecipeTask[]
   /** One sentence for the adult. */
@@ -291,6 +282,8 @@ export interface Recipe {
   keeps?: Keeps[] | undefined
   choices?: FreeChoice[] | undefined
   notes?: RecipeNote[] | undefined
+  /** What grows on from what was sown. */
+  grows?: Growing | undefined
   lines: RecipeLine[]
   steps: RecipeStep[]
   /** Beside the oven's heating up, which Lea knows by itself. */

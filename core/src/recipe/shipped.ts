@@ -21,6 +21,8 @@ import ownBreads from '../../data/recipes/own/own-flatbreads.json'
 import ownSoup from '../../data/recipes/own/soup-of-my-own.json'
 import boats from '../../data/recipes/own/harbour-boats.json'
 import picnic from '../../data/recipes/own/picnic-goes-round.json'
+import garden from '../../data/recipes/own/guess-the-garden.json'
+import cress from '../../data/recipes/own/windowsill-cress.json'
 import type { Recipe } from './recipe'
 
 /** The recipes that come with Lea (core/data/recipes). */
@@ -47,6 +49,8 @@ export const SHIPPED_RECIPES: readonly Recipe[] = [
   ownSoup,
   boats,
   picnic,
+  garden,
+  cress,
 ] as Recipe[]
 
 /** Lea's own recipe of an id, which a setting's may stand over. */

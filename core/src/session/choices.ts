@@ -1,5 +1,6 @@
 /** Free choices at the table: who may be offered what, and what each took. */
 import type { Plan } from '../plan/model/plan'
+import { tastingId } from '../recipe/kinds/tasting'
 import type { TableState } from './replay'
 
 export interface TableChoice {
@@ -19,7 +20,8 @@ export const tableChoices = (
   children: readonly string[],
 ): TableChoice[] =>
   (plan.choices ?? [])
-    .filter((c) => c.step === step)
+    // What is tasted side by side is tapped as tastes.
+    .filter((c) => c.step === step && c.id !== tastingId(step))
     .map((c) => ({
       id: c.id,
       what: c.what,

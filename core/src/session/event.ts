@@ -53,6 +53,16 @@ export const TASTE_WORDS: Record<Taste, string> = {
   'not-today': 'not today',
 }
 
+/** How a taste was found: thumbs in three ways. */
+export const THUMBS = ['up', 'level', 'down'] as const
+export type Thumb = (typeof THUMBS)[number]
+/** The same in words. */
+export const THUMB_WORDS: Record<Thumb, string> = {
+  up: 'liked it',
+  level: 'in between',
+  down: 'not for me',
+}
+
 export type EventBody =
   | { kind: 'begin'; body: Record<string, never> }
   /** `foods`: the packets that were read; `children`: those whose care plans were acknowledged. */
@@ -91,6 +101,12 @@ export type EventBody =
   | { kind: 'met'; body: { child: string; food: string; how: FoodMeeting } }
   /** What a child takes of a free choice: ids of the recipe's lines; none is a choice too. */
   | { kind: 'took'; body: { choice: string; child: string; lines: string[] } }
+  /** One of several tastes was tasted; `tasting`: the step, `line`: of the recipe. */
+  | { kind: 'thumb'; body: { tasting: string; child: string; line: string; food: string; thumb: Thumb } }
+  /** Which taste a child said that it was: `named` is a line of the recipe too. */
+  | { kind: 'named-taste'; body: { tasting: string; child: string; line: string; named: string } }
+  /** A look at what grows, so many days after it was sown; how high it stood, in millimetres. */
+  | { kind: 'look'; body: { day: number; says?: string; mm?: number } }
   | { kind: 'taste-word'; body: { word: string; child?: string } }
   /** What a child guesses, before: one of the options of that guess. */
   | { kind: 'guess'; body: { guess: string; child: string; says: string } }

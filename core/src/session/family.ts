@@ -14,9 +14,10 @@ import type { Decision } from '../plan/model/decision'
 import type { Plan } from '../plan/model/plan'
 import { holdsOf, linesFor } from '../recipe/features'
 import type { Recipe } from '../recipe/recipe'
-import { MET_WORDS, TASTE_WORDS, type KeptPlace } from './event'
+import { MET_WORDS, TASTE_WORDS, THUMB_WORDS, type KeptPlace } from './event'
 import type { TableState } from './replay'
 import { guessedRows } from './talk/guessed'
+import { thumbsOf } from './tastings'
 
 export interface FamilyInput {
   plan: Plan
@@ -87,6 +88,7 @@ export function familySheet(input: FamilyInput): FamilySheet {
     said: state.lookBacks.flatMap((l) => (l.child === undefined || l.child === child ? [l.says] : [])),
     met: [
       ...(taste ? [`${recipe.title}: ${TASTE_WORDS[taste]}`] : []),
+      ...(child ? thumbsOf(plan, state, child) : []).map((t) => `${t.name}: ${THUMB_WORDS[t.thumb]}`),
       ...met.map(([food, how]) => `${names.get(food) ?? foodName(foods.of(food))}: ${MET_WORDS[how]}`),
     ],
     // A food that was not eaten this time is offered again, many times, without pressure. Source: common practice (repeated

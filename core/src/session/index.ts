@@ -14,8 +14,11 @@ export {
   type ScrapWay,
   TASTES,
   TASTE_WORDS,
+  THUMBS,
+  THUMB_WORDS,
   type TableEvent,
   type Taste,
+  type Thumb,
 } from './event'
 export { type FamilySheet, MOST_PORTIONS, familySheet } from './family'
 export { cleanUp, foodsMet, keptPlaces, leftoverUntil, nextMet, tally } from './finish'
@@ -24,6 +27,8 @@ export { type NextRound, nextRound } from './next-round'
 export { type Overview, costPoints, overviewOf, turnsInOrder } from './overview'
 export { tableChoices, type TableChoice, tookLines, tookWith } from './choices'
 export { type PastSession, type SessionRecord, sessionRecord } from './record'
+export { type GrowsNow, type LookRow, growsNow, heightText, heights, lookRows } from './growing'
+export { type TableTasting, type TasteTally, tableTasting, tasteTallies } from './tastings'
 export { type TableState, replay, replayer } from './replay'
 export { type PartPicture, factPicture, partPicture } from './talk/part-picture'
 export { type SayNow, sayNow } from './talk/say'

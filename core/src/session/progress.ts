@@ -8,6 +8,7 @@ import type { How } from '../craft/skills'
 import type { Plan } from '../plan/model/plan'
 import type { TalkMark } from '../learn/marks'
 import { tookBy } from './choices'
+import { thumbsOf } from './tastings'
 import { replay, type TableState } from './replay'
 import type { ChildProgress } from '../setting/assemble'
 import { sessionRecord, type PastSession } from './record'
@@ -78,7 +79,9 @@ export function progressIn(
       jobs.find((c) => c.child === id),
       'a child of the plan in its record',
     )
-    const took = tookBy(past.plan, state, id).map((f) => f.food)
+    // What it liked among tastes it would take again.
+    const liked = thumbsOf(past.plan, state, id).filter((t) => t.thumb === 'up')
+    const took = [...tookBy(past.plan, state, id), ...liked].map((f) => f.food)
     if (took.length > 0) row.took = took
     if (state.finished !== null) row.over = own.jobs - share
   }

@@ -2,7 +2,9 @@
 import { techniqueOf } from '../craft/techniques'
 import type { Plan } from '../plan/model/plan'
 import { tookBy } from './choices'
-import type { TableEvent, Taste } from './event'
+import type { TableEvent, Taste, Thumb } from './event'
+import { type LookRow, lookRows } from './growing'
+import { tasteTallies, type TasteTally, thumbsOf } from './tastings'
 import { guessedRows, lookBackAsked, type GuessedRow } from './talk/guessed'
 import { type WovenPatch, wovenPatch } from '../plan/view/patch'
 import { replay, type TableState } from './replay'
@@ -32,6 +34,8 @@ export interface SessionRecord {
     techniques: string[]
     taste: Taste | null
     took: string[]
+    /** What it tasted of several, and how it found each. */
+    thumbs: { name: string; thumb: Thumb }[]
   }[]
   gates: TableState['gates']
   notes: TableState['notes']
@@ -40,7 +44,10 @@ export interface SessionRecord {
   incidents: TableState['incidents']
   leftovers: TableState['leftovers']
   scraps: TableState['scraps']
+  /** What was sown, and the looks at it; null where nothing grows. */
+  grows: { what: string; measured: boolean; looks: LookRow[] } | null
   tasteWords: string[]
+  tastings: { title: string; foods: TasteTally[] }[]
   /** What was guessed, what it was, and who said what. */
   guesses: GuessedRow[]
   lookBacks: { line: string; asked: string; child?: string; says: string }[]
@@ -50,9 +57,12 @@ export interface SessionRecord {
   stepsDone: string[]
 }
 
-/** What happened in one session, per child. Only turns that were tapped count; nothing is inferred from the plan. */
-/** What remains of one session. @param state of its table, where it is known already */
-export function sessionRecord(past: PastSession, state: TableState = replay(past.events)): SessionRecord {
+/** What remains of one session. @param state of its table, where it is known already @param kind of the setting, for the days it is closed */
+export function sessionRecord(
+  past: PastSession,
+  state: TableState = replay(past.events),
+  kind?: string,
+): SessionRecord {
   const tasks = new Map(past.plan.tasks.map((t) => [t.id, t]))
   const children = past.plan.children.map(({ id }) => {
     const own = past.plan.turns.filter((t) => {
@@ -67,6 +77,7 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
       techniques: [...new Set(names)],
       taste: state.tastes[id] ?? null,
       took: tookBy(past.plan, state, id).map((f) => f.name),
+      thumbs: thumbsOf(past.plan, state, id).map(({ name, thumb }) => ({ name, thumb })),
     }
   })
   return {
@@ -85,6 +96,8 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
     incidents: state.incidents,
     leftovers: state.leftovers,
     scraps: state.scraps,
+    tastings: tasteTallies(past.plan, state),
+    grows: growsOf(past, state, kind),
     tasteWords: [...new Set(state.tasteWords.map((w) => w.word))],
     guesses: guessedRows(past.plan, state),
     lookBacks: state.lookBacks.map(({ event: _, ...l }) => ({ ...l, asked: lookBackAsked(l.line) })),
@@ -98,3 +111,16 @@ export function sessionRecord(past: PastSession, state: TableState = replay(past
     stepsDone: state.stepsSeen,
   }
 }
+
+const growsOf = (
+  { plan, date }: PastSession,
+  { looks }: TableState,
+  kind?: string,
+): SessionRecord['grows'] =>
+  plan.grows
+    ? {
+        what: plan.grows.what,
+        measured: plan.grows.measured === true,
+        looks: lookRows(plan.grows, date, kind, looks),
+      }
+    : null

@@ -5,7 +5,8 @@
 import type { How } from '../craft/skills'
 import type { SupportLevel } from '../learn/levels'
 import type { Answered } from '../learn/marks'
-import type { Gate, Incident, KeptPlace, FoodMeeting, ScrapWay, TableEvent, Taste } from './event'
+import type { Gate, Incident, KeptPlace, ScrapWay, TableEvent, Taste } from './event'
+import { tapTaste, type TasteTaps } from './taste-taps'
 import { roundsOf, type TimerState } from './timers'
 
 export interface TurnState {
@@ -14,7 +15,7 @@ export interface TurnState {
   at: string
   skipped: boolean
 }
-export interface TableState {
+export interface TableState extends TasteTaps {
   begun: string | null
   finished: string | null
   /** How often it was opened again after its end, and why. */
@@ -61,8 +62,6 @@ export interface TableState {
     /** The owner who has read it. */
     seenBy?: string
   }[]
-  /** Child -> food -> how it was met, as noted last. */
-  met: Record<string, Record<string, FoodMeeting>>
   /** Free choice -> child -> the recipe's lines that it took. */
   took: Record<string, Record<string, string[]>>
   tasteWords: { word: string; child?: string }[]
@@ -104,6 +103,9 @@ const empty = (): TableState => ({
   incidents: [],
   met: {},
   took: {},
+  thumbs: {},
+  named: {},
+  looks: {},
   tasteWords: [],
   guesses: {},
   lookBacks: [],
@@ -247,6 +249,11 @@ function apply(state: TableState, e: TableEvent): void {
       break
     case 'took':
       state.took[e.body.choice] = { ...state.took[e.body.choice], [e.body.child]: e.body.lines }
+      break
+    case 'thumb':
+    case 'named-taste':
+    case 'look':
+      tapTaste(state, e)
       break
     case 'taste-word':
       state.tasteWords.push(e.body)

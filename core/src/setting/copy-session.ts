@@ -15,6 +15,7 @@ const OF_THE_RECIPE = new Set<Decision['kind']>([
   'make',
   'two-sittings',
   'rounds',
+  'open-eyes',
   'idea',
   'quiet',
 ])

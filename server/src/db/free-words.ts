@@ -26,7 +26,7 @@ const SOURCES: Record<WordsIn, string> = {
   event: `select e.id, s.date, r.title, e.body as words from events e
     join sessions s on s.id = e.session_id join recipes r on r.id = s.recipe_id
     where s.state <> 'cooking' and e.kind in ('note', 'incident', 'memo', 'temperature', 'taste-word', 'guess', 'guess-seen',
-      'look-back', 'leftover', 'scrap', 'reopen', 'timer')
+      'look-back', 'leftover', 'scrap', 'reopen', 'timer', 'look')
     order by s.date, e.session_id, e.number`,
   session: `select s.id, s.date, r.title, jsonb_build_array(s.decisions, s.request -> 'decisions') as words
     from sessions s join recipes r on r.id = s.recipe_id where s.state <> 'cooking' order by s.date, s.start`,

@@ -1,6 +1,6 @@
 /** What remains of sessions, as JSON that is ready to be sent; made where nobody else is kept waiting (work/desk-worker.ts). */
 import { monthsOn } from '@lea/core/craft'
-import { childRecord, nextRound, overviewOf, ownPart, sessionRecord } from '@lea/core/session'
+import { childRecord, nextRound, overviewOf, ownPart, replay, sessionRecord } from '@lea/core/session'
 import type { Pool } from 'pg'
 import { now, today } from '../clock'
 import { noteBulkReading, writeAudit } from '../db/audit'
@@ -46,9 +46,13 @@ export async function makeRecord(pool: Pool, task: RecordTask): Promise<object> 
     }
   }
   if (task.kind === 'record-session') {
-    const one = await inSetting(pool, setting, (db) => pastSession(db, task.id))
+    const [one, kind] = await inSetting(
+      pool,
+      setting,
+      async (db) => [await pastSession(db, task.id), (await getSetting(db)).rules.kind] as const,
+    )
     if (!one) throw notFound('this record')
-    return { ...sessionRecord(one), plan: one.plan }
+    return { ...sessionRecord(one, replay(one.events), kind), plan: one.plan }
   }
   return inSetting(pool, setting, async (db) => {
     const child = await getChild(db, task.id)

@@ -51,7 +51,7 @@ export function jobCardsPaper(paper: Paper): Page {
 }
 
 export function wordCardsPaper(paper: Paper): Page {
-  const cards = wordCards(paper.plan).map((c): Content => ({
+  const cards = wordCards(paper.plan, paper.setting.words).map((c): Content => ({
     stack: [
       words(c.word, { bold: true, size: 22 }),
       ...c.home.map((h) =>

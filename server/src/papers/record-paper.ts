@@ -1,4 +1,13 @@
-import { INCIDENT_WORDS, KEPT_WORDS, TASTE_WORDS, type TableEvent, sessionRecord } from '@lea/core/session'
+import {
+  INCIDENT_WORDS,
+  KEPT_WORDS,
+  TASTE_WORDS,
+  THUMBS,
+  THUMB_WORDS,
+  type TableEvent,
+  heightText,
+  sessionRecord,
+} from '@lea/core/session'
 import type { Content } from 'pdfmake/interfaces'
 import { dayWords, footOf, nameOf, names, say, type Paper } from './paper'
 import { heading, list, small, table, words, type Page } from './pdf'
@@ -52,6 +61,25 @@ export function recordPaper(paper: Paper, events: TableEvent[], zone: string): P
         record.incidents.map(
           (i) =>
             `${time(i.at)} ${INCIDENT_WORDS[i.what]}, ${names(paper, i.who)}: ${i.text} Done: ${i.done} (${nameOf(paper, i.by)})${i.seenBy ? `, read by ${nameOf(paper, i.seenBy)}` : ', not read by the owner yet'}`,
+        ),
+      ),
+      ...record.tastings.flatMap((t) =>
+        part(
+          `Tasted: ${t.title}`,
+          t.foods.map(
+            (f) =>
+              `${f.name}: ${THUMBS.map((thumb) => `${THUMB_WORDS[thumb]} ${f.who[thumb].length}`).join(', ')}${f.guessed ? `; named rightly ${f.guessed.right} of ${f.guessed.of}` : ''}`,
+          ),
+        ),
+      ),
+      ...part(
+        `Grew: ${record.grows?.what ?? ''}`,
+        (record.grows?.looks ?? []).flatMap((l) =>
+          l.seen
+            ? [
+                `day ${l.day}, ${dayWords(l.date)}: ${[l.seen.says ?? '', heightText(record.grows?.looks ?? [], l.day)].filter(Boolean).join('; ') || 'looked at'}`,
+              ]
+            : [],
         ),
       ),
       ...part(

@@ -13,7 +13,7 @@ import { useOpenSession } from '../parts/useOpenSession'
 const session = useOpenSession()
 const route = useRoute()
 const { matOf } = useMats()
-const cards = computed(() => (session.plan ? wordCards(session.plan) : []))
+const cards = computed(() => (session.plan ? wordCards(session.plan, session.request()?.words) : []))
 </script>
 
 <template>

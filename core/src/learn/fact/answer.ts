@@ -8,7 +8,7 @@ import { suits, targetOf } from '../targets'
 import { derive } from './derive'
 import { FactError, isFactKind, fieldList, type Derived, type FactKind, type PlainFact } from './fields'
 import { fill, type Locale, type Saying, type Values, type ValuesOf } from './saying'
-import { aloud, countValues, layer, layers, mirror, share, tin } from './values-count'
+import { aloud, countValues, layer, layers, mirror, share, tastes, tin } from './values-count'
 import { vessel } from './vessel'
 import { jug, scaleValues, scoopValues } from './values-amount'
 import { compare, cut, order, priceValues, shapeValues, temp, timer, vote, weigh } from './values-world'
@@ -77,6 +77,7 @@ const VALUES: Record<FactKind | 'aloud', ValuesOf> = {
     timer,
     tin,
     vessel,
+    tastes,
     vote,
     weigh,
   },

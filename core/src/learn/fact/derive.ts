@@ -170,6 +170,11 @@ const RULES: Record<FactKind, (f: PlainFact) => Derived> = {
     const [sides, symmetry] = known
     return { sides, corners: sides, symmetry }
   },
+  tastes: (f) => {
+    const foods = fieldList(f, 'foods')
+    if (new Set(foods).size < 2) throw new FactError('foods', 'must hold at least two different foods')
+    return { n: String(foods.length), more: String(foods.length + 1) }
+  },
   vote: (f) => {
     const options = f['options']
     const counts =

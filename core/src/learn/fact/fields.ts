@@ -34,6 +34,7 @@ export const FACT_KINDS = [
   'temp',
   'shape',
   'mirror',
+  'tastes',
   'vote',
   'order',
 ] as const

@@ -202,6 +202,25 @@ export const mirror: ValuesOf = (f, d): Values => {
   }
 }
 
+/** Foods side by side, or one after the other with eyes covered. */
+export const tastes: ValuesOf = (f, d): Values => {
+  const foods = fieldList(f, 'foods')
+  const [a = '', b = ''] = foods
+  const n = text(d, 'n')
+  const covered = f['covered'] === true
+  return {
+    a,
+    b,
+    list: foods.join(', '),
+    n,
+    nOr: either(n, text(d, 'more')),
+    aOr: either(a, b),
+    covered: yes(covered),
+    seen: yes(!covered),
+    three: yes(foods.length >= 3),
+  }
+}
+
 /** Counting every place is asked up to 24 (learning.md B0). */
 export const tin: ValuesOf = (f, d): Values => {
   const total = Number(text(d, 'total'))

@@ -23,7 +23,7 @@ import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
 import type { PlanRequest } from '../model/request'
 import { decidedLines, decisionOn } from './decided-lines'
-import { offersOf, passedBy, passedWords } from './offers'
+import { offersOf, openEyesFixes, passedBy, passedWords } from './offers'
 import { clearSwaps, smallestSet } from './swap-set'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
 
@@ -167,6 +167,7 @@ function fixesFor(line: AdaptedLine, touching: readonly Exposure[], around: Arou
       action: { do: 'decide', decision: { kind: 'leave-out', line: line.line } },
     })
   }
+  fixes.push(...openEyesFixes(line, touching, around.start.recipe))
   if (line.only === undefined && !isDish) {
     const apart = apartFixes(touching, around)
     if (around.request.rules.allergy === 'own-bowl') fixes.unshift(...apart)

@@ -7,7 +7,8 @@ import type { ExposureKind } from '../../food/concern'
 import { ownChoices } from '../../recipe/own-choices'
 import type { Recipe } from '../../recipe/recipe'
 import type { AdaptedLine, DraftChild, Offers } from '../model/draft'
-import { contactOf, isForTheTable, type Exposure } from './exposure'
+import type { Fix } from '../model/finding'
+import { contactOf, isForTheTable, isHard, type Exposure } from './exposure'
 
 /**
  * @param meetsOf how a child meets each line of the choice that stands in its bowl
@@ -57,4 +58,24 @@ export function passedBy(met: Exposure): Exposure {
   if (met.grade === null || isForTheTable(met)) return met
   const near = contactOf(met)
   return { ...near, grade: near.grade ?? 'know', passed: true }
+}
+
+/**
+ * Tasted with eyes covered, nobody sees what is on the spoon: there a food that one child must not have stops the game for all. With open eyes
+ * it is not offered to that child, unless it may not be at the table at all.
+ */
+export function openEyesFixes(
+  line: Pick<AdaptedLine, 'line'>,
+  touching: readonly Exposure[],
+  { steps }: Pick<Recipe, 'steps'>,
+): Fix[] {
+  const hard = touching.filter(isHard)
+  if (hard.length === 0 || hard.some(isForTheTable)) return []
+  return steps
+    .filter((s) => s.tasting?.covered === true && s.tasting.lines.includes(line.line))
+    .map((s) => ({
+      label: `Taste with open eyes: ${s.title}`,
+      cost: 'each tastes only what is for it; the guessing goes',
+      action: { do: 'decide', decision: { kind: 'open-eyes', step: s.id } },
+    }))
 }

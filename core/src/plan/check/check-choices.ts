@@ -2,19 +2,25 @@
 import { foodBook } from '../../food/own-foods'
 import { gradeOf, meet } from '../../food/concerns'
 import { meetDiet } from '../../food/diets'
+import { tastingId } from '../../recipe/kinds/tasting'
 import { ownChoices } from '../../recipe/own-choices'
+import type { Recipe } from '../../recipe/recipe'
+import { mayHave } from '../model/choice'
 import { packetsOf } from '../model/decision'
 import type { Plan } from '../model/plan'
 import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { PlanRequest } from '../model/request'
+import { COVERED_FROM } from '../model/tasting'
 
 export function choiceBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)
   const packets = packetsOf(request.decisions)
-  const own = new Set(ownChoices(recipeOfSession(request)).map((c) => c.id))
+  const recipe = recipeOfSession(request)
+  const own = new Set(ownChoices(recipe).map((c) => c.id))
   const apart = new Set(request.decisions.flatMap((d) => (d.kind === 'apart' ? d.children : [])))
   return [
     ...notPassed(plan),
+    ...tastingBreaches(plan, recipe),
     ...(plan.choices ?? []).flatMap((choice) => [
       ...(own.has(choice.id) ? [] : [`${choice.id} is mixed for all, and stands as a free choice`]),
       ...choice.offers.flatMap((offer) => {
@@ -58,3 +64,34 @@ const notPassed = ({ checks, bowls, choices = [] }: Plan): string[] =>
       const leftOut = offer !== undefined && !offer.lines.includes(line?.line ?? '')
       return line && !leftOut ? [`${child} eats of ${id}, which counts as near it only`] : []
     })
+
+/** Nobody tastes what it is not offered; with eyes covered nothing is a choice, an adult stands beside, and the small keep theirs open. */
+const tastingBreaches = (plan: Plan, recipe: Recipe): string[] =>
+  (plan.tastings ?? []).flatMap(({ step, covered, tasters }) => {
+    const said = recipe.steps.find((s) => s.id === step)?.tasting
+    const choice = (plan.choices ?? []).find((c) => c.id === tastingId(step))
+    return [
+      ...(said && (said.covered === true) === covered
+        ? []
+        : [`${step} is tasted otherwise than the recipe says`]),
+      ...(covered && choice ? [`${step}: eyes are covered, and it stands as a free choice`] : []),
+      ...tasters.flatMap(({ child, tastes, covered: shut }) => [
+        ...tastes
+          .filter(({ line }) => !mayHave(plan.choices ?? [], line, child))
+          .map(({ line }) => `${child} is to taste ${line}, and is not offered it`),
+        ...(shut && (plan.children.find((c) => c.id === child)?.months ?? 0) < COVERED_FROM
+          ? [`${child} is too young to have its eyes covered`]
+          : []),
+      ]),
+      ...plan.tasks
+        .filter(
+          (t) =>
+            covered &&
+            t.step === step &&
+            t.technique === 'taste' &&
+            t.mode !== 'ADULT' &&
+            t.adult === undefined,
+        )
+        .map((t) => `${t.id}: eyes are covered, and no adult is beside`),
+    ]
+  })

@@ -51,6 +51,8 @@ export type Decision =
   | { kind: 'adult-does'; task: string }
   /** It rests after this step until a later sitting. */
   | { kind: 'two-sittings'; after: string }
+  /** The tasting of this step is played with open eyes. */
+  | { kind: 'open-eyes'; step: string }
   /** What goes round in this step goes round so often, and there is enough for it. */
   | { kind: 'rounds'; step: string; times: number }
   /** The maths idea of a step; `tell`: none, only words. */
@@ -137,7 +139,8 @@ export function decisionKey(d: Decision): string {
     case 'line':
       return `line-said:${d.step}:${d.line}`
     case 'rounds':
-      return `rounds:${d.step}`
+    case 'open-eyes':
+      return `${d.kind}:${d.step}`
     case 'two-sittings':
       return d.kind
     case 'clear':

@@ -59,6 +59,7 @@ export type RuleName =
   | 'ratio'
   | 'make'
   | 'scene'
+  | 'tasting'
   | 'whole-eggs'
   | 'whole-tins'
   | 'scaling'

@@ -8,10 +8,12 @@ import type { Cost, ShoppingRow } from './shopping-list'
 import type { Making } from './making'
 import type { PlanChoice } from './choice'
 import type { Bowl } from './line'
+import type { PlanTasting } from './tasting'
 import type { Task, Turn, WaitingJob, Background, StepTime } from './task'
 import type { StepTalk, Uncovered } from './step-talk'
 import type { ExposureKind } from '../../food/concern'
 import type { Recipe } from '../../recipe/recipe'
+import type { Growing } from '../../recipe/kinds/kinds'
 import type { Scene } from '../../recipe/kinds/scene-parts'
 
 /** Of the shape of a plan: an earlier one is upgraded where it is read. */
@@ -98,6 +100,10 @@ export interface Plan {
   choices?: PlanChoice[]
   /** Pictures that are built, by step. Not there where none is, and in plans of an earlier version. */
   scenes?: (Scene & { step: string })[]
+  /** What is tasted, by step. Not there where nothing is, and in plans of an earlier version. */
+  tastings?: PlanTasting[]
+  /** What grows on from what is sown. Not there where nothing does, and in plans of an earlier version. */
+  grows?: Growing
   making: Making
   checks: Check[]
   swapSet: SwapSet | null

@@ -17,6 +17,7 @@ import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from '../adapt/batches'
 import { standsIn } from '../adapt/bowls'
 import { sceneFindings } from './scenes'
+import { tastingFindings } from './tastings'
 import { takersByBowl } from './takers'
 import type { AdaptedLine, Pass, Portioned, Shaped } from '../model/draft'
 import { finding, type Finding, type Fix } from '../model/finding'
@@ -82,6 +83,7 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
     ...draft.lines.flatMap((line) => tinFinding(line, bowls)),
     ...scalingFindings(draft, bowls),
     ...sceneFindings(draft, bowls),
+    ...tastingFindings(draft, bowls),
   ]
   return { draft: { ...draft, bowls, making: made }, findings }
 }

@@ -14,10 +14,12 @@ import { hygieneOf } from './hygiene'
 import { oilFindings, rawFindings, rawNotes } from './raw-findings'
 import { rawFirstFindings } from './raw-first'
 import { choiceFindings, choiceNotes, choicesOf, withAgeOffers } from './free-choice'
+import { tastingNotes } from './tasting-notes'
 import { sceneNotes, variantNotes } from './ways-by-age'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
+import { askedChoices } from '../model/tasting'
 import type { PlanRequest } from '../model/request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => {
@@ -30,9 +32,10 @@ export const shape: Pass<Adapted, Shaped> = (draft, request) => {
       watch: [
         ...rawNotes(draft, request),
         ...heatNotes(draft),
-        ...choiceNotes(choices),
+        ...choiceNotes(askedChoices(choices)),
         ...variantNotes(draft),
         ...sceneNotes(draft),
+        ...tastingNotes(draft),
       ],
       hygiene: hygieneOf(draft, request),
     },

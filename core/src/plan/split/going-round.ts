@@ -1,5 +1,6 @@
 /** What goes round the table, seat by seat: the order of the seats, and a task for each round. */
-import { isByChildren, type Passes, type RecipeTask } from '../../recipe/recipe'
+import type { Passes } from '../../recipe/kinds/kinds'
+import { isByChildren, type RecipeTask } from '../../recipe/recipe'
 import type { Bowl, PlanLine } from '../model/line'
 import type { Task, TaskForm } from '../model/task'
 

@@ -16,7 +16,7 @@ export interface StandingOver {
 
 /** @param line what is measured: only its own heat and rawness then count. @returns the gravest first */
 export function standingOver(
-  { rawMeat, rawTaste, heat, deepOil }: Hazards,
+  { rawMeat, rawTaste, heat, deepOil, covered }: Hazards,
   line: Pick<PlanLine, 'name'> | null,
   { rules }: Pick<PlanRequest, 'rules'>,
 ): StandingOver[] {
@@ -32,8 +32,20 @@ export function standingOver(
     add('handle-raw-meat', 'raw', `${rawTaste.map(plainName).join(', ')} not cooked yet: nobody tastes it`)
   if (heat === 'scalding') add('carry-hot', 'heat', 'boiling hot: an adult only')
   else if (heat === 'hot') add('use-hob', 'heat', `hot: an adult${fromText(rules)}`)
+  const taste = covered && techniqueFor('taste', rules.techniques)
+  if (taste)
+    out.push({
+      technique: { ...taste, supervision: COVERED },
+      cause: 'age',
+      why: 'eyes covered: an adult beside',
+    })
   return out
 }
+/** With eyes covered an adult gives every taste, at most three children in reach. Source: common practice, from memory. */
+const COVERED: Technique['supervision'] = [
+  { code: 'N', below: 12 },
+  { code: 'B', children: 3, below: null },
+]
 
 /** From which age a child may stand at a hob here: the catalogue's, or later by the setting. */
 function fromText({ techniques }: PlanRequest['rules']): string {

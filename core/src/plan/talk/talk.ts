@@ -262,6 +262,7 @@ const SPOKEN_OF = new Set([
   'tin',
   'shape',
   'mirror',
+  'tastes',
   'compare',
   'timer',
   'count',

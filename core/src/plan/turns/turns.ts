@@ -197,6 +197,8 @@ function evenness(draft: Scooped, total: ReadonlyMap<string, number>): Finding[]
     ]
     return `${nameToken(id)} has ${total.get(id) ?? 0}${whys.length > 0 ? ` (${whys.slice(0, 2).join('; ')})` : ''}`
   })
+  // Where there is nothing to take turns at, there is nothing to say of it.
+  if (most === 0) return []
   return [
     finding({
       rule: 'even-turns',

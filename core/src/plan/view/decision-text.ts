@@ -68,6 +68,8 @@ export function decisionText(d: Decision, plan: Plan | null): string {
       return `an adult does: ${job(d.task)}`
     case 'two-sittings':
       return `two sittings, a rest after: ${stepTitle(d.after)}`
+    case 'open-eyes':
+      return `${stepTitle(d.step)}: with open eyes`
     case 'rounds':
       return `${stepTitle(d.step)}: ${countText(d.times, 'round')}`
     case 'idea':

@@ -2,7 +2,8 @@
 import { nameToken } from '../model/finding'
 import type { Plan } from '../model/plan'
 import type { Task } from '../model/task'
-import { isByChildren, timesText, type RecipeStep } from '../../recipe/recipe'
+import { timesText } from '../../recipe/kinds/kinds'
+import { isByChildren, type RecipeStep } from '../../recipe/recipe'
 
 /**
  * The words at one seat: who hands it to whom, and what is said.

@@ -1,5 +1,6 @@
 /** What goes round the table in a step, as the editor writes it. */
-import { isByChildren, type Passes, type RecipeStep, ROUNDS_MOST } from '../recipe'
+import { isByChildren, type RecipeStep } from '../recipe'
+import { type Passes, ROUNDS_MOST } from './kinds'
 
 /** What is said where a recipe says nothing else. */
 const PASS_WORDS: Omit<Passes, 'times'> = {

@@ -17,6 +17,8 @@ export interface Hazards {
   heat: HeatLevel | null
   /** Oil for deep frying is hot: no child is in the room. */
   deepOil: boolean
+  /** Eyes are covered while it is tasted. */
+  covered: boolean
 }
 
 interface LineLike {
@@ -81,6 +83,7 @@ function workedOut(steps: Recipe['steps'], lines: readonly StateLine[]): RecipeS
       rawTaste: [],
       heat: null,
       deepOil: step !== undefined && isDeepOil(step),
+      covered: step?.tasting?.covered === true && technique === 'taste',
     }
     step?.tasks.forEach((task, i) => {
       if (task.technique !== technique) return

@@ -1,6 +1,8 @@
 /** What a recipe names and does not have: lines, steps, parts of a picture. */
 import type { Recipe } from '../../recipe/recipe'
+import { growingFault } from '../../recipe/kinds/growing'
 import { sceneFault } from '../../recipe/kinds/scene'
+import { tastingFault } from '../../recipe/kinds/tasting'
 
 /** @returns the field at fault and why, or null */
 export function notThere(recipe: Recipe): { path: string; message: string } | null {
@@ -17,6 +19,8 @@ export function notThere(recipe: Recipe): { path: string; message: string } | nu
     const uses = step.uses.map((u) => u.line)
     const fault = step.scene && sceneFault(step.scene, uses)
     if (fault) return { path: 'steps', message: `The picture of '${step.title}'. ${fault}` }
+    const taste = tastingFault(step)
+    if (taste) return { path: 'steps', message: `The tasting of '${step.title}'. ${taste}` }
   }
   const offered = recipe.choices?.flatMap((c) => c.lines).find((l) => !known.has(l))
   if (offered !== undefined)
@@ -28,6 +32,8 @@ export function notThere(recipe: Recipe): { path: string; message: string } | nu
       path: 'choices',
       message: `The free choice '${asked.what}' is asked at a step that is not there: ${asked.step ?? ''}`,
     }
+  const grows = recipe.grows && growingFault(recipe.grows)
+  if (grows) return { path: 'grows', message: grows }
   const lost = recipe.ahead?.find((a) => !steps.has(a.step))
   return lost
     ? { path: 'ahead', message: `'${lost.says}' is for a step that is not there: ${lost.step}` }

@@ -13,9 +13,11 @@ import {
   RECIPE_MOST,
   RECIPE_SCHEMA,
   ROLES,
-  ROUNDS_MOST,
   THEME_KINDS,
 } from '../../recipe/recipe'
+import { ROUNDS_MOST } from '../../recipe/kinds/kinds'
+import { LOOKS_MOST, LOOK_DAY_MOST } from '../../recipe/kinds/growing'
+import { TASTES_MOST } from '../../recipe/kinds/tasting'
 import { SCENE_PARTS_MOST, SCENE_PIECES_MOST } from '../../recipe/kinds/scene'
 import { GROUNDS, SCENE_PLACES } from '../../recipe/kinds/scene-parts'
 import { isLackable } from '../../recipe/kinds/ways'
@@ -148,6 +150,14 @@ const stepSchema = yup
       .default(undefined)
       .optional(),
     scene: sceneSchema.default(undefined).optional(),
+    tasting: yup
+      .object({
+        lines: listOf(id('Line'), 'Lines that are tasted', TASTES_MOST, 2),
+        covered: yup.boolean().optional(),
+      })
+      .noUnknown()
+      .default(undefined)
+      .optional(),
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
@@ -204,6 +214,20 @@ const choiceSchema = yup
   })
   .noUnknown()
 const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
+const growsSchema = yup
+  .object({
+    what: required('What grows', 40),
+    looks: listOf(
+      yup
+        .object({ day: whole('Day of a look', 1, LOOK_DAY_MOST), says: required('What one looks for', 200) })
+        .noUnknown(),
+      'Looks',
+      LOOKS_MOST,
+      1,
+    ),
+    measured: yup.boolean().optional(),
+  })
+  .noUnknown()
 const keepsSchema = yup
   .object({ where: oneOf(KEPT_IN, 'Where it keeps'), days: whole('Days it keeps', 0, 90) })
   .noUnknown()
@@ -248,6 +272,7 @@ export const recipeSchema = yup
     keeps: listOf(keepsSchema, 'Keeps', 3).optional().default(undefined),
     choices: listOf(choiceSchema, 'Free choices', RECIPE_MOST.choices).optional().default(undefined),
     notes: listOf(noteSchema, 'Notes', 12).optional().default(undefined),
+    grows: growsSchema.default(undefined).optional(),
     lines: listOf(recipeLineSchema, 'Lines', RECIPE_MOST.lines).test(
       'ids',
       'Two lines have the same id',

@@ -3,7 +3,7 @@ import * as yup from 'yup'
 import type { Decision } from '../../plan/model/decision'
 import { LINE_KINDS } from '../../learn/line/line'
 import { MAX_CHILDREN } from '../../plan/model/request'
-import { ROUNDS_MOST } from '../../recipe/recipe'
+import { ROUNDS_MOST } from '../../recipe/kinds/kinds'
 import { HEAT_PLACES } from '../../recipe/heat-places'
 import { makeSchema, measuringSchema, waysSchema } from '../amounts'
 import { allergenWords } from '../allergen'
@@ -48,6 +48,7 @@ const decisionParts: Parts<Decision, 'kind'> = {
   laid: yup.object({ tool: id('Tool'), n: whole('How many', 1, 60) }),
   'adult-does': yup.object({ task: required('Task', 200) }),
   'two-sittings': yup.object({ after: id('Step') }),
+  'open-eyes': yup.object({ step: id('Step') }),
   rounds: yup.object({ step: id('Step'), times: whole('How often it goes round', 1, ROUNDS_MOST) }),
   idea: yup.object({ step: id('Step'), idea: required('Idea', 120) }),
   ask: yup.object({ step: id('Step'), child: id('Child') }),

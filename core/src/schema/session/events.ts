@@ -5,8 +5,18 @@ import { TECHNIQUES } from '../../craft/techniques'
 import { SUPPORT_LEVELS } from '../../learn/levels'
 import { ANSWERS } from '../../learn/marks'
 import { TARGETS } from '../../learn/targets'
+import { LOOK_DAY_MOST } from '../../recipe/kinds/growing'
 import { MAX_CHILDREN } from '../../plan/model/request'
-import { GATES, INCIDENTS, KEPT_PLACES, MET, SCRAP_WAYS, TASTES, type TableEvent } from '../../session/event'
+import {
+  GATES,
+  INCIDENTS,
+  KEPT_PLACES,
+  MET,
+  SCRAP_WAYS,
+  TASTES,
+  THUMBS,
+  type TableEvent,
+} from '../../session/event'
 import {
   type Parts,
   byKind,
@@ -105,6 +115,24 @@ const eventParts: Parts<TableEvent, 'kind'> = {
   'incident-seen': having({ incident: uuid('Incident'), by: id('Adult') }),
   met: having({ child: word('Child'), food: word('Food'), how: oneOf(MET, 'How it was met') }),
   took: having({ choice: word('Free choice'), child: word('Child'), lines: ids('Lines', 12) }),
+  thumb: having({
+    tasting: word('Tasting'),
+    child: word('Child'),
+    line: word('Taste'),
+    food: word('Food'),
+    thumb: oneOf(THUMBS, 'Thumb'),
+  }),
+  'named-taste': having({
+    tasting: word('Tasting'),
+    child: word('Child'),
+    line: word('Taste'),
+    named: word('What it was said to be'),
+  }),
+  look: having({
+    day: whole('Day since the sowing', 1, LOOK_DAY_MOST + 2),
+    says: line('What was seen', 300).optional(),
+    mm: whole('Height in mm', 0, 3000).optional(),
+  }),
   'taste-word': having({ word: required('Word', 60), child: line('Child', 120).optional() }),
   guess: having({
     guess: required('Guess', 80),

@@ -8,7 +8,7 @@ import { nextTurn, tableTasks, type TableTask, type TableTurn } from '../table'
 import { guessAsks } from './guessed'
 import type { Speaker } from './hearing'
 import { sayNow } from './say'
-import { buildingTogether, choosingTogether, type ShowMoment, showMoments, turnMoment } from './show'
+import { buildingTogether, choosingTogether, type ShowMoment, showMoments, tastes, turnMoment } from './show'
 import { type ShowRow, showRow } from './show-frame'
 
 export interface ShowStill {
@@ -60,7 +60,12 @@ export function showStills(
     const talk = plan.talk.find((t) => t.step === step) ?? null
     const here = (state: TableState): TableTask[] =>
       tableTasks(plan, state, step).filter((t) => t.task.bowl === bowl)
-    for (const m of [...choosingTogether(plan, step), ...buildingTogether(plan, step)]) add(title, m)
+    for (const m of [
+      ...choosingTogether(plan, step),
+      ...buildingTogether(plan, step),
+      ...tastes(plan, step, null),
+    ])
+      add(title, m)
     let state = before
     for (const { task } of here(state)) {
       const now = nextTurn(here(state))
@@ -72,7 +77,7 @@ export function showStills(
       })
       state = allDone(plan, state, task.id)
       const whole = here(state).find((t) => t.task.id === task.id) ?? null
-      for (const m of moments) if (!['turn', 'choose', 'scene'].includes(m.kind)) add(title, m)
+      for (const m of moments) if (!['turn', 'choose', 'scene', 'tasting'].includes(m.kind)) add(title, m)
       if (whole && moments.some((m) => m.kind === 'turn')) addJob(title, whole)
     }
     const after = sayNow(plan, talk, bowl, null, speakers)

@@ -7,12 +7,14 @@ import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import type { Task } from '../../plan/model/task'
+import { askedChoices } from '../../plan/model/tasting'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import { handPicture, type HandPicture } from '../../plan/view/hand-picture'
 import { sceneTogether, sceneView, type SceneView } from '../../plan/view/scene-view'
 import type { StepTalk } from '../../plan/model/step-talk'
 import type { TableState } from '../replay'
 import type { TableTurn } from '../table'
+import { guessCards } from '../tastings'
 import { guessAsks } from './guessed'
 import type { SayNow } from './say'
 
@@ -28,6 +30,8 @@ export type ShowMoment =
   | ({ kind: 'turn'; to: string | null } & HandPicture)
   /** Each child chooses: pictures of what it is offered, so many at once. */
   | { kind: 'choose'; foods: string[] }
+  /** Pictures of what may be tasted; with eyes covered, cards to guess from: nothing tells which is which. */
+  | { kind: 'tasting'; foods: string[]; covered: boolean }
   /** A picture that is built: each piece with the food that is this child's. */
   | ({ kind: 'scene' } & Pick<SceneView, 'on' | 'pieces'>)
   | { kind: 'wait'; wait: WaitKind }
@@ -102,6 +106,7 @@ export function showMoments(
     ...opening,
     ...choosing(plan, step, turn?.who),
     ...building(plan, step, turn?.who),
+    ...tastes(plan, step, turn?.who ?? null),
     turnMoment(plan, task, turn?.who),
   ]
 }
@@ -127,6 +132,12 @@ const building = (plan: Plan, step: string, child: string | undefined): ShowMome
   const view = sceneView(plan, step, child ?? null)
   return view ? [{ kind: 'scene', on: view.on, pieces: view.pieces }] : []
 }
+/** What may be tasted here; null: by everybody. */
+export const tastes = (plan: Plan, step: string, child: string | null): ShowMoment[] => {
+  const tasting = plan.tastings?.find((t) => t.step === step)
+  const foods = guessCards(plan, step, child)
+  return tasting && foods.length > 1 ? [{ kind: 'tasting', foods, covered: tasting.covered }] : []
+}
 /** The same for the wall. */
 export const buildingTogether = (plan: Plan, step: string): ShowMoment[] => {
   const view = sceneTogether(plan, step)
@@ -143,7 +154,8 @@ export const choosingTogether = (plan: Plan, step: string): ShowMoment[] =>
   })
 
 type Choice = NonNullable<Plan['choices']>[number]
-const choicesAt = (plan: Plan, step: string): Choice[] => (plan.choices ?? []).filter((c) => c.step === step)
+const choicesAt = (plan: Plan, step: string): Choice[] =>
+  askedChoices(plan.choices ?? []).filter((c) => c.step === step)
 
 const offeredFoods = (choice: Choice, lines: readonly string[]): string[] => [
   ...new Set(lines.flatMap((l) => pictured(choice.lines.find((x) => x.line === l)?.food ?? '') ?? [])),

@@ -1,8 +1,10 @@
 /** Fields of free choices, and of pictures that are built. */
 import type { ChoiceOffer, PlanChoice } from '../../model/choice'
 import { GROUNDS, SCENE_PLACES, type ScenePart } from '../../../recipe/kinds/scene-parts'
+import type { Growing } from '../../../recipe/kinds/kinds'
 import type { Plan } from '../../model/plan'
-import { fields, listField, maybe, numberField, textValue, trueField, wordField } from './shape'
+import type { PlanTasting, Taste } from '../../model/tasting'
+import { fields, flagField, listField, maybe, numberField, textValue, trueField, wordField } from './shape'
 
 const offer = fields<ChoiceOffer>({
   child: textValue,
@@ -21,6 +23,22 @@ export const choiceShape = fields<PlanChoice>({
     fields<PlanChoice['lines'][number]>({ line: textValue, food: textValue, name: textValue }),
   ),
   offers: listField(offer),
+})
+export const tastingShape = fields<PlanTasting>({
+  step: textValue,
+  covered: flagField,
+  tasters: listField(
+    fields<PlanTasting['tasters'][number]>({
+      child: textValue,
+      tastes: listField(fields<Taste>({ line: textValue, food: textValue, name: textValue })),
+      covered: maybe(trueField),
+    }),
+  ),
+})
+export const growsShape = fields<Growing>({
+  what: textValue,
+  looks: listField(fields<Growing['looks'][number]>({ day: numberField, says: textValue })),
+  measured: maybe(flagField),
 })
 export const sceneShape = fields<NonNullable<Plan['scenes']>[number]>({
   step: textValue,

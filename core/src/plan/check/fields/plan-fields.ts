@@ -12,7 +12,7 @@ import {
   type WatchNote,
 } from '../../model/plan'
 import { clearedShape, decisionShape, findingShape } from './finding-fields'
-import { choiceShape, sceneShape } from './choice-fields'
+import { choiceShape, growsShape, sceneShape, tastingShape } from './choice-fields'
 import { bowlShape, makingShape } from './line-fields'
 import { costShape, shoppingRowShape } from './shopping-fields'
 import { talkShape, uncoveredShape } from './talk-fields'
@@ -98,6 +98,8 @@ const plan = fields<Plan>({
   bowls: listField(bowlShape),
   choices: maybe(listField(choiceShape)),
   scenes: maybe(listField(sceneShape)),
+  grows: maybe(growsShape),
+  tastings: maybe(listField(tastingShape)),
   making: makingShape,
   checks: listField(
     fields<Check>({

@@ -3,6 +3,7 @@ import { placesFor, withPlaces, type PlaceSwap } from '../../../recipe/heat-plac
 import type { Recipe, RecipeStep } from '../../../recipe/recipe'
 import type { Decision } from '../decision'
 import type { PlanRequest } from '../request'
+import { withEyes } from './eyes'
 import { withRounds } from './rounds'
 import { withWays } from './ways'
 import { withSwapSteps } from './swap-steps'
@@ -25,7 +26,7 @@ type Of = Pick<PlanRequest, 'recipe' | 'decisions' | 'kit'>
 /** The recipe as this session cooks it: as the room can do it, with its rounds, and in its sittings. */
 export function recipeOfSession(of: Of): Recipe {
   const { decisions } = of
-  const here = withRounds(withWays(of.recipe, of), decisions)
+  const here = withEyes(withRounds(withWays(of.recipe, of), decisions), decisions)
   const places = [...placesSaid(decisions), ...placesChosen({ ...of, recipe: here })]
   return withSittings(withPlaces(withMoves(withSwapSteps(here, decisions), decisions), places), decisions)
 }

@@ -5,7 +5,7 @@ import { isOnce, type RecipeStep } from '../../../recipe/recipe'
 import type { Gathered } from '../../model/draft'
 import type { Bowl } from '../../model/line'
 import type { Task } from '../../model/task'
-import { lineAtWork } from './in-hand'
+import { lineAtWork, spokenName } from './in-hand'
 import type { StepFact } from './step-fact'
 
 export const madeFacts = (
@@ -17,6 +17,7 @@ export const madeFacts = (
   ...cutFacts(own, bowl, step, draft),
   ...layerFacts(step, own),
   ...sceneFacts(step, own),
+  ...tastingFacts(step, own, bowl),
   ...shapeFacts(own, step),
   ...sharedFacts(step, own, draft),
 ]
@@ -111,6 +112,16 @@ function sceneFacts({ scene }: RecipeStep, own: readonly Task[]): StepFact[] {
         : []),
     ]
   })
+}
+
+/** What is tasted side by side, as it stands at this bowl; two of one name are nothing to tell apart. */
+function tastingFacts({ tasting }: RecipeStep, own: readonly Task[], bowl: Bowl): StepFact[] {
+  const task = own.find(isSharing)
+  const lines = bowl.lines.filter((l) => tasting?.lines.includes(l.line))
+  const foods = [...new Set(lines.map(spokenName))]
+  if (!tasting || !task || foods.length < 2) return []
+  const covered = tasting.covered === true && { covered: true as const }
+  return [{ id: 'tastes', fact: { kind: 'tastes', foods, ...covered }, task: task.id }]
 }
 
 function shapeFacts(own: readonly Task[], step: RecipeStep): StepFact[] {

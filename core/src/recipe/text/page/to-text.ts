@@ -2,8 +2,10 @@
  * A recipe of Lea as plain text: to be read, sent and printed by anybody; with Lea's own data in its last lines, which hold as long as the
  * words above are as they were written. Who changes a word has the text read anew.
  */
-import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
+import { SHIPPED_BOOK, foodName, type FoodBook } from '../../../food/foods'
 import { sceneText } from '../../kinds/scene'
+import { growingText } from '../../kinds/growing'
+import { tastingText } from '../../kinds/tasting'
 import type { Recipe } from '../../recipe'
 import { contentKey } from '../keys'
 import { lineText } from './to-json-ld'
@@ -18,6 +20,10 @@ export function recipeToText(recipe: Recipe, foods: FoodBook = SHIPPED_BOOK): st
 
 function wordsOf(recipe: Recipe, foods: FoodBook): string {
   const { pieces } = recipe
+  const named = (id: string): string => {
+    const line = recipe.lines.find((l) => l.id === id)
+    return line ? foodName(foods.of(line.food)) : id
+  }
   return [
     recipe.title,
     `Serves ${recipe.serves}${pieces ? ` | Makes ${pieces.n} ${pieces.what}` : ''}`,
@@ -29,9 +35,12 @@ function wordsOf(recipe: Recipe, foods: FoodBook): string {
     'Method',
     ...recipe.steps.map(
       (s, i) =>
-        `${i + 1}. ${[s.says ? `${s.title}. ${s.says}` : s.title, s.scene ? sceneText(s.scene) : ''].filter(Boolean).join(' ')}`,
+        `${i + 1}. ${[s.says ? `${s.title}. ${s.says}` : s.title, s.scene ? sceneText(s.scene) : '', tastingText(s, named)].filter(Boolean).join(' ')}`,
     ),
     ...(recipe.equipment.length > 0 ? ['', 'Equipment', ...recipe.equipment.map((e) => `- ${e}`)] : []),
+    ...(recipe.grows
+      ? ['', growingText(recipe.grows), ...recipe.grows.looks.map((l) => `- day ${l.day}: ${l.says}`)]
+      : []),
     ...(recipe.storage ? ['', 'Storage', recipe.storage] : []),
     ...(recipe.notes ?? []).flatMap((n, i) => [...(i === 0 ? ['', 'Notes'] : []), `- ${n.says}`]),
   ].join('\n')
