@@ -5,7 +5,7 @@ import type { ReadQuestion, RecipeRead } from '@lea/core/recipe'
 import Picture from '../parts/pictures/Picture.vue'
 import { useFoods } from '../parts/useFoods'
 import AskLine from './AskLine.vue'
-import StepWork from './StepWork.vue'
+import StepWork from './step/StepWork.vue'
 
 const props = defineProps<{ read: RecipeRead; asked: (step: string) => ReadQuestion[] }>()
 defineEmits<{ answer: [question: ReadQuestion, text: string] }>()

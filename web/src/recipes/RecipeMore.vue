@@ -10,6 +10,7 @@ import {
   type Recipe,
   type StepVariant,
 } from '@lea/core/recipe'
+import RecipeGrows from './RecipeGrows.vue'
 
 const props = defineProps<{ foods: FoodBook }>()
 const recipe = defineModel<Recipe>({ required: true })
@@ -47,7 +48,9 @@ function setVariant(step: string, variants: StepVariant[]): void {
 
 <template>
   <details class="patch p-4">
-    <summary class="cursor-pointer text-xl font-bold">Choices, ways by age, notes, how long it keeps</summary>
+    <summary class="cursor-pointer text-xl font-bold">
+      Choices, what grows on, ways by age, notes, how long it keeps
+    </summary>
     <section aria-labelledby="free" class="mt-3">
       <h3 id="free" class="text-lg">Free choice</h3>
       <p class="mb-2 text-sm text-soft">
@@ -104,6 +107,7 @@ function setVariant(step: string, variants: StepVariant[]): void {
       </div>
       <button type="button" class="btn" @click="addChoice">Add a free choice</button>
     </section>
+    <RecipeGrows v-model="recipe" />
     <section aria-labelledby="by-age" class="mt-4">
       <h3 id="by-age" class="text-lg">Another way at some ages</h3>
       <div v-for="s in recipe.steps" :key="s.id">

@@ -5,9 +5,11 @@ import { useRoute } from 'vue-router'
 import { passesText, sceneOfRecipe, variantsOf } from '@lea/core/plan'
 import {
   changesIn,
+  growingText,
   layersText,
   linesFor,
   pictureOf,
+  tastingText,
   type Scene,
   themeWords,
   wayText,
@@ -24,7 +26,7 @@ import RecipeFacts from '../choose/RecipeFacts.vue'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
 import { useFoods } from '../parts/useFoods'
-import StepWork from './StepWork.vue'
+import StepWork from './step/StepWork.vue'
 import { saveText } from '../shared/save-text'
 import JobsByAge from './JobsByAge.vue'
 
@@ -150,6 +152,7 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
                 </h3>
                 <p v-if="step.says">{{ step.says }}</p>
                 <p v-if="passesText(step)" class="text-sm">{{ passesText(step) }}</p>
+                <p v-if="step.tasting" class="text-sm">{{ tastingText(step, lineName) }}</p>
                 <p v-if="step.layers" class="text-sm">{{ layersText(step) }}</p>
                 <div v-if="step.scene" class="my-1 flex items-center gap-3">
                   <ScenePicture :scene="sceneOf(step.scene)" class="w-40 shrink-0" />
@@ -169,6 +172,14 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
         </section>
       </div>
 
+      <section v-if="recipe.grows" aria-labelledby="it-grows" class="mt-5">
+        <h2 id="it-grows" class="border-b border-ink pb-1 text-xl">{{ growingText(recipe.grows) }}</h2>
+        <ol>
+          <li v-for="l in recipe.grows.looks" :key="l.day" class="flex gap-3 border-b border-line py-1">
+            <span class="numeral w-16 shrink-0 text-soft">Day {{ l.day }}</span> {{ l.says }}
+          </li>
+        </ol>
+      </section>
       <dl v-if="(recipe.notes ?? []).length > 0" class="mt-5 grid gap-2 sm:grid-cols-2">
         <div v-for="n in recipe.notes" :key="n.says" class="border-l-4 border-moss pl-3">
           <dt class="text-sm font-semibold">{{ ABOUT[n.about] }}</dt>

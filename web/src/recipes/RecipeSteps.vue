@@ -2,12 +2,13 @@
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
 import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
-import StepWays from './StepWays.vue'
-import StepPasses from './StepPasses.vue'
-import StepScene from './StepScene.vue'
-import StepRows from './StepRows.vue'
+import StepWays from './step/StepWays.vue'
+import StepPasses from './step/StepPasses.vue'
+import StepScene from './step/StepScene.vue'
+import StepTasting from './step/StepTasting.vue'
+import StepRows from './step/StepRows.vue'
 import { useFaultAt } from '../parts/useAttempt'
-import StepTiming from './StepTiming.vue'
+import StepTiming from './step/StepTiming.vue'
 
 defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
 const at = useFaultAt()
@@ -16,6 +17,7 @@ const PICTURES = [
   'soap',
   'bowl',
   'herb',
+  'seedling',
   'milk',
   'jug',
   'butter',
@@ -215,6 +217,12 @@ const remove = (step: RecipeStep): void => {
         <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
         <StepPasses :model-value="step" @update:model-value="replace(i, $event)" />
         <StepScene
+          :model-value="step"
+          :lines="lines"
+          :name-of="lineName"
+          @update:model-value="replace(i, $event)"
+        />
+        <StepTasting
           :model-value="step"
           :lines="lines"
           :name-of="lineName"

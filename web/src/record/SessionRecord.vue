@@ -3,14 +3,23 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useRoute } from 'vue-router'
 import { fillNames } from '@lea/core/plan'
-import { INCIDENT_WORDS, KEPT_WORDS, type SessionRecord, TASTE_WORDS } from '@lea/core/session'
+import {
+  type EventBody,
+  INCIDENT_WORDS,
+  KEPT_WORDS,
+  type SessionRecord,
+  TASTE_WORDS,
+  THUMB_WORDS,
+} from '@lea/core/session'
 import { api, inWords } from '../shared/api'
 import Mat from '../parts/mats/Mat.vue'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import Notice from '../parts/Notice.vue'
 import PaperLinks from '../parts/PaperLinks.vue'
 import EraseGuest from './EraseGuest.vue'
+import GrowingStrip from './GrowingStrip.vue'
 import OpenAgain from './OpenAgain.vue'
+import Tasted from './Tasted.vue'
 import { useMats } from '../parts/mats/useMats'
 import { useAuthStore } from '../stores/auth'
 import { useSettingStore } from '../stores/setting'
@@ -39,11 +48,15 @@ async function load(): Promise<void> {
   }
 }
 /** The owner's own tap: that it was read stands in the record. */
-async function readIncident(incident: string): Promise<void> {
+const readIncident = (incident: string): Promise<void> =>
+  note({ kind: 'incident-seen', body: { incident, by: auth.person?.id ?? '' } })
+const addLook = (body: { day: number; says?: string; mm?: number }): Promise<void> =>
+  note({ kind: 'look', body })
+async function note(event: EventBody): Promise<void> {
   const id = String(route.params['id'])
   try {
     await table.open(id)
-    await table.add({ kind: 'incident-seen', body: { incident, by: auth.person?.id ?? '' } })
+    await table.add(event)
     await table.send()
     record.value = await api<SessionRecord>('GET', `/record/sessions/${id}`)
   } catch (e) {
@@ -83,44 +96,56 @@ const onRoster = computed(() => new Set(settingStore.children.map((c) => c.id)))
         >
       </p>
       <div class="grid items-start gap-5 lg:grid-cols-[2fr_1fr]">
-        <div
-          class="patch overflow-x-auto p-3"
-          tabindex="0"
-          role="region"
-          aria-label="Children of this session"
-        >
-          <table class="w-full border-collapse text-left">
-            <thead>
-              <tr class="text-sm">
-                <th scope="col" class="p-1.5">Child</th>
-                <th scope="col" class="p-1.5">Turns</th>
-                <th scope="col" class="p-1.5">What the hands did</th>
-                <th scope="col" class="p-1.5">Taste</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="c in record.children" :key="c.child" class="border-t border-line align-top">
-                <th scope="row" class="p-1.5">
-                  <span class="flex items-center gap-2 font-semibold"
-                    ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" beside />
-                    <RouterLink
-                      v-if="onRoster.has(c.child)"
-                      class="underline"
-                      :to="`/record/children/${c.child}`"
-                      >{{ nameOf(c.child) }}</RouterLink><template v-else>{{
-                      nameOf(c.child)
-                    }}</template></span
-                  >
-                </th>
-                <td class="numeral p-1.5 text-lg">{{ c.turns }}</td>
-                <td class="p-1.5 text-sm">
-                  {{ c.techniques.join(', ') || 'nothing tapped'
-                  }}<span v-if="c.took.length > 0" class="block">chose {{ c.took.join(', ') }}</span>
-                </td>
-                <td class="p-1.5 text-sm">{{ c.taste ? TASTE_WORDS[c.taste] : '–' }}</td>
-              </tr>
-            </tbody>
-          </table>
+        <div class="grid gap-4">
+          <div
+            class="patch overflow-x-auto p-3"
+            tabindex="0"
+            role="region"
+            aria-label="Children of this session"
+          >
+            <table class="w-full border-collapse text-left">
+              <thead>
+                <tr class="text-sm">
+                  <th scope="col" class="p-1.5">Child</th>
+                  <th scope="col" class="p-1.5">Turns</th>
+                  <th scope="col" class="p-1.5">What the hands did</th>
+                  <th scope="col" class="p-1.5">Taste</th>
+                </tr>
+              </thead>
+              <tbody>
+                <tr v-for="c in record.children" :key="c.child" class="border-t border-line align-top">
+                  <th scope="row" class="p-1.5">
+                    <span class="flex items-center gap-2 font-semibold"
+                      ><Mat :name="nameOf(c.child)" :mat="matOf(c.child)" beside />
+                      <RouterLink
+                        v-if="onRoster.has(c.child)"
+                        class="underline"
+                        :to="`/record/children/${c.child}`"
+                        >{{ nameOf(c.child) }}</RouterLink><template v-else>{{
+                        nameOf(c.child)
+                      }}</template></span
+                    >
+                  </th>
+                  <td class="numeral p-1.5 text-lg">{{ c.turns }}</td>
+                  <td class="p-1.5 text-sm">
+                    {{ c.techniques.join(', ') || 'nothing tapped'
+                    }}<span v-if="c.took.length > 0" class="block">chose {{ c.took.join(', ') }}</span
+                    ><span v-if="c.thumbs.length > 0" class="block">{{
+                      c.thumbs.map((t) => `${t.name}: ${THUMB_WORDS[t.thumb]}`).join(', ')
+                    }}</span>
+                  </td>
+                  <td class="p-1.5 text-sm">{{ c.taste ? TASTE_WORDS[c.taste] : '–' }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </div>
+          <GrowingStrip
+            v-if="record.grows"
+            v-bind="record.grows"
+            :may="record.finished !== null"
+            @look="addLook"
+          />
+          <Tasted v-for="t in record.tastings" :key="t.title" v-bind="t" :name-of="nameOf" />
         </div>
         <div class="grid gap-4">
           <RouterLink v-if="auth.isLeader()" class="btn btn-main" :to="`/session/${record.id}/family`"

@@ -4,6 +4,7 @@ import { countText, freeDays } from '@lea/core/amount'
 import { Copy } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import { growsNow } from '@lea/core/session'
 import type { StoredSession } from '@lea/core/setting'
 import Notice from '../parts/Notice.vue'
 import { useAuthStore } from '../stores/auth'
@@ -14,6 +15,7 @@ import { dayText, todayText } from '../shared/dates'
 import CopySession from '../choose/CopySession.vue'
 import WovenPatch from '../parts/pictures/WovenPatch.vue'
 import FirstSteps from './FirstSteps.vue'
+import GrowingNow from './GrowingNow.vue'
 import NextSession from './NextSession.vue'
 
 startPool(['beside'])
@@ -49,6 +51,17 @@ const free = computed(() =>
         settingStore.sessions.map((s) => s.date),
       ).slice(0, 3)
     : [],
+)
+/** What was sown and is still looked at. */
+const growing = computed(() =>
+  growsNow(
+    settingStore.sessions.flatMap((s) => {
+      const recipe = s.state === 'planned' ? undefined : settingStore.recipe(s.recipe)
+      return recipe?.grows ? [{ session: s.id, title: recipe.title, date: s.date, grows: recipe.grows }] : []
+    }),
+    todayText(),
+    settingStore.setting?.rules.kind,
+  ),
 )
 /** The session that was closed last: its sheet for the families is a tap away. */
 const lastClosed = computed(() => behind.value.flatMap(([, l]) => l).find((s) => s.state === 'finished'))
@@ -104,6 +117,7 @@ async function made(id: string): Promise<void> {
         <RouterLink v-if="auth.isLeader()" class="underline" to="/today/new">Plan one</RouterLink>
         <template v-else>Ask your leader.</template>
       </Notice>
+      <GrowingNow v-if="growing.length > 0" :rows="growing" />
       <section
         v-if="ahead.length > 0 || (first && free.length > 0)"
         aria-labelledby="ahead"

@@ -13,9 +13,9 @@ export const tastingNotes = ({ recipe, people }: Pick<Adapted, 'recipe' | 'peopl
     const young = people.some((p) => p.age < COVERED_FROM)
     const says = step.tasting.covered
       ? [
-          'Before: the cards are read, and beside each child stands only what is for it.',
-          'An adult gives each taste from the front, one at a time, and says when; who tastes sits, and swallows before it speaks.',
-          'Who does not want its eyes covered looks away, or keeps them open.',
+          'Cards read; beside each child only what is for it.',
+          'An adult gives each taste from the front and says when. Sit, swallow, then speak.',
+          'Who does not want covered eyes looks away.',
           ...(young ? [`Under ${ageText(COVERED_FROM)} eyes stay open.`] : []),
         ].join(' ')
       : 'A little of each, side by side, with a sip of water between. Looking and smelling count too; none is fine.'

@@ -162,7 +162,9 @@ describe('a tasting in a plan', () => {
     })
     const one = broken({ tasting: { lines: ['carrot', 'ghost'] } })
     await expect(recipeSchema.validate(one)).rejects.toThrow(/ghost/)
-    await expect(recipeSchema.validate(broken({ tasting: { lines: ['carrot'] } }))).rejects.toThrow(/two tastes|2/)
+    await expect(recipeSchema.validate(broken({ tasting: { lines: ['carrot'] } }))).rejects.toThrow(
+      /two tastes|2/,
+    )
     const idle = broken({ tasks: [{ technique: 'serve-self', mode: 'EACH', seconds: 60 }] })
     await expect(recipeSchema.validate(idle)).rejects.toThrow(/taste/)
   })

@@ -21,6 +21,7 @@ import oven from '~icons/fluent-emoji-flat/fire'
 import pear from '~icons/fluent-emoji-flat/pear'
 import pepper from '~icons/fluent-emoji-flat/bell-pepper'
 import pot from '~icons/fluent-emoji-flat/pot-of-food'
+import seedling from '~icons/fluent-emoji-flat/seedling'
 import soap from '~icons/fluent-emoji-flat/soap'
 import yum from '~icons/fluent-emoji-flat/fork-and-knife-with-plate'
 import jug from '~icons/fluent-emoji-flat/droplet'
@@ -50,6 +51,7 @@ const PICTURES: Record<string, Component> = {
   pear,
   pepper,
   pot,
+  seedling,
   soap,
   yoghurt: bowl,
   yum,

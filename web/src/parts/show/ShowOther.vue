@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Moments without a turn: now and next, a story's page, a word of home, guesses, a wait, all done. */
-import { ArrowRight, BookOpen, Check, Hourglass, Lightbulb } from '@lucide/vue'
+import { ArrowRight, BookOpen, Check, EyeOff, Hourglass, Lightbulb } from '@lucide/vue'
 import { computed } from 'vue'
 import type { ShowFrame, ShowMoment } from '@lea/core/session'
 import MatPattern from '../mats/MatPattern.vue'
@@ -88,6 +88,20 @@ const turn = computed(() => `${Math.round(360 * (props.left ?? 1))}deg`)
         :word="f"
         label=""
         class="size-[32cqh] rounded-patch border-4 border-line p-4"
+      />
+    </div>
+    <div
+      v-else-if="moment.kind === 'tasting'"
+      class="flex flex-wrap items-center justify-center gap-[4cqw]"
+      :data-covered="moment.covered"
+    >
+      <EyeOff v-if="moment.covered" class="size-[24cqh] text-indigo" aria-hidden="true" />
+      <WordPicture
+        v-for="f in moment.foods"
+        :key="f"
+        :word="f"
+        label=""
+        class="size-[28cqh] rounded-patch border-4 border-line p-4"
       />
     </div>
     <ScenePicture v-else-if="moment.kind === 'scene'" :scene="moment" class="w-[88cqh] max-w-full" />

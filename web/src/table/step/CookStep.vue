@@ -2,7 +2,14 @@
 /** The middle of the table view: whose turn and how, the strip, the running total. */
 import { computed } from 'vue'
 import { passText, sceneView } from '@lea/core/plan'
-import { tableChoices, tookLines, partPicture, type TableTask, type TableTurn } from '@lea/core/session'
+import {
+  tableChoices,
+  tableTasting,
+  tookLines,
+  partPicture,
+  type TableTask,
+  type TableTurn,
+} from '@lea/core/session'
 import ScaleBox from '../../parts/devices/ScaleBox.vue'
 import Amount from '../../parts/Amount.vue'
 import { useMats } from '../../parts/mats/useMats'
@@ -10,6 +17,7 @@ import { useSession } from '../../stores/session/session'
 import { useTable } from '../../stores/table/table'
 import ScenePicture from '../../parts/pictures/ScenePicture.vue'
 import ChoiceTaker from './ChoiceTaker.vue'
+import TasteTaker from './TasteTaker.vue'
 import CookStrip from './CookStrip.vue'
 import PartPicture from '../../parts/pictures/PartPicture.vue'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
@@ -34,6 +42,13 @@ const choices = computed(() => {
   const task = props.tasks[0]?.task
   const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
   return session.plan && task && bowl ? tableChoices(session.plan, table.state, task.step, bowl.children) : []
+})
+/** What is tasted one by one in this step, by those at this bowl. */
+const tasting = computed(() => {
+  const task = props.tasks[0]?.task
+  const bowl = session.plan?.bowls.find((b) => b.id === task?.bowl)
+  if (!session.plan || !task || !bowl || props.shown?.task.technique === 'wash-hands') return null
+  return tableTasting(session.plan, table.state, task.step, bowl.children)
 })
 /** What is said from seat to seat, where it goes round. */
 const passes = computed(() =>
@@ -78,7 +93,7 @@ const lineName = (row: TableTask): string => {
     <p class="mt-2 text-sm text-soft">{{ lineName(shown) }}</p>
     <ScaleBox v-if="shown.task.measured?.by === 'weight' && turn" :wanted="shown.task.measured.text" />
     <CookStrip :row="shown" :mats="matOf" :names="session.nameOf" @tap="emit('tap')" />
-    <div v-if="choices.length === 0" class="mt-2 flex items-end gap-4" aria-live="polite">
+    <div v-if="choices.length === 0 && !tasting" class="mt-2 flex items-end gap-4" aria-live="polite">
       <span class="numeral text-7xl leading-none">{{ shown.count }}</span>
       <span v-if="shown.running" class="leading-tight">
         <span class="block text-soft">{{ shown.count === 1 ? 'scoop' : 'scoops' }} so far</span>
@@ -104,6 +119,7 @@ const lineName = (row: TableTask): string => {
       </ul>
     </figcaption>
   </figure>
+  <TasteTaker v-if="tasting" :tasting="tasting" :turn="turn?.who ?? null" />
   <ChoiceTaker v-for="c in choices" :key="c.id" :choice="c" :turn="turn?.who ?? null" />
   <ul v-if="tasks.length > 1" class="mt-2 flex flex-wrap gap-2 text-sm" aria-label="Tasks of this step">
     <li

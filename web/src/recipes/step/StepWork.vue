@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What hands do in a step of a recipe, an adult's and waits apart. */
-import TechniqueStrip from '../parts/pictures/techniques/TechniqueStrip.vue'
+import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
 import { type RecipeStep, stepWork } from '@lea/core/recipe'
 
 defineProps<{ step: RecipeStep; pictures?: boolean }>()

@@ -18,7 +18,7 @@ import {
   withScene,
   withScenePart,
 } from '@lea/core/recipe'
-import ScenePicture from '../parts/pictures/ScenePicture.vue'
+import ScenePicture from '../../parts/pictures/ScenePicture.vue'
 
 const props = defineProps<{ lines: RecipeLine[]; nameOf: (line: RecipeLine) => string }>()
 const step = defineModel<RecipeStep>({ required: true })
