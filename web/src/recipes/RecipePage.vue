@@ -4,6 +4,8 @@ import { computed, onMounted, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { passesText, sceneOfRecipe, variantsOf } from '@lea/core/plan'
 import {
+  type BowlAndSpoon,
+  bowlAndSpoon,
   changesIn,
   growingText,
   layersText,
@@ -42,6 +44,7 @@ const serves = computed({
   set: (n) => (chosen.value = Math.min(200, Math.max(1, Math.round(n) || 1))),
 })
 const lines = computed(() => (recipe.value ? linesFor(recipe.value, serves.value, foods.value) : []))
+const bare = computed<BowlAndSpoon>(() => bowlAndSpoon(recipe.value ?? { steps: [] }))
 const changes = computed(() => (recipe.value ? changesIn(recipe.value, foods.value) : null))
 onMounted(() => void settingStore.load())
 
@@ -192,6 +195,15 @@ const fileName = computed(() => (recipe.value?.id ?? 'recipe').replace(/[^a-z0-9
           <li v-for="c in changes" :key="c">{{ c }}</li>
         </ul>
       </section>
+      <details class="patch mt-5 p-4 print:hidden">
+        <summary class="cursor-pointer text-xl font-bold">With nothing but a bowl and a spoon</summary>
+        <p class="mt-1 font-semibold">{{ bare.says }}</p>
+        <ol v-if="bare.works">
+          <li v-for="r in bare.rows" :key="r.step" class="border-b border-line py-1">
+            <span class="font-semibold">{{ r.title }}:</span> {{ r.says.join('; ') || 'as it is' }}
+          </li>
+        </ol>
+      </details>
       <JobsByAge :lines="recipe.lines" :foods="foods" class="print:hidden" />
       <p class="mt-5 flex flex-wrap items-center gap-2 print:hidden">
         <span class="font-semibold">Take it along:</span>

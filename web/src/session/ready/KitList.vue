@@ -4,12 +4,14 @@ import { computed, ref } from 'vue'
 import { KIT_PLACE_WORDS, type KitTool, type Plan, kitByPlace, kitLaid } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import ToolPicture from '../../parts/pictures/ToolPicture.vue'
+import KitCaller from './KitCaller.vue'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ plan: Plan; disabled: boolean }>()
 const session = useSession()
 /** What each is for is shown when it is asked for. */
 const jobs = ref(false)
+const calling = ref(false)
 const places = computed(() => kitByPlace(props.plan))
 
 async function tick(t: KitTool): Promise<void> {
@@ -23,7 +25,15 @@ async function tick(t: KitTool): Promise<void> {
     <div class="flex flex-wrap items-baseline gap-x-4">
       <h2 class="mb-1 text-xl">Kit</h2>
       <span class="text-sm text-soft">{{ kitLaid(plan) }}</span>
-      <button type="button" class="ml-auto underline" :aria-pressed="jobs" @click="jobs = !jobs">
+      <button
+        v-if="!disabled && plan.kit.tools.length > 0"
+        type="button"
+        class="btn no-print ml-auto"
+        @click="calling = true"
+      >
+        Call it out
+      </button>
+      <button type="button" class="underline" :aria-pressed="jobs" @click="jobs = !jobs">
         {{ jobs ? 'Fold what it is for' : 'Show what it is for' }}
       </button>
     </div>
@@ -58,6 +68,7 @@ async function tick(t: KitTool): Promise<void> {
         </li>
       </ul>
     </template>
+    <KitCaller v-if="calling" :plan="plan" @tick="tick" @close="calling = false" />
     <template v-if="plan.kit.equipment.length > 0">
       <h3 class="mt-2 text-sm text-soft">From the recipe</h3>
       <p>{{ plan.kit.equipment.join(', ') }}</p>

@@ -1,12 +1,17 @@
 <script setup lang="ts">
 /** What to buy, in packs: ticked off when it is got; what is left over, and how long it keeps. */
 import { moneyText } from '@lea/core/amount'
-import type { Plan, ShoppingRow } from '@lea/core/plan'
+import { computed } from 'vue'
+import { leftUses, type Plan, type ShoppingRow } from '@lea/core/plan'
 import Amount from '../../parts/Amount.vue'
 import { useSession } from '../../stores/session/session'
+import { useSettingStore } from '../../stores/setting'
 
 const props = defineProps<{ plan: Plan; disabled: boolean }>()
 const session = useSession()
+const settingStore = useSettingStore()
+/** What else could be made of what is left. */
+const uses = computed(() => leftUses(props.plan.shopping, settingStore.recipes, session.stored?.recipe ?? ''))
 const money = (minor: string | number): string => moneyText(minor, props.plan.cost.currency)
 
 async function tick(row: ShoppingRow): Promise<void> {
@@ -69,6 +74,12 @@ async function tick(row: ShoppingRow): Promise<void> {
             >{{ row.left.text }}
             <span class="block text-xs" :class="row.left.soon ? 'font-semibold' : 'text-soft'"
               >{{ row.left.keeps }}<template v-if="row.left.soon">: plan a second recipe</template></span
+            ><span v-if="uses.has(row.food)" class="no-print block text-xs"
+              >for
+              <template v-for="(u, i) in uses.get(row.food)" :key="u.id"
+                ><template v-if="i > 0"> or </template
+                ><RouterLink class="underline" :to="`/recipes/${u.id}`">{{ u.title }}</RouterLink></template
+              ></span
             ></template
           >
         </td>
