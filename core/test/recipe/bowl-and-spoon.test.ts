@@ -31,6 +31,7 @@ describe('nothing but a bowl and a spoon', () => {
   it('knows of every technique whose tool is more than a bowl, a spoon, a plate or hands what is done instead', () => {
     const PLAIN =
       /bowl|spoon|hand|plate|cup|pot|cloth|soap|towel|table|tray|mat|tap|water|brush|bin|colander|tongs|ladle/i
+    const missing: string[] = []
     for (const t of TECHNIQUES) {
       const tools = [...new Set(t.ladder.flatMap((r) => (r.tool ? [r.tool] : [])))]
       if (
@@ -41,7 +42,8 @@ describe('nothing but a bowl and a spoon', () => {
       )
         continue
       const { rows, works } = one(t.id)
-      expect(works ? rows[0]?.says.length : 1, `${t.id}: ${tools.join()}`).toBeGreaterThan(0)
+      if (works && rows[0]?.says.length === 0) missing.push(`${t.id}: ${tools.join()}`)
     }
+    expect(missing).toEqual([])
   })
 })

@@ -15,11 +15,13 @@ import type { PlacedText, Sections } from './layout/placed'
 import { sectionsOf } from './layout/sections'
 import { readLine } from '../line/read-line'
 import { splitLine } from '../line/split-line'
+import { kindsIn } from './kinds/kinds-in-text'
 import { questionsOf } from './questions'
 import { readLines, type LinesRead } from './read-lines'
 import { putEggsIn, putMeasuringApart, putMeasuringIn, putWashingIn } from './steps/put-in'
 import { putPreparationIn } from './steps/put-preparation'
 import { readSteps } from './steps/read-steps'
+import { settleUnused } from './steps/settle-unused'
 import { giveUses, type NamedLines, type StepText } from './steps/uses'
 import { guessRole, type RoleGuess } from './roles'
 import { systemIn } from './system'
@@ -74,10 +76,13 @@ export function recipeOf(
   putMeasuringIn(steps, { lines, foods })
   putMeasuringApart(steps, { lines, foods })
   putWashingIn(steps)
+  const printed = new Map(listed.read.flatMap((l) => (l.line === null ? [] : [[l.line, l.text] as const])))
+  const told = [...parts.steps.map((t) => t.text), ...parts.other]
+  const kinds = kindsIn({ title: parts.title, steps, lines }, named, told, printed, notes)
   unread.push(...namedElsewhere(parts, listed, foods, answers))
   for (const text of parts.other)
     unread.push({ part: 'other', text, why: isChat(text) ? 'talk, left out' : 'kept as a note' })
-  const recipe = recipeFrom(parts, made, lines, steps, notes)
+  const recipe = { ...recipeFrom(parts, made, kinds.lines, kinds.steps, notes), ...kinds.more }
   return {
     recipe,
     unread,
@@ -154,55 +159,6 @@ const isListed = (id: string, words: string, foods: FoodBook): boolean => {
   const last = food.name.split(' ').at(-1) ?? food.name
   return words.includes(last.toLowerCase().replace(/(?:es|s)$/, ''))
 }
-
-function settleUnused(
-  open: readonly RecipeLine[],
-  { read, printed }: LinesRead,
-  steps: Recipe['steps'],
-  answers: Answers,
-  unread: Unread[],
-): void {
-  for (const line of open) {
-    const key = `unused:${lineKey(line.id, read)}`
-    // "1 egg beaten with a splash of milk": the milk goes in with the egg.
-    const beside = [...printed]
-      .filter(([id, n]) => id !== line.id && n === printed.get(line.id))
-      .map(([id]) => id)
-    const step =
-      steps.find((s) => s.id === answers[key]) ??
-      steps.find((s) => s.uses.some((u) => beside.includes(u.line)))
-    if (step) {
-      step.uses.push({ line: line.id, part: '1' })
-      continue
-    }
-    // "Rub in butter": the flour that it goes into is said by nobody. It goes in there until somebody says otherwise.
-    const usual = usualStep(line, steps)
-    usual?.uses.push({ line: line.id, part: '1' })
-    unread.push({
-      part: 'step',
-      text: line.id,
-      why: 'no step says where this line goes in',
-      key,
-      kind: 'unused',
-      ...(usual && { choices: [usual.id] }),
-    })
-  }
-}
-/** What makes the body goes in where it is first mixed; a topping nobody speaks of goes nowhere by itself. */
-const BODY = new Set<Role>([
-  'structure',
-  'raising',
-  'salt',
-  'binder',
-  'liquid',
-  'acid-liquid',
-  'sweet',
-  'fat',
-  'fat-rubbed',
-])
-const MIXED = new Set(['rub-in', 'stir', 'whisk', 'knead', 'mash', 'toss-coat', 'electric-mixer'])
-const usualStep = (line: RecipeLine, steps: Recipe['steps']): Recipe['steps'][number] | undefined =>
-  BODY.has(line.role) ? steps.find((s) => s.tasks.some((t) => MIXED.has(t.technique))) : undefined
 
 function namedElsewhere(
   parts: Sections,

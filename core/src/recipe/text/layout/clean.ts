@@ -5,6 +5,10 @@
 import { inColumns } from './columns'
 import { mendScan } from './scan'
 
+/** "6 wraps, half for under-threes": what the small have of it is no food of its own. */
+const FOR_THE_SMALL =
+  /,[ \t]*((?:half|a half|½|a third|⅓|a quarter|¼)(?: of (?:one|it))?(?: each)? for (?:the |those |children )?(?:under|below)[^,;()\n]{1,20})/gi
+
 export interface PlainLine {
   text: string
   /** It stands under an empty line. */
@@ -44,6 +48,7 @@ export function plainLines(text: string): PlainLine[] {
         .replace(/\r\n?/g, '\n')
         .replace(/[\u00a0\u2007\u202f]/g, ' ')
         .replace(/[\u200b-\u200d\u2060\ufeff\u00ad]/g, '')
+        .replace(FOR_THE_SMALL, ' ($1)')
         .split('\n')
         .map(unquoted),
     ),
