@@ -25,6 +25,7 @@ export function clockBreaches(plan: Plan, request: PlanRequest): string[] {
       ...adultRules(plan, tasks, request),
       ...besideRules(plan, tasks),
       ...joinRules(tasks),
+      ...passRules(plan, tasks),
       ...placeRules(plan, tasks, request),
       ...waitRules(plan, tasks, n),
       ...reachRules(plan, tasks, request),
@@ -108,6 +109,26 @@ function joinRules(tasks: readonly Task[]): string[] {
     return same(first) === same(task)
       ? []
       : [`${task.id} goes in the waves of ${task.joins}, and is another job`]
+  })
+}
+
+/** One thing that goes round own bowls is with one child at a time, by the seats, round after round. */
+function passRules(plan: Plan, tasks: readonly Task[]): string[] {
+  if (plan.bowls.some((b) => b.children.length !== 1)) return []
+  const seats = plan.bowls.flatMap((b) => b.children)
+  const going = tasks.filter((t) => t.mode === 'EACH' && t.passes)
+  const name = (t: Task): string => `${t.step}/${t.technique}/${t.measured ? (t.uses[0] ?? '') : ''}`
+  return [...new Set(going.map(name))].flatMap((of) => {
+    const turns = going
+      .filter((t) => name(t) === of)
+      .flatMap((t) =>
+        plan.turns.filter((x) => x.task === t.id).map((x) => ({ ...x, round: t.passes?.round ?? 1 })),
+      )
+      .sort(
+        (a, b) => a.round - b.round || seats.indexOf(a.child) - seats.indexOf(b.child) || a.start - b.start,
+      )
+    const early = turns.find((t, i) => i > 0 && t.start < (turns[i - 1]?.end ?? 0))
+    return early ? [`${early.id}: it comes to ${early.child} before it is handed on`] : []
   })
 }
 

@@ -8,6 +8,7 @@ import type { PlanRequest } from '../model/request'
 import { ADULT_SHARES, asOne, joinedWith, toolsHeld, wavesOf } from '../split/waves'
 import { holdsOneBatch } from '../../recipe/heat-places'
 import { WITHIN_REACH, goesEach, isBlunt, isTogether, staysAt } from '../model/task-kinds'
+import { handedOnBy } from '../split/going-round'
 import type { Task } from '../model/task'
 
 export const UNIT_SECONDS = 5
@@ -65,7 +66,15 @@ export function opsOf(
       else before = beside ? [...made.ends, ...after] : made.ends
     }
   }
-  return ops
+  return ops.map((o) => afterHandingOn(o, ops, tasks))
+}
+
+/** What goes from bowl to bowl is first with the one, then with the other. */
+function afterHandingOn(one: ClockOp, ops: readonly ClockOp[], tasks: readonly Task[]): ClockOp {
+  const task = tasks.find((t) => t.id === one.task)
+  const by = task && handedOnBy(task, tasks)
+  const last = by && ops.findLast((o) => o.task === by.id)
+  return last && one.id === waveId(task, 0) ? { ...one, preds: [...one.preds, last.id] } : one
 }
 
 interface Part {

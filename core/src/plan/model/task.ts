@@ -59,7 +59,15 @@ export interface Task {
   /** It measures the portion of those of a size by age: which of the line's sizes, from 0. */
   size?: number
   /** It goes round: which round of how many, the children in the order of their seats, and what is said from one to the next. */
-  passes?: { round: number; of: number; order: string[]; asks: string; answers: string }
+  passes?: {
+    round: number
+    of: number
+    order: string[]
+    asks: string
+    answers: string
+    /** Of own bowls at one table: the child of another bowl who hands it to the first of this one, and in which round it had it. */
+    from?: { child: string; round: number }
+  }
   /** Everybody measures the own portion: `measured` is one child's. So many can do so at once in this bowl. */
   portion?: { atOnce: number }
   counts?: { what: string; n: number }

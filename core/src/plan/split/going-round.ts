@@ -35,3 +35,43 @@ export function goesRound(
     ...(forms.length > 0 && { portion: { atOnce: 1 } }),
   }
 }
+
+/** The same thing that goes round, whichever bowl it comes to. */
+const thing = (task: Task): string =>
+  [task.step, task.technique, task.measured ? (task.uses[0] ?? '') : ''].join('/')
+
+/**
+ * Where each child has a bowl of its own, what goes round goes from bowl to bowl in the order of the seats, round after round: one thing is with
+ * one child. Several tables with a bowl each have each their own.
+ */
+export function passOn(tasks: readonly Task[], bowls: readonly Bowl[]): Task[] {
+  if (bowls.length < 2 || bowls.some((b) => b.children.length !== 1)) return [...tasks]
+  const seat = (t: Task): number => bowls.findIndex((b) => b.id === t.bowl)
+  const from = new Map<string, { child: string; round: number }>()
+  const going = tasks.filter((t) => t.mode === 'EACH' && t.passes && t.passes.order.length > 0)
+  for (const name of new Set(going.map(thing))) {
+    const order = going
+      .filter((t) => thing(t) === name)
+      .sort((a, b) => (a.passes?.round ?? 0) - (b.passes?.round ?? 0) || seat(a) - seat(b))
+    order.forEach((task, i) => {
+      const before = order[i - 1]?.passes
+      const child = before?.order.at(-1)
+      if (before && child !== undefined) from.set(task.id, { child, round: before.round })
+    })
+  }
+  return tasks.map((t) => {
+    const by = from.get(t.id)
+    return t.passes && by !== undefined ? { ...t, passes: { ...t.passes, from: by } } : t
+  })
+}
+
+/** The task of whoever hands it on to this one; undefined where an adult does, or nothing goes round. */
+export const handedOnBy = (task: Task, tasks: readonly Task[]): Task | undefined => {
+  const from = task.passes?.from
+  return from === undefined
+    ? undefined
+    : tasks.find(
+        (t) =>
+          t.passes?.round === from.round && t.passes.order.includes(from.child) && thing(t) === thing(task),
+      )
+}

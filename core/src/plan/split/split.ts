@@ -14,7 +14,7 @@ import type { Pass, Portioned, Split } from '../model/draft'
 import { rawKind } from '../shape/hygiene'
 import { partake } from './eligibility'
 import { hazardFindings } from './hazard-findings'
-import { goesRound, inRounds } from './going-round'
+import { goesRound, inRounds, passOn } from './going-round'
 import { ofSize, sizesOf } from './by-size'
 import { withShowings } from './showings'
 import { standingOver } from './standing-over'
@@ -42,7 +42,10 @@ export const split: Pass<Portioned, Split> = (draft, request) => {
   })
   const tasks = withShowings(
     joinBowls(
-      set.flatMap((s) => s.tasks),
+      passOn(
+        set.flatMap((s) => s.tasks),
+        draft.bowls,
+      ),
       draft.recipe.steps,
       draft.bowls,
       request,

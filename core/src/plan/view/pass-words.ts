@@ -14,7 +14,8 @@ import { isByChildren, type RecipeStep } from '../../recipe/recipe'
 export function passText({ passes }: Pick<Task, 'passes'>, child: string, had = 0): string {
   if (!passes || had > 0) return ''
   const at = passes.order.indexOf(child)
-  const before = passes.order[at - 1] ?? (passes.round > 1 ? passes.order.at(-1) : undefined)
+  const before =
+    passes.order[at - 1] ?? passes.from?.child ?? (passes.round > 1 ? passes.order.at(-1) : undefined)
   const from =
     before === undefined || before === child
       ? `An adult hands it to ${nameToken(child)}`

@@ -132,6 +132,41 @@ describe('what goes round', () => {
     )
   })
 
+  it('goes from own bowl to own bowl by the seats, one with it at a time, round after round', () => {
+    for (const times of [1, 2, 3]) {
+      const base = asked(times)
+      const of: PlanRequest = { ...base, rules: { ...base.rules, grouping: 'own' } }
+      const plan = compile(of)
+      expect(plan.bowls.length).toBe(of.children.length)
+      expect(breaches(plan, of)).toEqual([])
+      const going = new Set(plan.tasks.filter((t) => t.passes && t.mode === 'EACH').map((t) => t.id))
+      const turns = plan.turns.filter((t) => going.has(t.task)).sort((a, b) => a.start - b.start)
+      for (const [i, t] of turns.entries())
+        if (i > 0) expect(t.start).toBeGreaterThanOrEqual(turns[i - 1]?.end ?? 0)
+      const first = turns.filter((t, i) => turns[i - 1]?.child !== t.child).map((t) => t.child)
+      const seats = plan.bowls.flatMap((b) => b.children).filter((c) => first.includes(c))
+      expect(first).toEqual(Array.from({ length: times }, () => seats).flat())
+      // The second is handed it by the first, and in the next round the first by the last.
+      const of2 = plan.tasks.find((t) => t.passes?.round === 1 && t.passes.order[0] === seats[1])
+      expect(of2 && passText(of2, seats[1] ?? '')).toContain(`{{${seats[0] ?? ''}}} hands it to`)
+      const again = plan.tasks.find((t) => t.passes?.round === 2 && t.passes.order[0] === seats[0])
+      if (times > 1)
+        expect(again && passText(again, seats[0] ?? '')).toContain(`{{${seats.at(-1) ?? ''}}} hands`)
+    }
+  })
+
+  it('is refused by the checker where two own bowls have it at once', () => {
+    const base = asked(1)
+    const of: PlanRequest = { ...base, rules: { ...base.rules, grouping: 'own' } }
+    const plan = compile(of)
+    const going = new Set(plan.tasks.filter((t) => t.passes).map((t) => t.id))
+    const begin = Math.min(...plan.turns.filter((t) => going.has(t.task)).map((t) => t.start))
+    const turns = plan.turns.map((t) =>
+      going.has(t.task) ? { ...t, start: begin, end: begin + (t.end - t.start) } : t,
+    )
+    expect(breaches({ ...plan, turns }, of).join()).toMatch(/before it is handed on/)
+  })
+
   it('leaves out whoever takes no part, and goes on to the next', () => {
     const no = group.map((c) => (c.id === 'c2' ? { ...c, limits: ['level-scoop'] } : c))
     const plan = compile({ ...asked(1), children: no })

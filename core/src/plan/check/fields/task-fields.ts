@@ -67,6 +67,7 @@ export const taskShape = fields<Task>({
       order: listField(textValue),
       asks: textValue,
       answers: textValue,
+      from: maybe(fields<{ child: string; round: number }>({ child: textValue, round: numberField })),
     }),
   ),
   portion: maybe(fields<NonNullable<Task['portion']>>({ atOnce: numberField })),
