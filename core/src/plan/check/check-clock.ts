@@ -134,6 +134,7 @@ function passRules(plan: Plan, tasks: readonly Task[]): string[] {
 
 /** At any start of a turn: no more at the sink, nor with a tool, than there are. */
 function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): string[] {
+  const severalBowls = plan.bowls.length > 1
   const taskOf = new Map(tasks.map((t) => [t.id, t]))
   const turns = plan.turns.filter((t) => taskOf.has(t.task))
   const kept = [...new Set((kit.tools ?? []).flatMap((t) => toolIdOf(t.tool) ?? []))]
@@ -143,6 +144,17 @@ function placeRules(plan: Plan, tasks: readonly Task[], { kit }: PlanRequest): s
       most: kit.sinkPlaces ?? 2,
       own: turns.filter((t) => taskOf.get(t.task)?.place === 'sink'),
     },
+    ...kit.measures.map(({ id, name, count }) => ({
+      name,
+      most: Math.max(1, count),
+      // What is measured at several bowls: within one, each portion has its own rule.
+      own: severalBowls
+        ? turns.filter((t) => {
+            const m = taskOf.get(t.task)?.measured
+            return m?.by === 'scoop' && m.parts.some((p) => p.measure === id)
+          })
+        : [],
+    })),
     ...kept.map((tool) => ({
       name: tool,
       most: countOf(tool, kit.tools),

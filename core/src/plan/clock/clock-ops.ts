@@ -5,7 +5,7 @@
 import type { RecipeStep } from '../../recipe/recipe'
 import type { Op } from './schedule/instance'
 import type { PlanRequest } from '../model/request'
-import { ADULT_SHARES, asOne, joinedWith, toolsHeld, wavesOf } from '../split/waves'
+import { ADULT_SHARES, asOne, joinedWith, measuresHeld, toolsHeld, wavesOf } from '../split/waves'
 import { holdsOneBatch } from '../../recipe/heat-places'
 import { WITHIN_REACH, goesEach, isBlunt, isTogether, staysAt } from '../model/task-kinds'
 import { handedOnBy } from '../split/going-round'
@@ -16,12 +16,15 @@ const units = (seconds: number): number => Math.ceil(seconds / UNIT_SECONDS)
 
 /** The limit that an adult's own hands are, and the one that a tool is. */
 export const adultLimit = (adult: string): string => `adult:${adult}`
+export const measureLimit = (measure: string): string => `measure:${measure}`
 export const toolLimit = (tool: string): string => `tool:${tool}`
 
 export interface ClockOp extends Op {
   step: string
   /** The tools that are counted and held. */
   tools: string[]
+  /** The measures that are held: a house has so many of each. */
+  measures: string[]
   /** None where it is done once for the whole table. */
   bowl: string | null
 }
@@ -162,12 +165,15 @@ function op(
   if (task.place === 'sink') demand['sink'] = Math.max(1, task.mode === 'TURNS' ? 1 : children.length)
   const tools = toolsHeld(task, children, request)
   for (const [tool, n] of tools) demand[toolLimit(tool)] = n
+  const measures = measuresHeld(task, children, request)
+  for (const [measure, n] of measures) demand[measureLimit(measure)] = n
   return {
     id: waveId(task, wave),
     task: task.id,
     step: task.step,
     bowl: task.bowl,
     tools: [...tools.keys()],
+    measures: [...measures.keys()],
     mode: 'ADULT',
     duration: units(seconds),
     dur: 0,

@@ -3,7 +3,7 @@
  * limits. Times are in units of five seconds.
  */
 import type { RecipeStep } from '../../recipe/recipe'
-import { adultLimit, opsOf, toolLimit, UNIT_SECONDS, type ClockOp } from './clock-ops'
+import { adultLimit, measureLimit, opsOf, toolLimit, UNIT_SECONDS, type ClockOp } from './clock-ops'
 import { HEAT_PLACES, holdsOneBatch } from '../../recipe/heat-places'
 import { lowerBound, type Bound, type BoundCause } from './schedule/bound'
 import { networkOf, type Instance } from './schedule/instance'
@@ -11,7 +11,7 @@ import { seeded } from './schedule/random'
 import { bestOfRules, improve } from './schedule/search'
 import type { PlanRequest } from '../model/request'
 import { keepMaxLags, type TooLongStand } from './max-lag'
-import { ADULT_SHARES, SINK_PLACES, toolCount } from '../split/waves'
+import { ADULT_SHARES, measureCount, SINK_PLACES, toolCount } from '../split/waves'
 import { must } from '../../amount/must'
 import type { HeldUpBy } from '../model/plan'
 import type { Task } from '../model/task'
@@ -95,6 +95,11 @@ function limitsOf(ops: readonly ClockOp[], request: PlanRequest): Limit[] {
       name: p.id,
       cap: 1,
       is: { kind: 'oven' },
+    })),
+    ...[...new Set(ops.flatMap((o) => o.measures))].map((measure): Limit => ({
+      name: measureLimit(measure),
+      cap: measureCount(measure, request),
+      is: { kind: 'measure', measure },
     })),
     ...[...tools].map((tool): Limit => ({
       name: toolLimit(tool),

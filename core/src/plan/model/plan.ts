@@ -35,6 +35,7 @@ export type HeldUpBy =
   | { kind: 'none' | 'sink' | 'oven' | 'watching' }
   | { kind: 'adult'; adult: string }
   | { kind: 'tool'; tool: string }
+  | { kind: 'measure'; measure: string }
   | { kind: 'chain' | 'clique'; tasks: string[] }
 
 /** Whom a note is about: the work itself, or one child. */

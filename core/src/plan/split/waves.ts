@@ -40,6 +40,7 @@ export function wavesOf(task: Task, kitchen: Kitchen): string[][] {
   const size = Math.min(
     task.place === 'sink' ? (kitchen.kit.sinkPlaces ?? SINK_PLACES) : Infinity,
     task.portion?.atOnce ?? Infinity,
+    task.joins === undefined ? Infinity : measuresAtOnce(task, kitchen),
   )
   const adults = Math.max(1, kitchen.adults.length)
   // At heat and blades the adult of the task stands beside all of them.
@@ -124,4 +125,24 @@ export function toolsHeld(task: Task, children: readonly string[], kitchen: Kitc
     if (n > 0) held.set(tool, n)
   }
   return held
+}
+
+/** How many there are of a measure; one at least, since it is measured with. */
+export const measureCount = (id: string, { kit }: Pick<Kitchen, 'kit'>): number =>
+  Math.max(1, kit.measures.find((m) => m.id === id)?.count ?? 1)
+
+/** So many children can measure at once, by the measure of which there are fewest. */
+const measuresAtOnce = ({ measured }: Task, kitchen: Kitchen): number =>
+  measured?.by === 'scoop'
+    ? Math.min(...measured.parts.map((p) => measureCount(p.measure, kitchen)))
+    : Infinity
+
+/** The measures that the children of a wave, or who has the turn, hold. */
+export function measuresHeld(task: Task, children: readonly string[], kitchen: Kitchen): Map<string, number> {
+  const { measured } = task
+  if (measured?.by !== 'scoop') return new Map()
+  const hands = task.mode === 'EACH' ? children.length : 1
+  return new Map(
+    measured.parts.map((p) => [p.measure, Math.min(Math.max(1, hands), measureCount(p.measure, kitchen))]),
+  )
 }

@@ -71,6 +71,8 @@ function causeText(cause: HeldUpBy, plan: Plan): string {
       return 'What holds it up are the adults’ eyes.'
     case 'tool':
       return `What holds it up is a tool of which there are few: ${toolName(cause.tool, 2)}.`
+    case 'measure':
+      return `What holds it up is a measure of which there are few: ${measureName(cause.measure, plan)}.`
     case 'adult':
       return `What holds it up is that ${nameToken(cause.adult)} is one person.`
     case 'chain':
@@ -94,3 +96,7 @@ function stepsOf(tasks: readonly string[], plan: Plan): string {
   })
   return [...new Set(titles)].join(', ')
 }
+
+const measureName = (id: string, { tasks }: Plan): string =>
+  tasks.flatMap((t) => (t.measured?.by === 'scoop' ? t.measured.parts : [])).find((p) => p.measure === id)
+    ?.name ?? id

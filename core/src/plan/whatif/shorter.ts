@@ -63,7 +63,7 @@ export function planFigures(plan: Plan): PlanFigures {
 
 /** The catalogue for a session as it stands. */
 export function tries(r: PlanRequest, now: Pick<Plan, 'tasks'>): Try[] {
-  return [...ofGroups(r), ...ofKit(r), ...ofAdults(r), ...byAdult(now), ...inTwo(r)]
+  return [...ofGroups(r), ...ofKit(r), ...ofMeasures(r, now), ...ofAdults(r), ...byAdult(now), ...inTwo(r)]
 }
 
 const deciding =
@@ -121,6 +121,27 @@ function ofKit({ kit }: PlanRequest): Try[] {
       says: `A washing bowl beside the sink: ${places + 2} wash at once`,
       effort: 3,
       apply: (r) => ({ ...r, kit: { ...r.kit, sinkPlaces: places + 2 } }),
+    },
+  ]
+}
+
+/** Several bowls wait for one spoon: with a set for each of them none waits. */
+function ofMeasures({ kit }: PlanRequest, { tasks }: Pick<Plan, 'tasks'>): Try[] {
+  const bowls = new Set(tasks.filter((t) => t.measured?.by === 'scoop').map((t) => t.bowl)).size
+  if (bowls < 2 || kit.measures.every((m) => m.count === 0 || m.count >= bowls)) return []
+  return [
+    {
+      says: `A set of measures for each of ${bowls} bowls`,
+      effort: 2,
+      apply: (r) => ({
+        ...r,
+        kit: {
+          ...r.kit,
+          measures: r.kit.measures.map((m) =>
+            m.count === 0 ? m : { ...m, count: Math.max(m.count, bowls) },
+          ),
+        },
+      }),
     },
   ]
 }
