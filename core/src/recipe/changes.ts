@@ -60,6 +60,7 @@ function ofLines(before: readonly RecipeLine[], after: readonly RecipeLine[], fo
     const said: string[] = []
     if (a.food !== b.food) said.push(`${name(a)} instead of ${name(b)}`)
     if (amount(a) !== amount(b)) said.push(`${name(a)}: ${amount(a)} instead of ${amount(b)}`)
+    if (!same(a.variety, b.variety)) said.push(`${name(a)}: ${a.variety ?? 'any variety'}`)
     if (!same(a.prep, b.prep) || !same(a.shape, b.shape)) said.push(`${name(a)}: ${a.prep ?? 'as it is'}`)
     if (a.role !== b.role) said.push(`${name(a)}: its part is ${a.role}`)
     if (!same(a.each || undefined, b.each) || !same(a.sizes, b.sizes))

@@ -6,6 +6,7 @@ import { techniqueOf } from '../craft/techniques'
 import { foodName, isUnknown, type FoodBook } from '../food/foods'
 import { lineAmount } from './by-eye'
 import { sizesText } from './each'
+import { varietyName } from './kinds/variety'
 import { techniquesOf } from './heat'
 import type { Place, Recipe, RecipeStep } from './recipe'
 
@@ -53,7 +54,7 @@ export function linesFor(
     return {
       id: l.id,
       amount: lineAmount(l, amount) + (l.each ? ` each${sizesText(l)}` : ''),
-      name: foodName(foods.of(l.food), many),
+      name: varietyName(l.variety, foodName(foods.of(l.food), many)),
       prep: l.prep ?? '',
       optional: l.optional ?? false,
     }

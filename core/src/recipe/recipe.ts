@@ -65,6 +65,8 @@ export interface RecipeLine {
   amount: Ratio
   unit: string
   role: Role
+  /** Which one of its food: "red", "from our tree". */
+  variety?: string | undefined
   /** Preparation in words: "grated by an adult". */
   prep?: string
   /** Preparation code of the choking rules (`GRATE`, `QL`, ...). */

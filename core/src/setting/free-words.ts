@@ -22,7 +22,7 @@ const FIELDS: Record<WordsIn, ReadonlySet<string>> = {
   session: new Set(['says', 'answer', 'why', 'buy']),
   recipe: new Set([
     ...['title', 'about', 'storage', 'says', 'why', 'how', 'prep', 'what', 'name', 'text', 'note', 'layers'],
-    ...['of', 'asks', 'answers'],
+    ...['of', 'asks', 'answers', 'variety'],
     'equipment',
   ]),
   // What a card says of allergies is never blanked, whatever it is called.

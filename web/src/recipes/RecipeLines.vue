@@ -167,7 +167,10 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
         <label class="text-sm font-semibold"
           >Prepared by<input v-model="line.prep" class="field mt-1 font-normal" maxlength="120"
         /></label>
-        <span class="flex items-center gap-2">
+        <span class="flex flex-wrap items-center gap-2">
+          <label class="text-sm" title="Which one of this food: red, from our tree"
+            >Variety<input v-model="line.variety" class="field !w-28" maxlength="30"
+          /></label>
           <label class="flex items-center gap-1 text-sm"
             ><input v-model="line.optional" type="checkbox" class="size-5" />optional</label
           >

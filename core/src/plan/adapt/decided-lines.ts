@@ -1,6 +1,7 @@
 /** The recipe's lines as they are decided: as written, swapped, left out, in another form, and in which bowls they stand. */
 import { foodName, isUnknown } from '../../food/foods'
 import { applySwap, swapOf, swapsFor } from '../../food/swaps'
+import { varietyName } from '../../recipe/kinds/variety'
 import type { RecipeLine } from '../../recipe/recipe'
 import type { Decision } from '../model/decision'
 import type { Adapted, AdaptedLine, PlanStart } from '../model/draft'
@@ -53,7 +54,8 @@ function lineWith(
         ...inForm(decided ?? line.shape),
         id: line.id,
         food: line.food,
-        name,
+        name: varietyName(line.variety, name),
+        ...(line.variety && { variety: line.variety }),
         amount: line.amount,
         unit: line.unit,
       },

@@ -45,6 +45,19 @@ function spareLines({ bowls, lines, choices, making, people }: Clocked): PlanLin
   })
 }
 
+/** "2 red, 3 green": which of a food are bought, where a recipe says. */
+function varietiesOf(lines: readonly PlanLine[]): string {
+  const kinds = [...new Set(lines.flatMap((l) => l.variety ?? []))]
+  return kinds
+    .map((variety) => {
+      const own = lines.filter((l) => l.variety === variety)
+      const sum = own.reduce((n, l) => n.add(l.amount), ratio(0))
+      const unit = own[0]?.unit ?? 'item'
+      return own.every((l) => l.unit === unit) ? `${amountText(toText(sum), unit)} ${variety}` : variety
+    })
+    .join(', ')
+}
+
 function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request: PlanRequest): ShoppingRow {
   const item = request.cupboard?.find((c) => c.food === food)
   const known = draft.foods.of(food)
@@ -55,7 +68,7 @@ function rowOf(food: string, lines: readonly PlanLine[], draft: Clocked, request
   const got = request.decisions.find((d) => d.kind === 'got' && d.food === food)
   const base = {
     food,
-    name: foodName(known, many),
+    name: [foodName(known, many), varietiesOf(lines)].filter(Boolean).join(': '),
     amount: toText(amount),
     unit,
     text: [amountText(amount, unit), ...sum.also].join(' + '),

@@ -48,6 +48,8 @@ export interface PlanLine {
   swappedFrom?: string
   method?: string
   prep?: string
+  /** Which one of its food. */
+  variety?: string
   shape?: string
   /** Nobody measures it. */
   byEye?: ByEye

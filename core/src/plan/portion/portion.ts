@@ -16,6 +16,7 @@ import { lineAmount } from '../../recipe/by-eye'
 import { scalingNote, TIMES_NOTE } from '../../recipe/scaling'
 import { eggsIn, making } from '../adapt/batches'
 import { standsIn } from '../adapt/bowls'
+import { varietyName } from '../../recipe/kinds/variety'
 import { sceneFindings } from './scenes'
 import { tastingFindings } from './tastings'
 import { takersByBowl } from './takers'
@@ -66,7 +67,10 @@ export const portion: Pass<Shaped, Portioned> = (draft, request) => {
                 ...(bySize.length > 0 && { sizes: bySize }),
               },
             }),
-            name: foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
+            name: varietyName(
+              line.variety,
+              foodName(draft.foods.of(line.food), line.unit === 'item' && ratio(amount).compare(1) > 0),
+            ),
             text: lineAmount(line, amount),
             recipeText: own
               ? `${lineAmount(line, ratio(line.amount).div(draft.recipe.serves))} each`

@@ -5,6 +5,7 @@
 import { andList, countText } from '../../amount/show'
 import { choicesAt } from '../../craft/choices'
 import { foodName } from '../../food/foods'
+import { varietyName } from '../../recipe/kinds/variety'
 import { choiceStep, ownChoices } from '../../recipe/own-choices'
 import type { FreeChoice } from '../../recipe/recipe'
 import type { ChoiceOffer, PlanChoice } from '../model/choice'
@@ -63,7 +64,9 @@ export function choicesOf(draft: Adapted, offers: Offers, request: PlanRequest):
       return {
         line: id,
         food: here[0]?.food ?? '',
-        name: [...new Set(here.map((l) => foodName(draft.foods.of(l.food))))].join(' and '),
+        name: [...new Set(here.map((l) => varietyName(l.variety, foodName(draft.foods.of(l.food)))))].join(
+          ' and ',
+        ),
       }
     })
     const take = Math.min(choice.take ?? 1, lines.length)

@@ -16,12 +16,10 @@ import {
   THEME_KINDS,
 } from '../../recipe/recipe'
 import { ROUNDS_MOST } from '../../recipe/kinds/kinds'
-import { LOOKS_MOST, LOOK_DAY_MOST } from '../../recipe/kinds/growing'
-import { TASTES_MOST } from '../../recipe/kinds/tasting'
-import { SCENE_PARTS_MOST, SCENE_PIECES_MOST } from '../../recipe/kinds/scene'
-import { GROUNDS, SCENE_PLACES } from '../../recipe/kinds/scene-parts'
+import { VARIETY_MOST, varietyFault } from '../../recipe/kinds/variety'
 import { isLackable } from '../../recipe/kinds/ways'
 import { upgradeRecipe } from '../../recipe/upgrade'
+import { growsSchema, sceneSchema, tastingSchema } from './kinds'
 import { notThere } from './not-there'
 import { tinSchema } from '../amounts'
 import { amount, id, line, listOf, oneOf, required, maybeWhole, whole } from '../text'
@@ -36,6 +34,13 @@ const recipeLineSchema = yup
     amount: amount('Amount'),
     unit: required('Unit', 30),
     role: oneOf(ROLES, 'Role'),
+    variety: line('Variety', VARIETY_MOST)
+      .optional()
+      .transform((value: unknown) => (value === '' ? undefined : value))
+      .test('variety', '', (v, at) => {
+        const fault = v ? varietyFault(v) : null
+        return fault ? at.createError({ message: fault }) : true
+      }),
     prep: line('Preparation', 120).optional(),
     shape: yup
       .string()
@@ -118,26 +123,6 @@ const waySchema = yup
   })
   .noUnknown()
 
-const sceneSchema = yup
-  .object({
-    of: required('What the picture is of', 40),
-    on: oneOf(GROUNDS, 'What the picture lies on'),
-    parts: listOf(
-      yup
-        .object({
-          what: required('Part of the picture', 30),
-          at: oneOf(SCENE_PLACES, 'Where the part lies'),
-          n: whole('How many of the part', 1, SCENE_PIECES_MOST),
-          lines: listOf(id('Line'), 'Lines that fill the part', 6, 1),
-        })
-        .noUnknown(),
-      'Parts of the picture',
-      SCENE_PARTS_MOST,
-      1,
-    ),
-  })
-  .noUnknown()
-
 const stepSchema = yup
   .object({
     id: id('Step id'),
@@ -150,14 +135,7 @@ const stepSchema = yup
       .default(undefined)
       .optional(),
     scene: sceneSchema.default(undefined).optional(),
-    tasting: yup
-      .object({
-        lines: listOf(id('Line'), 'Lines that are tasted', TASTES_MOST, 2),
-        covered: yup.boolean().optional(),
-      })
-      .noUnknown()
-      .default(undefined)
-      .optional(),
+    tasting: tastingSchema.default(undefined).optional(),
     uses: listOf(yup.object({ line: id('Line'), part: amount('Part') }), 'Uses', 40),
     tasks: listOf(taskSchema, 'Tasks', 12, 1),
     says: line('What the adult reads', 300).optional(),
@@ -214,20 +192,6 @@ const choiceSchema = yup
   })
   .noUnknown()
 const noteSchema = yup.object({ about: oneOf(NOTE_ABOUT, 'About'), says: required('Note', 400) }).noUnknown()
-const growsSchema = yup
-  .object({
-    what: required('What grows', 40),
-    looks: listOf(
-      yup
-        .object({ day: whole('Day of a look', 1, LOOK_DAY_MOST), says: required('What one looks for', 200) })
-        .noUnknown(),
-      'Looks',
-      LOOKS_MOST,
-      1,
-    ),
-    measured: yup.boolean().optional(),
-  })
-  .noUnknown()
 const keepsSchema = yup
   .object({ where: oneOf(KEPT_IN, 'Where it keeps'), days: whole('Days it keeps', 0, 90) })
   .noUnknown()

@@ -50,6 +50,7 @@ const line = fields<PlanLine>({
   swappedFrom: maybe(textValue),
   method: maybe(textValue),
   prep: maybe(textValue),
+  variety: maybe(textValue),
   shape: maybe(textValue),
   byEye: maybe(nameField()),
   each: maybe(

@@ -5,6 +5,7 @@
 import { SHIPPED_BOOK, type FoodBook } from '../../../food/foods'
 import { ratio } from '../../../amount/ratio'
 import { lineAmount } from '../../by-eye'
+import { varietyName } from '../../kinds/variety'
 import type { Recipe, RecipeLine } from '../../recipe'
 
 /** The term that Lea's own data stands under. */
@@ -20,7 +21,7 @@ export function isoDuration(seconds: number): string {
 /** @param serves what a line for each child is parted by */
 export function lineText(line: RecipeLine, foods: FoodBook, serves: number): string {
   const food = foods.all.find((f) => f.id === line.food)
-  const name = food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' ')
+  const name = varietyName(line.variety, food?.name ?? line.food.replace(/^own:/, '').replaceAll('-', ' '))
   const prep = line.prep ? `, ${line.prep}` : ''
   const optional = line.optional ? ' (optional)' : ''
   const amount = lineAmount(line, line.each ? ratio(line.amount).div(serves) : line.amount)
