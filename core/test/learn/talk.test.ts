@@ -3,7 +3,7 @@ import { Glossary, glossaryRow, shownHome } from '../../src/learn/glossary'
 import { LANGUAGES } from '../../src/learn/languages'
 import { SUPPORT_LEVELS, commentsToAQuestion, startLevel } from '../../src/learn/levels'
 import { beginAt, promptsFor, rungsOf } from '../../src/learn/prompts'
-import { chooseWords } from '../../src/learn/step-words'
+import { chooseWords, foodWord } from '../../src/learn/step-words'
 import { compile } from '../../src/plan/compile'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { scriptOf } from '../../src/session/talk/script'
@@ -127,6 +127,14 @@ describe('word cards', () => {
       const plan = compile(request([child('a', 50, { languages: ['ar', 'pl'] }), child('b', 50)], { recipe }))
       const cards = wordCards(plan)
       const words = new Set(plan.talk.flatMap((t) => t.words.map((w) => w.id)))
+      // And what may be chosen, tasted or laid: who does not speak yet points at it.
+      const built = (plan.scenes ?? []).flatMap((s) => s.parts.flatMap((p) => p.lines))
+      const pointed = [
+        ...(plan.choices ?? []).flatMap((c) => c.lines.map((l) => l.food)),
+        ...(plan.tastings ?? []).flatMap((t) => t.tasters.flatMap((x) => x.tastes.map((y) => y.food))),
+        ...plan.bowls.flatMap((b) => b.lines.filter((l) => built.includes(l.line)).map((l) => l.food)),
+      ].map(foodWord)
+      for (const id of pointed) if (glossaryRow(id)) words.add(id)
       expect(cards.map((c) => c.id).sort()).toEqual([...words].sort())
       for (const card of cards) {
         expect(card.picture).not.toBe('')

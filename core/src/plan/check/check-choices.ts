@@ -20,7 +20,7 @@ export function choiceBreaches(plan: Plan, request: PlanRequest): string[] {
   const apart = new Set(request.decisions.flatMap((d) => (d.kind === 'apart' ? d.children : [])))
   return [
     ...notPassed(plan),
-    ...tastingBreaches(plan, recipe),
+    ...tastingBreaches(plan, recipe, request),
     ...(plan.choices ?? []).flatMap((choice) => [
       ...(own.has(choice.id) ? [] : [`${choice.id} is mixed for all, and stands as a free choice`]),
       ...choice.offers.flatMap((offer) => {
@@ -66,7 +66,7 @@ const notPassed = ({ checks, bowls, choices = [] }: Plan): string[] =>
     })
 
 /** Nobody tastes what it is not offered; with eyes covered nothing is a choice, an adult stands beside, and the small keep theirs open. */
-const tastingBreaches = (plan: Plan, recipe: Recipe): string[] =>
+const tastingBreaches = (plan: Plan, recipe: Recipe, { adults }: PlanRequest): string[] =>
   (plan.tastings ?? []).flatMap(({ step, covered, tasters }) => {
     const said = recipe.steps.find((s) => s.id === step)?.tasting
     const choice = (plan.choices ?? []).find((c) => c.id === tastingId(step))
@@ -86,6 +86,8 @@ const tastingBreaches = (plan: Plan, recipe: Recipe): string[] =>
       ...plan.tasks
         .filter(
           (t) =>
+            // Nobody is there at all: that is a stop of its own.
+            adults.length > 0 &&
             covered &&
             t.step === step &&
             t.technique === 'taste' &&

@@ -123,6 +123,10 @@ export class Beside {
     if (this.guesses > 0) return []
     const number = this.numberToGuess(talk)
     if (number.length > 0) return this.take(number, time.step)
+    const { plan } = this.hearing
+    // What is sown is looked at for days: the guess is made as it is put away.
+    if (plan.grows && plan.schedule.at(-1)?.step === time.step)
+      return this.take(guessesOn('grows', {}, undefined, localeIn(this.hearing)), time.step)
     const seen = this.workIn(time.step).find((key) => SEEN_AFTER.includes(key))
     return seen === undefined
       ? []
