@@ -227,6 +227,7 @@ export async function sessionFor(
   recipe: string,
   names: readonly string[],
   plain: number,
+  date = process.env['LEA_TEST_DAY'] ?? '2026-11-26',
 ): Promise<string> {
   return page.evaluate(
     async ({ date, recipe, names, plain }) => {
@@ -252,6 +253,6 @@ export async function sessionFor(
       const made = await fetch('/api/sessions', { method: 'POST', headers, body: JSON.stringify(input) })
       return ((await made.json()) as { id: string }).id
     },
-    { date: process.env['LEA_TEST_DAY'] ?? '2026-11-26', recipe, names, plain },
+    { date, recipe, names, plain },
   )
 }

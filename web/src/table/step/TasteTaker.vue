@@ -64,43 +64,48 @@ async function say(child: string, line: string, event: Event): Promise<void> {
         {{ active.covered ? 'eyes covered, in this order' : 'eyes open, in this order' }}
       </p>
       <ol class="mt-1 grid gap-2">
-        <li
-          v-for="(r, i) in active.rows"
-          :key="r.line"
-          class="grid grid-cols-[1.25rem_1fr_auto] items-center gap-x-2"
-          role="group"
-          :aria-label="`${r.name}, ${session.nameOf(active.child)}`"
-        >
-          <span class="numeral text-xl text-soft">{{ i + 1 }}</span>
-          <span class="min-w-0">
-            <span class="block text-lg font-semibold leading-tight">{{ r.name }}</span>
-            <select
-              v-if="tasting.covered"
-              class="field mt-0.5 min-h-10 !w-auto !py-0.5 text-sm"
-              :value="r.named ?? ''"
-              :aria-label="`What ${session.nameOf(active.child)} says that it was: ${i + 1}`"
-              @change="say(active.child, r.line, $event)"
-            >
-              <option value="">It says …</option>
-              <option v-for="c in active.cards" :key="c.line" :value="c.line">{{ c.name }}</option>
-            </select>
-          </span>
-          <span class="flex gap-1.5">
-            <button
-              v-for="t in THUMBS"
-              :key="t"
-              type="button"
-              class="btn btn-table !px-3"
-              :aria-pressed="r.thumb === t"
-              :aria-label="THUMB_WORDS[t]"
-              :title="THUMB_WORDS[t]"
-              :class="r.thumb === t ? '!border-ink !bg-ink !text-white' : ''"
-              @click="put(active.child, r, t)"
-            >
-              <ThumbsDown v-if="t === 'down'" class="size-6" aria-hidden="true" />
-              <ThumbsUp v-else class="size-6" :class="t === 'level' ? 'rotate-90' : ''" aria-hidden="true" />
-            </button>
-          </span>
+        <li v-for="(r, i) in active.rows" :key="r.line">
+          <div
+            class="grid grid-cols-[1.25rem_1fr_auto] items-center gap-x-2"
+            role="group"
+            :aria-label="`${r.name}, ${session.nameOf(active.child)}`"
+          >
+            <span class="numeral text-xl text-soft">{{ i + 1 }}</span>
+            <span class="min-w-0">
+              <span class="block text-lg font-semibold leading-tight">{{ r.name }}</span>
+              <select
+                v-if="tasting.covered"
+                class="field mt-0.5 min-h-10 !w-auto !py-0.5 text-sm"
+                :value="r.named ?? ''"
+                :aria-label="`What ${session.nameOf(active.child)} says that it was: ${i + 1}`"
+                @change="say(active.child, r.line, $event)"
+              >
+                <option value="">It says …</option>
+                <option v-for="c in active.cards" :key="c.line" :value="c.line">{{ c.name }}</option>
+              </select>
+            </span>
+            <span class="flex gap-1.5">
+              <button
+                v-for="t in THUMBS"
+                :key="t"
+                type="button"
+                class="btn btn-table !px-3"
+                :aria-pressed="r.thumb === t"
+                :aria-label="THUMB_WORDS[t]"
+                :title="THUMB_WORDS[t]"
+                :class="r.thumb === t ? '!border-ink !bg-ink !text-white' : ''"
+                @click="put(active.child, r, t)"
+              >
+                <ThumbsDown v-if="t === 'down'" class="size-6" aria-hidden="true" />
+                <ThumbsUp
+                  v-else
+                  class="size-6"
+                  :class="t === 'level' ? 'rotate-90' : ''"
+                  aria-hidden="true"
+                />
+              </button>
+            </span>
+          </div>
         </li>
       </ol>
     </template>
