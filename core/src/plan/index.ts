@@ -50,7 +50,7 @@ export { type Lane, type LaneBlock, type LaneChart, laneChart, turnAt, whyNotTo 
 export { whoUsesWhat } from './view/who-uses-what'
 export { KIT_PLACE_WORDS, kitByPlace, kitLaid } from './gather/kit'
 export { type KitCall, callsText, kitCalls } from './view/kit-call'
-export { type LeftUse, leftUses } from './view/left-uses'
+export { type LeftUse, leftUses } from './gather/left-uses'
 export { PATCH_WARPS, THREADS, type Thread, type WovenPatch, wovenPatch } from './view/patch'
 export { type CheckHead, checkHeads, checkKeyText, checkRows } from './view/check-grid'
 export { type SceneView, sceneOfRecipe, sceneView } from './view/scene-view'

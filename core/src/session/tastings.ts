@@ -2,14 +2,14 @@
 import { glossaryRow } from '../learn/glossary'
 import { foodWord } from '../learn/step-words'
 import type { Plan } from '../plan/model/plan'
-import type { Taste } from '../plan/model/tasting'
+import type { TastedFood } from '../plan/model/choice'
 import { THUMBS, type Thumb } from './event'
 import type { TableState } from './replay'
 
 type Taps = Pick<TableState, 'thumbs' | 'named'>
 
 /** One taste of one child. */
-export interface TasteRow extends Taste {
+export interface TasteRow extends TastedFood {
   thumb: Thumb | null
   /** The line that it said it was; null where it said nothing, or with open eyes. */
   named: string | null
@@ -18,7 +18,7 @@ export interface TasteRow extends Taste {
 export interface TableTasting {
   step: string
   covered: boolean
-  children: { child: string; covered: boolean; rows: TasteRow[]; cards: Taste[]; done: boolean }[]
+  children: { child: string; covered: boolean; rows: TasteRow[]; cards: TastedFood[]; done: boolean }[]
 }
 
 /** @param children of the bowl, in their order @returns null where nothing is tasted in this step */

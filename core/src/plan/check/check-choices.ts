@@ -5,12 +5,11 @@ import { meetDiet } from '../../food/diets'
 import { tastingId } from '../../recipe/kinds/tasting'
 import { ownChoices } from '../../recipe/own-choices'
 import type { Recipe } from '../../recipe/recipe'
-import { mayHave } from '../model/choice'
+import { mayHave, COVERED_FROM } from '../model/choice'
 import { packetsOf } from '../model/decision'
 import type { Plan } from '../model/plan'
 import { recipeOfSession } from '../model/session-recipe/sittings'
 import type { PlanRequest } from '../model/request'
-import { COVERED_FROM } from '../model/tasting'
 
 export function choiceBreaches(plan: Plan, request: PlanRequest): string[] {
   const foods = foodBook(request.foods)

@@ -1,4 +1,5 @@
 /** Free choices of a session: what each child may be offered, what it is reckoned to take, and what it took. */
+import { tastingId } from '../../recipe/kinds/tasting'
 import { isOnce, type Mode } from '../../recipe/recipe'
 import type { Bowl, PlanLine } from './line'
 
@@ -67,3 +68,24 @@ export function meetsInHand(
     return lines.length === 0 || lines.some((l) => may(l) || inHand.includes(l))
   })
 }
+
+/** From so many months on eyes may be covered; the smaller are frightened by it. Source: common practice, from memory. */
+export const COVERED_FROM = 36
+
+/** What is tasted, by whom and in which order. */
+export interface PlanTasting {
+  step: string
+  /** Eyes are covered, of those who are old enough. */
+  covered: boolean
+  tasters: { child: string; tastes: TastedFood[]; covered?: true }[]
+}
+/** One food that a child tastes, with the line of the recipe that it is. */
+export interface TastedFood {
+  line: string
+  food: string
+  name: string
+}
+
+/** The choices that are asked and taken as such: a tasting is none of them. */
+export const askedChoices = (choices: readonly PlanChoice[]): PlanChoice[] =>
+  choices.filter((c) => c.id !== tastingId(c.step))

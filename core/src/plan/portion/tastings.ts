@@ -1,11 +1,10 @@
 /** What is tasted in a session: by whom, in which order, with eyes covered or open; and what is to be known of it. */
 import { andList } from '../../amount/show'
 import { tastingSteps } from '../../recipe/kinds/tasting'
-import { mayHave } from '../model/choice'
+import { mayHave, COVERED_FROM, type PlanTasting, type TastedFood } from '../model/choice'
 import type { Shaped } from '../model/draft'
 import { finding, type Finding } from '../model/finding'
 import type { Bowl, PlanLine } from '../model/line'
-import { COVERED_FROM, type PlanTasting, type Taste } from '../model/tasting'
 
 type Of = Pick<Shaped, 'recipe' | 'people' | 'choices'>
 
@@ -33,7 +32,7 @@ export function tastingsOf(draft: Of, bowls: readonly Bowl[]): PlanTasting[] {
     }
   })
 }
-const inBowl = (bowl: Bowl, line: string): Taste[] =>
+const inBowl = (bowl: Bowl, line: string): TastedFood[] =>
   bowl.lines.filter((l) => l.line === line).map(({ food, name }) => ({ line, food, name }))
 
 /** Two tastes that are one food today: there is nothing to tell apart. */

@@ -19,7 +19,7 @@ import { sceneNotes, variantNotes } from './ways-by-age'
 import type { Adapted, Pass, Shaped } from '../model/draft'
 import { finding, nameToken, type Finding } from '../model/finding'
 import { WORK, type WatchNote } from '../model/plan'
-import { askedChoices } from '../model/tasting'
+import { askedChoices } from '../model/choice'
 import type { PlanRequest } from '../model/request'
 
 export const shape: Pass<Adapted, Shaped> = (draft, request) => {

@@ -3,7 +3,7 @@ import { ageText } from '../../craft/ages'
 import { tastingSteps } from '../../recipe/kinds/tasting'
 import type { Adapted } from '../model/draft'
 import { WORK, type WatchNote } from '../model/plan'
-import { COVERED_FROM } from '../model/tasting'
+import { COVERED_FROM } from '../model/choice'
 
 const SOURCE = 'common practice (tasting games), from memory'
 

@@ -1,8 +1,9 @@
 /** What grows on after a session: what was sown, and on which days one looks at it. */
 import type { Growing, GrowingLook } from './kinds'
 
-/** So many looks at most, and none later than so many days. */
+/** So many looks at most. */
 export const LOOKS_MOST = 12
+/** No look is later than so many days. */
 export const LOOK_DAY_MOST = 60
 
 /** What is wrong with it, in words; null where it is fine. */

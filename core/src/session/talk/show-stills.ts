@@ -8,7 +8,14 @@ import { nextTurn, tableTasks, type TableTask, type TableTurn } from '../table'
 import { guessAsks } from './guessed'
 import type { Speaker } from './hearing'
 import { sayNow } from './say'
-import { buildingTogether, choosingTogether, type ShowMoment, showMoments, tastes, turnMoment } from './show'
+import {
+  buildingTogether,
+  choosingTogether,
+  type ShowMoment,
+  showMoments,
+  tasteCards,
+  turnMoment,
+} from './show'
 import { type ShowRow, showRow } from './show-frame'
 
 export interface ShowStill {
@@ -63,7 +70,7 @@ export function showStills(
     for (const m of [
       ...choosingTogether(plan, step),
       ...buildingTogether(plan, step),
-      ...tastes(plan, step, null),
+      ...tasteCards(plan, step, null),
     ])
       add(title, m)
     let state = before

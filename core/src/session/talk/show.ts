@@ -7,7 +7,7 @@ import { foodWord, verbWord } from '../../learn/step-words'
 import type { GuessAsk } from '../../learn/line/line'
 import type { Plan } from '../../plan/model/plan'
 import type { Task } from '../../plan/model/task'
-import { askedChoices } from '../../plan/model/tasting'
+import { askedChoices } from '../../plan/model/choice'
 import { waitKind, type WaitKind } from '../../plan/talk/facts/wait-kind'
 import { handPicture, type HandPicture } from '../../plan/view/hand-picture'
 import { sceneTogether, sceneView, type SceneView } from '../../plan/view/scene-view'
@@ -106,7 +106,7 @@ export function showMoments(
     ...opening,
     ...choosing(plan, step, turn?.who),
     ...building(plan, step, turn?.who),
-    ...tastes(plan, step, turn?.who ?? null),
+    ...tasteCards(plan, step, turn?.who ?? null),
     turnMoment(plan, task, turn?.who),
   ]
 }
@@ -133,7 +133,7 @@ const building = (plan: Plan, step: string, child: string | undefined): ShowMome
   return view ? [{ kind: 'scene', on: view.on, pieces: view.pieces }] : []
 }
 /** What may be tasted here; null: by everybody. */
-export const tastes = (plan: Plan, step: string, child: string | null): ShowMoment[] => {
+export const tasteCards = (plan: Plan, step: string, child: string | null): ShowMoment[] => {
   const tasting = plan.tastings?.find((t) => t.step === step)
   const foods = guessCards(plan, step, child)
   return tasting && foods.length > 1 ? [{ kind: 'tasting', foods, covered: tasting.covered }] : []

@@ -1,9 +1,8 @@
 /** Fields of free choices, and of pictures that are built. */
-import type { ChoiceOffer, PlanChoice } from '../../model/choice'
+import type { ChoiceOffer, PlanChoice, PlanTasting, TastedFood } from '../../model/choice'
 import { GROUNDS, SCENE_PLACES, type ScenePart } from '../../../recipe/kinds/scene-parts'
 import type { Growing } from '../../../recipe/kinds/kinds'
 import type { Plan } from '../../model/plan'
-import type { PlanTasting, Taste } from '../../model/tasting'
 import { fields, flagField, listField, maybe, numberField, textValue, trueField, wordField } from './shape'
 
 const offer = fields<ChoiceOffer>({
@@ -30,7 +29,7 @@ export const tastingShape = fields<PlanTasting>({
   tasters: listField(
     fields<PlanTasting['tasters'][number]>({
       child: textValue,
-      tastes: listField(fields<Taste>({ line: textValue, food: textValue, name: textValue })),
+      tastes: listField(fields<TastedFood>({ line: textValue, food: textValue, name: textValue })),
       covered: maybe(trueField),
     }),
   ),

@@ -134,7 +134,7 @@ const ON_DAY = /\b(?:on |after )?day (\d{1,2})\b\s*[:,–-]?\s*([^.;!?\n]{3,180}
 const GROWS = /\b(?:sow|seeds?\b.*\b(?:grow|water)|sprout|seedling|grow\w* on)\b/i
 
 /** "Day 3: look for the first root." of a text that sows something. */
-export function growsIn(texts: readonly string[], title: string): Growing | null {
+function growsIn(texts: readonly string[], title: string): Growing | null {
   if (!texts.some((t) => GROWS.test(t))) return null
   const looks = texts
     .flatMap((t) => [...t.matchAll(ON_DAY)])

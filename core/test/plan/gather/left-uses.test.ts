@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { leftUses } from '../../../src/plan/view/left-uses'
+import { leftUses } from '../../../src/plan/gather/left-uses'
 import { SHIPPED_RECIPES } from '../../../src/recipe/shipped'
 
 const shelf = SHIPPED_RECIPES.map((recipe) => ({ id: recipe.id, recipe }))
