@@ -3,7 +3,7 @@
  * stand there for the others. Where it is mixed into what all eat, it is no choice of one child, and is judged as every line.
  */
 import { sceneChoices } from './kinds/scene'
-import { tastingChoices } from './kinds/tasting'
+import { tastingChoices, tastingId } from './kinds/tasting'
 import { isOnce, type FreeChoice, type Recipe, type RecipeStep, type RecipeTask } from './recipe'
 
 /** What makes one food of several, whoever does it. */
@@ -26,10 +26,7 @@ const isParted = (recipe: Recipe, at: number, choice: FreeChoice): boolean =>
   recipe.steps
     .slice(0, at + 1)
     .some((s) =>
-      s.tasks.some(
-        (t) =>
-          isOnce(t.mode) && (s.scene !== undefined || s.tasting !== undefined || PARTS.includes(t.technique)),
-      ),
+      s.tasks.some((t) => isOnce(t.mode) && (s.scene !== undefined || PARTS.includes(t.technique))),
     ) || recipe.lines.every((l) => l.each === true || l.byEye !== undefined || choice.lines.includes(l.id))
 
 /** What is done here with the food of the choice makes it everybody's. */
@@ -55,7 +52,8 @@ export const ownChoices = (recipe: Recipe): FreeChoice[] =>
     const taken = recipe.steps.some(
       (s, at) =>
         (s === asked || usesOf(choice, s) > 0) &&
-        isParted(recipe, at, choice) &&
+        // What is tasted side by side is each child's own spoonful; that makes no pot of its own for anything else.
+        (choice.id === tastingId(s.id) || isParted(recipe, at, choice)) &&
         s.tasks.some((t) => isOnce(t.mode)),
     )
     return (

@@ -69,13 +69,18 @@ export function opsOf(
       else before = beside ? [...made.ends, ...after] : made.ends
     }
   }
-  return ops.map((o) => afterHandingOn(o, ops, tasks))
+  return ops.map((o) => afterHandingOn(o, ops, tasks, bowls))
 }
 
 /** What goes from bowl to bowl is first with the one, then with the other. */
-function afterHandingOn(one: ClockOp, ops: readonly ClockOp[], tasks: readonly Task[]): ClockOp {
+function afterHandingOn(
+  one: ClockOp,
+  ops: readonly ClockOp[],
+  tasks: readonly Task[],
+  bowls: readonly { id: string }[],
+): ClockOp {
   const task = tasks.find((t) => t.id === one.task)
-  const by = task && handedOnBy(task, tasks)
+  const by = task && handedOnBy(task, tasks, bowls)
   const last = by && ops.findLast((o) => o.task === by.id)
   return last && one.id === waveId(task, 0) ? { ...one, preds: [...one.preds, last.id] } : one
 }

@@ -95,7 +95,13 @@ const without = (task: Task, child: string): Task => ({
     .map((f) => ({ ...f, children: f.children.filter((c) => c !== child) }))
     .filter((f) => f.children.length > 0),
   barred: task.barred.filter((b) => b.child !== child),
+  ...(task.passes && { passes: passedWithout(task.passes, child) }),
 })
+/** It goes on to the next one who is there; what it would have handed to another bowl an adult does. */
+function passedWithout({ from, ...passes }: NonNullable<Task['passes']>, child: string): Task['passes'] {
+  const order = passes.order.filter((c) => c !== child)
+  return { ...passes, order, ...(from && from.child !== child && { from }) }
+}
 
 const askedInstead = (step: string, tasks: readonly Task[], turns: readonly Turn[]): string | null => {
   const inStep = new Set(tasks.filter((t) => t.step === step).map((t) => t.id))

@@ -65,13 +65,19 @@ export function passOn(tasks: readonly Task[], bowls: readonly Bowl[]): Task[] {
   })
 }
 
-/** The task of whoever hands it on to this one; undefined where an adult does, or nothing goes round. */
-export const handedOnBy = (task: Task, tasks: readonly Task[]): Task | undefined => {
-  const from = task.passes?.from
-  return from === undefined
-    ? undefined
-    : tasks.find(
-        (t) =>
-          t.passes?.round === from.round && t.passes.order.includes(from.child) && thing(t) === thing(task),
-      )
+/**
+ * The task of whoever has it before this one, of those who are there: who left hands nothing on. Undefined where an adult does, or nothing goes from
+ * bowl to bowl.
+ */
+export function handedOnBy(
+  task: Task,
+  tasks: readonly Task[],
+  bowls: readonly { id: string }[],
+): Task | undefined {
+  if (!task.passes) return undefined
+  const seat = (t: Task): number => bowls.findIndex((b) => b.id === t.bowl)
+  const going = tasks
+    .filter((t) => t.mode === 'EACH' && t.passes && thing(t) === thing(task))
+    .sort((a, b) => (a.passes?.round ?? 0) - (b.passes?.round ?? 0) || seat(a) - seat(b))
+  return going.some((t) => t.passes?.from) ? going[going.indexOf(task) - 1] : undefined
 }

@@ -48,7 +48,7 @@ describe('one thing after another at the table', () => {
       fc.property(
         fc.integer({ min: 2, max: 9 }),
         fc.constantFrom(...SHIPPED_RECIPES),
-        fc.constantFrom('together' as const, 'groups' as const),
+        fc.constantFrom('together' as const, 'groups' as const, 'own' as const),
         fc.array(fc.tuple(fc.constantFrom(...KINDS), fc.nat(30), fc.nat(9)), { minLength: 2, maxLength: 5 }),
         (n, recipe, grouping, changes) => {
           const base = request(

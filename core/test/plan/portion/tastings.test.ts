@@ -138,6 +138,56 @@ describe('a tasting in a plan', () => {
     )
   })
 
+  it('makes no pot of its own for anything else: what is tasted and then laid onto what all eat is judged as every line', () => {
+    const base = cheese(false)
+    const onto: Recipe = {
+      ...base,
+      lines: [...base.lines, { id: 'bread', food: 'rice-white', amount: '2', unit: 'cup_m', role: 'main' }],
+      steps: [
+        ...base.steps,
+        {
+          id: 'lay',
+          title: 'Onto the big plate',
+          picture: 'bowl',
+          uses: [
+            { line: 'bread', part: '1' },
+            { line: 'carrot', part: '1' },
+          ],
+          tasks: [{ technique: 'arrange', mode: 'TURNS', seconds: 20, turns: 8 }],
+        },
+      ],
+    }
+    expect(openStops(planned(cheese(false)).plan)).toEqual([])
+    expect(openStops(planned(onto).plan).map((f) => f.touches.map((t) => t.child))).toEqual([['idris']])
+    // Nor for another choice that is spread for all by turns.
+    const spread: Recipe = {
+      ...tasted(false),
+      lines: [
+        ...garden.lines,
+        { id: 'cheese', food: 'cheddar', amount: '60', unit: 'g', role: 'topping' },
+        { id: 'peas', food: 'peas-frozen', amount: '60', unit: 'g', role: 'topping' },
+      ],
+      choices: [{ id: 'top', what: 'toppings', lines: ['cheese', 'peas'], take: 1, step: 'top' }],
+      steps: [
+        ...tasted(false).steps,
+        {
+          id: 'top',
+          title: 'On top',
+          picture: 'bowl',
+          uses: [
+            { line: 'cheese', part: '1' },
+            { line: 'peas', part: '1' },
+          ],
+          tasks: [
+            { technique: 'sprinkle', mode: 'TURNS', seconds: 20, turns: 8 },
+            { technique: 'taste', mode: 'EACH', seconds: 30 },
+          ],
+        },
+      ],
+    }
+    expect(openStops(planned(spread).plan).length).toBeGreaterThan(0)
+  })
+
   it('is talked of by what is there: covered guesses, open compares', () => {
     const keys = (covered: boolean) =>
       planned(tasted(covered))

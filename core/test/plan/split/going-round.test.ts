@@ -6,6 +6,7 @@ import { toText } from '../../../src/amount/ratio'
 import { madeBy } from '../../../src/plan/model/scoop-sequence'
 import { amountRows } from '../../../src/plan/view/amount-rows'
 import { compile } from '../../../src/plan/compile'
+import { childLeaves } from '../../../src/plan/live/child-leaves'
 import { ranShort } from '../../../src/plan/live/ran-short'
 import { decide } from '../../../src/plan/model/decision'
 import type { PlanRequest } from '../../../src/plan/model/request'
@@ -152,6 +153,20 @@ describe('what goes round', () => {
       const again = plan.tasks.find((t) => t.passes?.round === 2 && t.passes.order[0] === seats[0])
       if (times > 1)
         expect(again && passText(again, seats[0] ?? '')).toContain(`{{${seats.at(-1) ?? ''}}} hands`)
+    }
+  })
+
+  it('goes on to who is there when a child leaves: nobody is said to hand it on who is gone', () => {
+    for (const grouping of ['together', 'own'] as const) {
+      const base = asked(2)
+      const of: PlanRequest = { ...base, rules: { ...base.rules, grouping } }
+      const plan = compile(of)
+      for (const { id } of of.children) {
+        const after = childLeaves(plan, new Set(), id)
+        if ('refused' in after) throw new Error(after.refused)
+        for (const t of after.plan.tasks.filter((x) => x.passes && x.forms.length > 0))
+          for (const c of t.passes?.order ?? []) expect(passText(t, c)).not.toContain(`{{${id}}}`)
+      }
     }
   })
 
