@@ -47,6 +47,15 @@ const bodies: fc.Arbitrary<EventBody> = fc.oneof(
   fc
     .constantFrom('refused' as const, 'touched' as const, 'ate' as const)
     .map((how): EventBody => ({ kind: 'met', body: { child: 'wren', food: 'chives', how } })),
+  fc.constantFrom('up' as const, 'down' as const).map((thumb): EventBody => ({
+    kind: 'thumb',
+    body: { tasting: 'taste', child: 'wren', line: 'chives', food: 'chives', thumb },
+  })),
+  fc.constantFrom('a', 'b').map((named): EventBody => ({
+    kind: 'named-taste',
+    body: { tasting: 'taste', child: 'idris', line: 'chives', named },
+  })),
+  fc.integer({ min: 1, max: 3 }).map((day): EventBody => ({ kind: 'look', body: { day, mm: 4 * day } })),
   fc
     .constantFrom('wren', 'idris')
     .map((child): EventBody => ({ kind: 'cleaned', body: { job: 'roll up the mats', child } })),
