@@ -1,7 +1,8 @@
 /** A real server with a database of its own for a file of tests; it can be killed and started again. */
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
+import { randomBytes, randomInt } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -13,6 +14,19 @@ const owner = process.env['LEA_OWNER_URL'] ?? ''
 const app = process.env['LEA_APP_URL'] ?? ''
 const demoDatabase = process.env['LEA_DEMO_DATABASE'] ?? ''
 const toDatabase = (url: string, name: string): string => url.replace(/\/[^/]*$/, `/${name}`)
+
+/** A port that nobody has, out of ten thousand: two files do not find the same one. */
+async function freePort(): Promise<number> {
+  for (;;) {
+    const port = randomInt(20_000, 30_000)
+    const free = await new Promise<boolean>((done) => {
+      const probe = createServer()
+      probe.once('error', () => done(false))
+      probe.listen(port, '127.0.0.1', () => probe.close(() => done(true)))
+    })
+    if (free) return port
+  }
+}
 
 export class TestServer {
   address = ''
@@ -37,7 +51,8 @@ export class TestServer {
   async start(): Promise<void> {
     const file = join(this.folder, 'address')
     rmSync(file, { force: true })
-    const port = this.address ? new URL(this.address).port : ''
+    // A port of its own, below those that connections take: where the server picks one itself, another file's may take it while this one is killed.
+    const port = this.address ? new URL(this.address).port : String(await freePort())
     this.server = spawn('node', [MAIN, ...(this.demo ? ['--demo'] : [])], {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: {
