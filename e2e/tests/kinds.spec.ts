@@ -93,9 +93,7 @@ test('what was sown stands under Today on its days, and what was seen and measur
   await expect(page.getByText('14 mm high')).toBeVisible()
 })
 
-test('said in the editor: a picture, a round, a tasting, a way without a tool, a variety, a part for the small, looks at what grows', async ({
-  page,
-}) => {
+test('said in the editor: a picture, a round, a variety, looks at what grows', async ({ page }) => {
   await signIn(page, house)
   await page.goto(`${house.address}/recipes`)
   await page.getByRole('link', { name: 'A picnic that goes round' }).click()
