@@ -48,6 +48,9 @@ export const ownChoices = (recipe: Recipe): FreeChoice[] =>
   allChoices(recipe).filter((choice) => {
     const first = recipe.steps.findIndex((s) => usesOf(choice, s) > 0)
     if (first < 0 || choice.lines.length < 2) return false
+    // With eyes covered nobody sees what comes: there it is judged as what all eat, whatever else the recipe says of it.
+    if (recipe.steps.some((s) => s.tasting?.covered && s.tasting.lines.some((l) => choice.lines.includes(l))))
+      return false
     const asked = choiceStep(choice, recipe)
     const taken = recipe.steps.some(
       (s, at) =>

@@ -36,6 +36,10 @@ export function lookRows(
   })
 }
 
+/** The look that is due, or the last that was passed over; null where none is. */
+export const dueLook = (rows: readonly LookRow[], today: IsoDate): LookRow | null =>
+  rows.findLast((l) => l.date <= today && l.seen === null) ?? null
+
 /** What grows in a setting today. */
 export interface GrowsNow {
   session: string

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 /** What was sown, look by look: its dates, what was seen, how high it stood. */
 import { computed, ref } from 'vue'
-import { heightText, type LookRow } from '@lea/core/session'
+import { dueLook, heightText, type LookRow } from '@lea/core/session'
 import { dayText, todayText } from '../shared/dates'
 
 const props = defineProps<{ what: string; measured: boolean; looks: LookRow[]; may: boolean }>()
 const emit = defineEmits<{ look: [body: { day: number; says?: string; mm?: number }] }>()
 const says = ref('')
 const mm = ref('')
-/** The look that is due, or the last that was passed over. */
-const due = computed(() => props.looks.findLast((l) => l.date <= todayText() && l.seen === null) ?? null)
+const due = computed(() => dueLook(props.looks, todayText()))
 function note(): void {
   if (!due.value) return
   const high = Math.round(Number(mm.value))

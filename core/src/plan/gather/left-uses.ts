@@ -14,7 +14,7 @@ export interface LeftUse {
 
 /**
  * By food what else could be made of what is left of it, best first: a recipe that uses up more of what is left comes before one that uses
- * less, what keeps a few days only counts before what keeps for months. Water and what is always there is nobody's left-over.
+ * less, what keeps a few days only counts before what keeps for months.
  * @param recipes of the shelf, under the ids that the shelf has for them
  * @param now the recipe of this session
  */

@@ -1,16 +1,12 @@
 /** The kit called out: one thing after the other, who looks for it and counts it aloud. */
 import { countText } from '../../amount/show'
+import { countLimit } from '../../craft/ages'
 import { KIT_PLACE_WORDS, kitByPlace } from '../gather/kit'
 import type { KitTool, Plan } from '../model/plan'
 
-/** Up to how many a child counts things, by completed months. Source: CDC milestones 2022 (counts to 10 by 5 years), from memory; below: common practice. */
-const COUNTS_TO: readonly { from: number; to: number }[] = [
-  { from: 72, to: 20 },
-  { from: 60, to: 10 },
-  { from: 42, to: 5 },
-  { from: 30, to: 3 },
-]
-const countsTo = (months: number): number => COUNTS_TO.find((c) => months >= c.from)?.to ?? 0
+/** From so many months on a child counts things. Source: core/data/techniques.json (count out), from memory. */
+const COUNTS_FROM = 30
+const countsTo = (months: number): number => (months < COUNTS_FROM ? 0 : countLimit(months))
 
 /** One thing that is called out. */
 export interface KitCall {

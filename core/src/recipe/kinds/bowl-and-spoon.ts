@@ -58,7 +58,7 @@ export interface BowlAndSpoonRow {
   says: string[]
   /** It comes ready from outside. */
   ready: boolean
-  /** Needs heat: it cannot be done so. */
+  /** Needs heat or cold: it cannot be done so. */
   no: boolean
 }
 export interface BowlAndSpoon {
@@ -85,7 +85,7 @@ export function bowlAndSpoon({ steps }: Pick<Recipe, 'steps'>): BowlAndSpoon {
         ...new Map(here.map((h) => [h.name, `${h.name}: ${h.says}`])).values(),
       ],
       ready: here.some((h) => h.ready === true),
-      no: !cold && isHeated(step),
+      no: (!cold && isHeated(step)) || tasks.some((t) => t.place === 'fridge' || t.place === 'freezer'),
     }
   })
   const hot = rows.filter((r) => r.no).map((r) => r.title)
@@ -94,7 +94,7 @@ export function bowlAndSpoon({ steps }: Pick<Recipe, 'steps'>): BowlAndSpoon {
     works: hot.length === 0,
     says:
       hot.length > 0
-        ? `Not without heat: ${hot.join(', ')}.`
+        ? `Not without heat or cold: ${hot.join(', ')}.`
         : rows.some((r) => r.ready)
           ? 'It can be made with a bowl and a spoon, where an adult brings some things ready.'
           : 'It can be made with nothing but a bowl and a spoon.',

@@ -188,6 +188,14 @@ describe('a tasting in a plan', () => {
     expect(openStops(planned(spread).plan).length).toBeGreaterThan(0)
   })
 
+  it('with eyes covered is judged for all also where the recipe calls the same foods a free choice', () => {
+    const both: Recipe = {
+      ...cheese(true),
+      choices: [{ id: 'any', what: 'tastes', lines: ['carrot', 'cucumber'], take: 2, step: 'guess' }],
+    }
+    expect(openStops(planned(both).plan).flatMap((f) => f.touches.map((t) => t.child))).toEqual(['idris'])
+  })
+
   it('is talked of by what is there: covered guesses, open compares', () => {
     const keys = (covered: boolean) =>
       planned(tasted(covered))
