@@ -6,6 +6,7 @@ import type Fraction from 'fraction.js'
 import data from '../../data/swaps.json'
 import { ratio, toText, type Ratio } from '../amount/ratio'
 import { unitOf } from '../amount/units'
+import { kinSwaps, kinSwapOf } from './family'
 import { crossTo } from './weights'
 
 export interface SwapPart {
@@ -62,7 +63,7 @@ const SWAPS: readonly Swap[] = [
 ]
 const BY_ID = new Map(SWAPS.map((s) => [s.id, s]))
 
-export const swapOf = (id: string): Swap | undefined => BY_ID.get(id)
+export const swapOf = (id: string): Swap | undefined => BY_ID.get(id) ?? kinSwapOf(id)
 
 /** The swaps for a food in a role whose ratio can be applied to an amount in `unit`. */
 const BY_FOOD = new Map<string, Swap[]>()
@@ -78,6 +79,14 @@ export function swapsFor(food: string, role: string, unit: string): Swap[] {
   FITTING.set(key, found)
   return found
 }
+
+/** The others of the food's family that an amount in `unit` can be said of: as they are, in any role. */
+export const familySwaps = (food: string, unit: string): Swap[] =>
+  kinSwaps(food, unit).filter((s) => inTable(s, 1, unit) !== null)
+
+/** Whether a swap can stand for a food in its role and unit. */
+export const standsFor = (swap: Swap, food: string, role: string, unit: string): boolean =>
+  [...swapsFor(food, role, unit), ...familySwaps(food, unit)].some((s) => s.id === swap.id)
 
 /** Where no row knows a food in its role, the role that is nearest to it speaks. Source: common practice. */
 const NEAR: Readonly<Record<string, readonly string[]>> = {

@@ -1,5 +1,5 @@
 /** What a session changed for good: the recipe with the swaps that were cooked with, to be kept where the person wants it. */
-import { applySwap, swapOf, swapsFor } from '../food/swaps'
+import { applySwap, standsFor, swapOf } from '../food/swaps'
 import type { Recipe, RecipeLine } from '../recipe/recipe'
 import type { Decision } from '../plan/model/decision'
 
@@ -15,7 +15,7 @@ export function keptInRecipe(recipe: Recipe, decisions: readonly Decision[]): Re
     const own: RecipeLine = shape ? { ...line, shape } : line
     const id = decisions.flatMap((d) => (d.kind === 'swap' && d.line === line.id ? [d.swap] : [])).at(-1)
     const swap = id === undefined ? undefined : swapOf(id)
-    if (!swap || !swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)) return [own]
+    if (!swap || !standsFor(swap, line.food, line.role, line.unit)) return [own]
     const parts = applySwap(swap, line.amount, line.unit).map((part, i) => ({
       ...own,
       ...part,

@@ -1,4 +1,4 @@
-import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
+import type { Alternatives, Instead, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
 import type { SessionCard } from '@lea/core/session'
 import type { CardAnswer, Compiled } from './core.worker'
 import { ask, askLong } from './pool'
@@ -22,6 +22,10 @@ export const alternativesInWorker = (
   request: PlanRequest,
   task: string,
 ): Promise<Alternatives | null> => ask('front', (core) => core.alternatives(plan, request, task))
+
+/** Another food for a line, each looked at with this group. */
+export const insteadInWorker = (request: PlanRequest, line: string): Promise<Instead | null> =>
+  ask('front', (core) => core.instead(request, line))
 
 /** What would make the session shorter, tried for real. */
 export const shorterInWorker = (plan: Plan, request: PlanRequest): Promise<Shorter[]> =>

@@ -1,6 +1,6 @@
 /** The recipe's lines as they are decided: as written, swapped, left out, in another form, and in which bowls they stand. */
 import { foodName, isUnknown } from '../../food/foods'
-import { applySwap, swapOf, swapsFor } from '../../food/swaps'
+import { applySwap, standsFor, swapOf } from '../../food/swaps'
 import { varietyName } from '../../recipe/kinds/variety'
 import type { RecipeLine } from '../../recipe/recipe'
 import type { Decision } from '../model/decision'
@@ -45,7 +45,7 @@ function lineWith(
     ...(line.each && line.sizes && { sizes: line.sizes }),
   }
   const inForm = (shape: string | undefined): { shape?: string } => (shape ? { shape } : {})
-  const fits = swap && swapsFor(line.food, line.role, line.unit).some((s) => s.id === swap.id)
+  const fits = swap && standsFor(swap, line.food, line.role, line.unit)
   if (!swap || !fits) {
     const name = foodName(foods.of(line.food), line.unit === 'item' && line.amount !== '1')
     return [

@@ -8,6 +8,7 @@ import ScoopStrip from '../../parts/mats/ScoopStrip.vue'
 import { useMats } from '../../parts/mats/useMats'
 import { useSession } from '../../stores/session/session'
 import MeasurePicture from '../../parts/pictures/MeasurePicture.vue'
+import OtherFood from './OtherFood.vue'
 import OtherWays from './OtherWays.vue'
 
 const props = defineProps<{ plan: Plan; bowl: string; disabled: boolean }>()
@@ -83,7 +84,10 @@ const name = computed(() => props.plan.bowls.find((b) => b.id === props.bowl))
               <p v-if="row.off" class="mt-0.5 text-xs font-semibold">{{ row.off }}</p>
               <p v-if="row.because" class="mt-0.5 text-xs text-soft"><Amount :text="row.because" /></p>
             </div>
-            <OtherWays v-if="row.scooped" :row="row" :disabled="disabled" />
+            <div class="flex shrink-0 gap-1">
+              <OtherWays v-if="row.scooped" :row="row" :disabled="disabled" />
+              <OtherFood v-if="!disabled" :line="row.line" />
+            </div>
           </div>
         </td>
       </tr>

@@ -1,11 +1,12 @@
 /** What a leader asks of a plan beside it: other ways, what would shorten it, small groups one after another. */
 import type { ShallowRef } from 'vue'
-import type { Alternatives, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
+import type { Alternatives, Instead, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
 import type { RotationInput } from '@lea/core/schema'
 import type { StoredSession } from '@lea/core/setting'
 import { api, inWords } from '../../shared/api'
 import {
   alternativesInWorker,
+  insteadInWorker,
   restOffersInWorker,
   rotationInWorker,
   shorterInWorker,
@@ -25,6 +26,12 @@ export function questions({ stored, plan, request, recompute, after }: Parts) {
   async function waysOf(task: string): Promise<Alternatives | null> {
     const wanted = request()
     return plan.value && wanted ? alternativesInWorker(plan.value, wanted, task) : null
+  }
+
+  /** Another food for a line of the recipe. */
+  async function insteadOf(line: string): Promise<Instead | null> {
+    const wanted = request()
+    return wanted ? insteadInWorker(wanted, line) : null
   }
 
   async function shorter(): Promise<Shorter[]> {
@@ -56,5 +63,5 @@ export function questions({ stored, plan, request, recompute, after }: Parts) {
     }
   }
 
-  return { waysOf, shorter, restShorter, inRotation, makeRotation }
+  return { waysOf, insteadOf, shorter, restShorter, inRotation, makeRotation }
 }
