@@ -10,6 +10,9 @@ import type { FreeChoice, Recipe, RecipeLine, RecipeStep, RecipeTask } from '../
 import { sentencesOf } from '../steps/sentences'
 import { linesNamed, type NamedLines } from '../steps/uses'
 import { MOST } from '../steps/put-in'
+import { wayText } from '../../kinds/ways'
+import { putScene } from './scene-in-text'
+import { withWorkBefore } from './ways-in-text'
 
 const GOES_ROUND =
   /\b(?:pass|hand|send)(?:es|ed|ing)?\b(?! out\b)(?:(?!\b(?:through|sieve)\b)[^.,;!?]){0,60}?\b(?:a?round|along|on to the next|to the next child|from (?:child|hand|seat) to (?:child|hand|seat))\b|\b(?:goes|going|go) round the table\b/i
@@ -171,7 +174,11 @@ export function kindsIn(
   words: ReadonlyMap<string, string>,
   notes: string[],
 ): KindsRead {
-  const steps = recipe.steps.map((s) => putTasting(putRound(s, notes), named, notes))
+  const steps = recipe.steps
+    .map((s) => putTasting(putRound(s, notes), named, notes))
+    .map((s, i, all) => putScene(s, all[i - 1], named, notes))
+    .map((s) => (s.ways ? { ...s, ways: s.ways.map((w) => withWorkBefore(w, s.tasks, MOST.tasks)) } : s))
+  for (const s of steps) for (const w of s.ways ?? []) notes.push(`another way: ${wayText(w)}`)
   const lines = recipe.lines.map((l): RecipeLine => {
     const size = sizeIn(words.get(l.id) ?? '')
     if (!size || l.byEye !== undefined) return l

@@ -3,7 +3,8 @@
  * step before.
  */
 import { placeNamed } from '../../heat-places'
-import type { RecipeLine, RecipeStep, RecipeTask } from '../../recipe'
+import type { RecipeLine, RecipeStep, RecipeTask, StepWay } from '../../recipe'
+import { asksWhetherThere, lackIn, needsThing, partedAtOr } from '../kinds/ways-in-text'
 import { idFor } from '../ids'
 import type { Answers, StepRead, Unread } from '../understood'
 import { contentKey } from '../keys'
@@ -21,6 +22,10 @@ interface Piece {
   tasks: RecipeTask[]
   lines: RecipeLine[]
   open: ReturnType<typeof readStep>['unread']
+  /** What it is done instead of, where a room lacks something. */
+  other?: { lacks: string; says: string }
+  /** Ways of it that later sentences say, with those sentences. */
+  ways?: { text: string; way: StepWay }[]
 }
 
 /** The sentences of one text, put together where they are one step. */
@@ -32,10 +37,16 @@ function piecesOf(
   apart: boolean,
 ): Piece[] {
   const out: Piece[] = []
-  for (const sentence of sentencesOf(text).flatMap(short)) {
+  for (const sentence of whole(sentencesOf(text)).flatMap(partedAtOr).flatMap(short)) {
+    const other = lackIn(sentence)
+    const instead = other && readStep(other.says, { ...reading })
+    if (other && instead && instead.tasks.length > 0 && instead.unread.every((u) => !u.must)) {
+      out.push({ text: sentence, tasks: instead.tasks, lines: [], open: [], other })
+      continue
+    }
     const { tasks, unread } = settled(sentence, readStep(sentence, reading), answers, reading)
     const lines = linesNamed(sentence, named, part)
-    const last = out.at(-1)
+    const last = out.findLast((p) => p.other === undefined)
     const piece = { text: sentence, tasks, lines, open: unread, ...(part !== undefined && { part }) }
     if (
       last &&
@@ -53,6 +64,36 @@ function piecesOf(
   }
   return out
 }
+/** "No oven?" and what is then done are one. */
+const whole = (sentences: readonly string[]): string[] =>
+  sentences.reduce<string[]>((out, s) => {
+    const last = out.at(-1)
+    return last !== undefined && asksWhetherThere(last) ? [...out.slice(0, -1), `${last} ${s}`] : [...out, s]
+  }, [])
+
+/** Ways go to the step before that needs what is lacking; where none does they are steps like any. */
+function withWays(pieces: readonly Piece[]): Piece[] {
+  const out: Piece[] = []
+  for (const piece of pieces) {
+    const { other } = piece
+    const of = other && out.findLast((p) => p.tasks.length > 0 && needsThing(other.lacks, p.text, p.tasks))
+    if (!of) out.push(piece)
+    else
+      of.ways = [
+        ...(of.ways ?? []).filter((w) => w.way.lacks !== other.lacks),
+        {
+          text: piece.text,
+          way: {
+            lacks: other.lacks,
+            says: other.says.slice(0, MOST.says),
+            tasks: piece.tasks.slice(0, MOST.tasks),
+          },
+        },
+      ]
+  }
+  return out
+}
+
 /** What somebody said of a sentence that was not read: an adult does it, it is only said, or it in other words. */
 function settled(
   sentence: string,
@@ -110,7 +151,7 @@ export function readSteps(
 ): { steps: RecipeStep[]; texts: StepText[]; read: StepRead[]; unread: Unread[] } {
   const read = (apart: boolean): Piece[] => {
     const reading: Reading = { us, oven: null, hot: false }
-    return texts.flatMap((t) => piecesOf(t, named, reading, answers, apart))
+    return withWays(texts.flatMap((t) => piecesOf(t, named, reading, answers, apart)))
   }
   const fine = read(true)
   return stepsOf(fine.filter((p) => p.tasks.length > 0).length > MOST.steps ? read(false) : fine, answers)
@@ -123,7 +164,7 @@ function stepsOf(pieces: readonly Piece[], answers: Answers): ReturnType<typeof 
   const unread: Unread[] = []
   let before = ''
   let night = false
-  for (const { text, part, tasks, open } of pieces) {
+  for (const { text, part, tasks, open, ways } of pieces) {
     if (tasks.length === 0) {
       unread.push(...open.map(openOf(answers)).filter((u) => u !== null))
       const last = steps.at(-1)
@@ -166,10 +207,11 @@ function stepsOf(pieces: readonly Piece[], answers: Answers): ReturnType<typeof 
       ...(all.filter((t) => t.mode === 'STATION').length > 1 && { stay: true }),
       // What waits over a night goes on at a later sitting.
       ...(night && { nextSitting: true }),
+      ...(ways && { ways: ways.map((w) => w.way) }),
     })
     night = waitsLong(tasks, text)
     kept.push({ text, ...(part !== undefined && { part }) })
-    read.push({ text, step: id })
+    read.push({ text, step: id }, ...(ways ?? []).map((w) => ({ text: w.text, step: id })))
   }
   // What was before the first step and is now in it was read.
   for (const r of read) if (r.step === null && steps[0]?.says?.startsWith(r.text)) r.step = steps[0].id

@@ -21,7 +21,7 @@ interface Pattern {
 const ADVERB =
   '(?:gently|lightly|quickly|carefully|well|briefly|thoroughly|roughly|finely|thinly|thickly|coarsely|evenly|slowly|gradually|generously|just|also|first|next|now|finally|meanwhile|either|please|firmly|loosely|simply|together|again|immediately|kindly|then|very|(?:the )?next (?:day|morning)|later|at the end|in the morning)'
 const WHO =
-  "(?:(?:an? |the )?(?:adult|grown-?up|leader|parent|teacher|carer|child|kid|grown up)s?|children|kids|everyone|everybody|each child|each person|every child|they|you|we|let (?:them|everyone|the children|each child|the kids|everybody)|help (?:them|each child|the children|everyone)(?: to)?|take turns to|takes turns to|to|can|may|must|will|should|be|don['’]t|each|me)"
+  "(?:(?:an? |the )?(?:adult|grown-?up|leader|parent|teacher|carer|child|kid|grown up)s?|children|kids|everyone|everybody|each child|each person|every child|they|you|we|let (?:them|everyone|the children|each child|the kids|everybody)|help (?:them|each child|the children|everyone)(?: to)?|take turns to|takes turns to|to|can|may|must|will|should|be|don['’]t|(?<=(?:^|[,;:.!?()]\\s*|\\b(?:and|then|children|kids|they|you|we|us|them|all|now)\\s+))each|me)"
 /** What may stand right before a command. */
 const COMMAND = new RegExp(
   `(?:^|[,;:.!?()&+/]\\s*|\\s[–-]\\s|\\b(?:and|n|then|or|but|while|meanwhile|by|next|now|until just)\\s+|\\b${WHO}\\s+)(?:${ADVERB},? )*$`,
@@ -154,6 +154,11 @@ const add = (out: VerbHit[], hit: VerbHit): void => {
   if (!out.some((h) => hit.at < h.end && hit.end > h.at)) out.push(hit)
 }
 
+/** "Each slice of bread": there it is a thing, and nobody slices. */
+const isPieceOf = (plain: string, m: RegExpExecArray): boolean =>
+  /\beach\s+$/i.test(plain.slice(0, m.index)) &&
+  /^s?\s+(?:of|gets?|has|is|needs?)\b/i.test(plain.slice(m.index + m[0].length))
+
 function find(plain: string, by: 'command' | 'after'): VerbHit[] {
   const out: VerbHit[] = []
   const low = plain.toLowerCase()
@@ -163,7 +168,7 @@ function find(plain: string, by: 'command' | 'after'): VerbHit[] {
     for (const m of plain.matchAll(words)) {
       const stands =
         by === 'command'
-          ? standsAsCommand(plain, m.index)
+          ? standsAsCommand(plain, m.index) && !isPieceOf(plain, m)
           : !THING.test(plain.slice(Math.max(0, m.index - 12), m.index))
       if (stands) add(out, { verb, at: m.index, end: m.index + Math.max(1, m[0].length) })
     }
