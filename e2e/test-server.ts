@@ -152,6 +152,12 @@ export async function passGates(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'We read them all' }).click()
 }
 
+/** Every folded part of the steps in the editor, opened: what few steps have. */
+export async function openExtras(page: Page): Promise<void> {
+  const folded = page.locator('details:not([open]) > summary', { hasText: /^More/ })
+  await expect(page.locator('summary', { hasText: /^More/ }).first()).toBeVisible()
+  while ((await folded.count()) > 0) await folded.first().click()
+}
 /** A part of the Cupboard, or a folded topic, opened. */
 export async function openPart(page: Page, name: string): Promise<void> {
   await page.getByRole('tab', { name }).click()

@@ -2,7 +2,7 @@
 import { expect } from '@playwright/test'
 import { test, today } from '../clock'
 import { axeFinds } from '../looks'
-import { sessionFor, settleAll, signIn, startCooking, TestServer } from '../test-server'
+import { openExtras, sessionFor, settleAll, signIn, startCooking, TestServer } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -94,6 +94,7 @@ test('said in the editor: a picture, a round, a variety, looks at what grows', a
   await page.goto(`${house.address}/recipes`)
   await page.getByRole('link', { name: 'A picnic that goes round' }).click()
   await page.getByRole('link', { name: 'Change it' }).click()
+  await openExtras(page)
   const step = page.getByRole('listitem').filter({ has: page.getByLabel('Goes round the table') })
   await step.last().getByLabel('Goes round the table').selectOption('3')
   await expect(step.last().getByLabel('Who passes it on says')).not.toHaveValue('')
@@ -134,6 +135,7 @@ test('two tastes and the word ‘taste’ make a tasting in the editor, and one 
     page.getByText(/an adult brings some things ready|nothing but a bowl and a spoon\./),
   ).toBeVisible()
   await page.getByRole('link', { name: 'Change it' }).click()
+  await openExtras(page)
   const how = page.getByLabel('Tasted one by one')
   await how.last().selectOption('open')
   const what = page.getByRole('group', { name: 'What is tasted' })
@@ -150,4 +152,60 @@ test('two tastes and the word ‘taste’ make a tasting in the editor, and one 
   await page.getByRole('button', { name: 'Save the recipe' }).click()
   await page.waitForURL(/\/recipes\/[0-9a-f-]{36}$/)
   await expect(page.getByText('Tasted side by side: carrot, cucumber.')).toBeVisible()
+})
+
+test('a way for a room that lacks something, and half for the small, are said in the editor and read so on the page', async ({
+  page,
+}) => {
+  await signIn(page, house)
+  await page.goto(`${house.address}/recipes`)
+  await page.getByRole('link', { name: 'A flatbread of my own' }).click()
+  await page.getByRole('link', { name: 'Change it' }).click()
+  await page
+    .locator('label', { hasText: /^Smaller under/ })
+    .locator('select')
+    .first()
+    .selectOption('48')
+  await page.locator('label', { hasText: /^Part/ }).locator('select').first().selectOption('1/2')
+  await openExtras(page)
+  const step = page
+    .getByRole('listitem')
+    .filter({ has: page.getByLabel('Step 5, in five words') })
+    .last()
+  await step.getByRole('button', { name: 'Another way where something is lacking' }).click()
+  const way = step.getByRole('group', { name: /way/i }).last()
+  await way.getByLabel('For the adult').fill('Press it flat and eat it cold.')
+  await way.getByLabel('For the adult').press('Tab')
+  await way.getByRole('button', { name: 'Add a task' }).click()
+  await way
+    .locator('label', { hasText: /^Place/ })
+    .locator('select')
+    .last()
+    .selectOption('fridge')
+  await way.locator('label', { hasText: /^Who/ }).locator('select').last().selectOption('WAIT')
+  await way.getByLabel('Seconds').last().fill('300')
+  await way.getByLabel('Seconds').last().press('Tab')
+  await way.getByRole('button', { name: 'Remove task 1 of way' }).first().click()
+  expect(await axeFinds(page)).toEqual([])
+  await page.getByRole('button', { name: 'Save the recipe' }).click()
+  await page.waitForURL(/\/recipes\/[0-9a-f-]{36}$/)
+  await expect(page.getByText(/Without .*: Press it flat and eat it cold\./)).toBeVisible()
+  await expect(page.getByText(/1\/2|½|half/i).first()).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(/Without .*: Press it flat and eat it cold\./)).toBeVisible()
+})
+
+test('another food for a line, with no allergy at all, and the recipe’s own again', async ({ page }) => {
+  await signIn(page, house)
+  const id = await sessionFor(page, 'overnight-oats-pear', [], 4)
+  await page.goto(`${house.address}/session/${id}/amounts`)
+  await page.getByRole('button', { name: 'Another food instead of pears' }).click()
+  await expect(page.getByRole('heading', { name: /Instead of pear/ })).toBeVisible()
+  expect(await axeFinds(page)).toEqual([])
+  await page.getByRole('button', { name: /^apple/ }).click()
+  await expect(page.getByText('instead of pear').first()).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: /Another food instead of apple/ }).click()
+  await page.getByRole('button', { name: /^apple/, pressed: true }).click()
+  await expect(page.getByText('instead of pear')).toHaveCount(0)
 })

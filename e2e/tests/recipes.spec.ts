@@ -3,7 +3,7 @@ import { readFile } from 'node:fs/promises'
 import { expect, type Page } from '@playwright/test'
 import { test } from '../clock'
 import { axeFinds } from '../looks'
-import { TestServer, signIn } from '../test-server'
+import { TestServer, openExtras, signIn } from '../test-server'
 
 let house: TestServer
 test.beforeAll(async () => {
@@ -116,6 +116,7 @@ test('a row is said in the editor: what lies in it, how often it comes and how, 
   await page.goto(`${house.address}/recipes`)
   await page.getByRole('link', { name: 'Couscous picnic jars' }).click()
   await page.getByRole('link', { name: 'Change it' }).click()
+  await openExtras(page)
   const laid = page.getByLabel(/Laid on one another or in a row/)
   const step = page.getByRole('listitem').filter({ has: laid.last() }).last()
   const field = step.getByLabel(/Laid on one another/)

@@ -41,6 +41,7 @@ export {
 export { GROUNDS, SCENE_PLACES, type Scene, type ScenePart } from './kinds/scene-parts'
 export { ROUNDS_MOST, type Tasting, type Growing, timesText } from './kinds/kinds'
 export { type BowlAndSpoon, bowlAndSpoon } from './kinds/bowl-and-spoon'
+export { extrasOf, extrasText, lineNames } from './kinds/step-extras'
 export { canPass, passesOf, withPasses } from './kinds/passes'
 export {
   GROWING_START,

@@ -180,7 +180,7 @@ const techniques = TECHNIQUES.map((t) => ({ id: t.id, name: t.name }))
               :serves="draft.serves"
               class="mb-5"
             />
-            <RecipeSteps v-model="draft.steps" :lines="draft.lines" :techniques="techniques" />
+            <RecipeSteps v-model="draft.steps" :lines="draft.lines" :foods="foods" :techniques="techniques" />
             <RecipeMore v-model="draft" :foods="foods" class="mt-5" />
           </fieldset>
           <p v-if="shipped && auth.isLeader()" class="mt-4">

@@ -109,12 +109,8 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
     <h2 id="lines-title" class="mb-2 text-xl">Lines</h2>
     <datalist id="food-names"><option v-for="f in known" :key="f.id" :value="f.name" /></datalist>
     <ul class="grid gap-2">
-      <li
-        v-for="(line, i) in lines"
-        :key="line.id"
-        class="patch grid items-end gap-2 p-3 sm:grid-cols-[1.7fr_0.7fr_1.4fr_1fr_1fr_1.4fr_auto]"
-      >
-        <label class="text-sm font-semibold"
+      <li v-for="(line, i) in lines" :key="line.id" class="patch grid items-end gap-2 p-3 sm:grid-cols-12">
+        <label class="min-w-0 text-sm font-semibold sm:col-span-5"
           >Food
           <input
             class="field mt-1 font-normal"
@@ -130,12 +126,12 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
         <button
           v-if="!isKnown(line.food)"
           type="button"
-          class="btn self-end sm:order-last"
+          class="btn self-end sm:order-last sm:col-span-4"
           @click="settling = { food: line.food, name: foods.of(line.food).name }"
         >
           Say what it is
         </button>
-        <label class="text-sm font-semibold"
+        <label class="min-w-0 text-sm font-semibold sm:col-span-2"
           >Amount<input
             class="field mt-1 font-normal"
             :value="amountInField(line, serves)"
@@ -146,17 +142,17 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
             faults[line.id]
           }}</span></label
         >
-        <label class="text-sm font-semibold"
+        <label class="min-w-0 text-sm font-semibold sm:col-span-3"
           >Unit<select v-model="line.unit" class="field mt-1 font-normal">
             <option v-for="u in unitsFor(line.unit)" :key="u" :value="u">{{ unitLabel(u) }}</option>
           </select></label
         >
-        <label class="text-sm font-semibold"
+        <label class="min-w-0 text-sm font-semibold sm:col-span-2"
           >Role<select v-model="line.role" class="field mt-1 font-normal">
             <option v-for="r in roles" :key="r" :value="r">{{ r }}</option>
           </select></label
         >
-        <label class="text-sm font-semibold"
+        <label class="min-w-0 text-sm font-semibold sm:col-span-4"
           >Served<select v-model="line.shape" class="field mt-1 font-normal">
             <option :value="undefined">as it is</option>
             <option v-for="p in preparationChoices(line.shape)" :key="p.code" :value="p.code">
@@ -164,13 +160,15 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
             </option>
           </select></label
         >
-        <label class="text-sm font-semibold"
+        <label class="min-w-0 text-sm font-semibold sm:col-span-5"
           >Prepared by<input v-model="line.prep" class="field mt-1 font-normal" maxlength="120"
         /></label>
-        <span class="flex flex-wrap items-center gap-2">
-          <label class="text-sm" title="Which one of this food: red, from our tree"
-            >Variety<input v-model="line.variety" class="field !w-28" maxlength="30"
-          /></label>
+        <label
+          class="min-w-0 text-sm font-semibold sm:col-span-3"
+          title="Which one of this food: red, from our tree"
+          >Variety<input v-model="line.variety" class="field mt-1 font-normal" maxlength="30"
+        /></label>
+        <span class="flex flex-wrap items-center gap-x-4 gap-y-2 sm:col-span-12">
           <label class="flex items-center gap-1 text-sm"
             ><input v-model="line.optional" type="checkbox" class="size-5" />optional</label
           >
@@ -184,10 +182,11 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
               @change="setEach(line, ($event.target as HTMLInputElement).checked)"
             />for each child</label
           >
-          <span v-if="line.each" class="flex items-center gap-1 text-sm">
-            <label
-              >Smaller under<select
-                class="field"
+          <span v-if="line.each" class="flex flex-wrap items-center gap-3 text-sm">
+            <label class="flex items-center gap-1"
+              ><span class="whitespace-nowrap">Smaller under</span
+              ><select
+                class="field !w-auto"
                 :value="line.sizes?.[0]?.below ?? ''"
                 @change="
                   setSize(line, ($event.target as HTMLSelectElement).value, line.sizes?.[0]?.part ?? '1/2')
@@ -197,9 +196,9 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
                 <option v-for="y in [2, 3, 4, 5, 6]" :key="y" :value="12 * y">{{ y }} years</option>
               </select></label
             >
-            <label v-if="line.sizes"
+            <label v-if="line.sizes" class="flex items-center gap-1"
               >Part<select
-                class="field"
+                class="field !w-auto"
                 :value="line.sizes[0]?.part"
                 @change="
                   setSize(
@@ -215,7 +214,7 @@ const isKnown = (id: string): boolean => id === '' || known.value.some((f) => f.
           </span>
           <button
             type="button"
-            class="btn"
+            class="btn ml-auto"
             :aria-label="`Remove line ${i + 1}`"
             @click="lines = lines.filter((l) => l !== line)"
           >

@@ -1,7 +1,19 @@
 <script setup lang="ts">
 /** The steps of a recipe: what goes in, and what hands do. */
 import { ArrowUp, Trash2 } from '@lucide/vue'
-import { MODES, PLACES, placeName, type RecipeLine, type RecipeStep, type RecipeTask } from '@lea/core/recipe'
+import type { FoodBook } from '@lea/core/food'
+import {
+  MODES,
+  PLACES,
+  type RecipeLine,
+  type RecipeStep,
+  type RecipeTask,
+  extrasOf,
+  extrasText,
+  lineNames,
+  placeName,
+} from '@lea/core/recipe'
+import { computed } from 'vue'
 import StepWays from './step/StepWays.vue'
 import StepPasses from './step/StepPasses.vue'
 import StepScene from './step/StepScene.vue'
@@ -10,7 +22,11 @@ import StepRows from './step/StepRows.vue'
 import { useFaultAt } from '../parts/useAttempt'
 import StepTiming from './step/StepTiming.vue'
 
-defineProps<{ lines: RecipeLine[]; techniques: { id: string; name: string }[] }>()
+const props = defineProps<{
+  lines: RecipeLine[]
+  foods: FoodBook
+  techniques: { id: string; name: string }[]
+}>()
 const at = useFaultAt()
 const steps = defineModel<RecipeStep[]>({ required: true })
 const PICTURES = [
@@ -82,7 +98,8 @@ const setLine = (task: RecipeTask, line: string): void => {
 }
 const addTask = (step: RecipeStep): void =>
   void step.tasks.push({ technique: 'stir', mode: 'TURNS', seconds: 20 })
-const lineName = (l: RecipeLine): string => l.food.replace(/^own:/, '').replace(/-/g, ' ')
+const names = computed(() => lineNames(props.lines, props.foods))
+const lineName = (l: RecipeLine): string => names.value.get(l.id) ?? ''
 const replace = (i: number, step: RecipeStep): void => {
   steps.value = steps.value.map((s, k) => (k === i ? step : s))
 }
@@ -106,7 +123,7 @@ const remove = (step: RecipeStep): void => {
           /></label>
           <label class="text-sm font-semibold"
             >Picture<select v-model="step.picture" class="field mt-1 font-normal">
-              <option v-for="p in PICTURES" :key="p" :value="p">{{ p }}</option>
+              <option v-for="p in new Set([...PICTURES, step.picture])" :key="p" :value="p">{{ p }}</option>
             </select></label
           >
           <label class="text-sm font-semibold"
@@ -136,7 +153,7 @@ const remove = (step: RecipeStep): void => {
                 class="size-5"
                 :checked="step.uses.some((u) => u.line === l.id)"
                 @change="toggleUse(step, l.id)"
-              />{{ lineName(l) || 'a line without food' }}</label
+              />{{ lineName(l) }}</label
             >
           </span>
         </fieldset>
@@ -214,27 +231,32 @@ const remove = (step: RecipeStep): void => {
           />each child stays at one of the stations (else they move on until everybody was at each)</label
         >
         <button type="button" class="btn justify-self-start" @click="addTask(step)">Add a task</button>
-        <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
-        <StepPasses :model-value="step" @update:model-value="replace(i, $event)" />
-        <StepScene
-          :model-value="step"
-          :lines="lines"
-          :name-of="lineName"
-          @update:model-value="replace(i, $event)"
-        />
-        <StepTasting
-          :model-value="step"
-          :lines="lines"
-          :name-of="lineName"
-          @update:model-value="replace(i, $event)"
-        />
-        <StepWays
-          :model-value="step"
-          :techniques="techniques"
-          :mode-words="MODE_WORDS"
-          @update:model-value="replace(i, $event)"
-        />
-        <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />
+        <details :open="extrasOf(step).length > 0">
+          <summary class="min-h-8 cursor-pointer text-sm font-semibold">{{ extrasText(step) }}</summary>
+          <div class="mt-2 grid gap-3">
+            <StepRows :model-value="step" @update:model-value="replace(i, $event)" />
+            <StepPasses :model-value="step" @update:model-value="replace(i, $event)" />
+            <StepScene
+              :model-value="step"
+              :lines="lines"
+              :name-of="lineName"
+              @update:model-value="replace(i, $event)"
+            />
+            <StepTasting
+              :model-value="step"
+              :lines="lines"
+              :name-of="lineName"
+              @update:model-value="replace(i, $event)"
+            />
+            <StepWays
+              :model-value="step"
+              :techniques="techniques"
+              :mode-words="MODE_WORDS"
+              @update:model-value="replace(i, $event)"
+            />
+            <StepTiming :model-value="step" @update:model-value="replace(i, $event)" />
+          </div>
+        </details>
       </li>
     </ol>
     <p v-if="steps.length === 0" class="text-soft">No step yet: a recipe without steps cannot be planned.</p>

@@ -5,6 +5,8 @@ import {
   changedWay,
   LACKS,
   MODES,
+  PLACES,
+  placeName,
   type RecipeStep,
   type RecipeTask,
   type StepWay,
@@ -74,6 +76,24 @@ const modeOf = (text: string) => MODES.find((m) => m === text) ?? 'TURNS'
             :value="t.seconds"
             @change="setTask(i, w, k, { seconds: Number(value($event)) })"
         /></label>
+        <label
+          >Place<select
+            class="field mt-1"
+            :value="t.place ?? 'table'"
+            @change="setTask(i, w, k, { place: PLACES.find((p) => p === value($event)) })"
+          >
+            <option v-for="p in PLACES" :key="p" :value="p">{{ placeName(p) }}</option>
+          </select></label
+        >
+        <button
+          type="button"
+          class="btn"
+          :disabled="w.tasks.length === 1"
+          :aria-label="`Remove task ${k + 1} of way ${i + 1}`"
+          @click="set(i, { tasks: w.tasks.filter((x) => x !== t) })"
+        >
+          <Trash2 class="size-4" aria-hidden="true" />
+        </button>
       </div>
       <button
         type="button"
