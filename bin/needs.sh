@@ -14,7 +14,12 @@ install_debian() {
 }
 
 # Node 20.19 or newer. Debian 12 carries an older one; npm then brings a newer one as a package.
-node_is_new() { command -v node >/dev/null && node -e 'const [a,b]=process.versions.node.split(".").map(Number);process.exit(a>20||(a===20&&b>=19)?0:1)'; }
+node_is_new() {
+  local major minor
+  # `node --version` answers before anything is loaded.
+  IFS=. read -r major minor _ < <(node --version 2>/dev/null | tr -d v)
+  [[ "${major:-}" =~ ^[0-9]+$ && "${minor:-}" =~ ^[0-9]+$ ]] && { [ "$major" -gt 20 ] || { [ "$major" -eq 20 ] && [ "$minor" -ge 19 ]; }; }
+}
 
 need_node() {
   [ -x "$STATE/node/node_modules/.bin/node" ] && export PATH="$STATE/node/node_modules/.bin:$PATH"

@@ -7,9 +7,8 @@ const text = (path: string): string => readFileSync(new URL(path, root), 'utf8')
 const folder = 'docs/deploy'
 const files = Object.fromEntries(readdirSync(new URL(folder, root)).map((f) => [f, text(`${folder}/${f}`)]))
 /** What the server asks its surroundings for. */
-const asked = new Set(
-  [...text('server/src/main.ts').matchAll(/\b(?:env|need)\('(\w+)'\)/g)].map(([, name]) => name ?? ''),
-)
+const program = text('server/src/main.ts') + text('server/src/serve.ts')
+const asked = new Set([...program.matchAll(/\b(?:env|need)\('(\w+)'\)/g)].map(([, name]) => name ?? ''))
 const named = (words: string): string[] => [
   ...new Set([...words.matchAll(/\b(LEA_[A-Z_]+|HOST|PORT)\b(?=[=:`])/g)].map(([, name]) => name ?? '')),
 ]
@@ -26,7 +25,7 @@ describe('the table of variables', () => {
 describe('what one may ask for', () => {
   it('is said as the program has it', () => {
     const serving = text('docs/serving.md').replace(/\s+/g, ' ')
-    const main = text('server/src/main.ts')
+    const main = program
     const [, writes] = /LEA_WRITES'\) \|\| (\d+)/.exec(main) ?? []
     const [, papers] = /LEA_PAPERS'\) \|\| (\d+)/.exec(main) ?? []
     expect(serving).toContain(`may change ${writes} things in a minute and take ${papers} papers`)

@@ -5,7 +5,6 @@
 import { randomBytes } from 'node:crypto'
 import { readdir, readFile, rm } from 'node:fs/promises'
 import { join } from 'node:path'
-import { createTransport } from 'nodemailer'
 import type { Pool } from 'pg'
 import { now } from '../clock'
 import { keepLetter, type StoredLetter } from '../db/letters'
@@ -23,7 +22,12 @@ export interface Letter {
 
 /** Made up: nothing is sent from it. */
 const FROM = { name: 'Lea', address: 'lea@saltmere.example' }
-const writer = createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
+/** Read in with the first letter. */
+const openWriter = async () => {
+  const { createTransport } = await import('nodemailer')
+  return createTransport({ streamTransport: true, buffer: true, newline: 'windows' })
+}
+let writer: ReturnType<typeof openWriter> | null = null
 
 /** @returns the message, with the name of its file */
 export async function writtenLetter({
@@ -33,7 +37,8 @@ export async function writtenLetter({
   about,
   attachments,
 }: Letter): Promise<StoredLetter> {
-  const { message } = await writer.sendMail({ from: FROM, to, subject, text, attachments })
+  writer ??= openWriter()
+  const { message } = await (await writer).sendMail({ from: FROM, to, subject, text, attachments })
   const writtenAt = now()
   const stamp = writtenAt.toISOString().replace(/[:.]/g, '-')
   return {

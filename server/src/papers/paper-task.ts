@@ -1,7 +1,7 @@
 /** What may be asked of a session on paper, and what comes back: known to those who ask, and to those who make it. */
 import { MOST_PORTIONS } from '@lea/core/session'
 import * as yup from 'yup'
-import type { PaperSize } from './pdf'
+import type { PaperSize } from './paper-size'
 
 const PAPER_NAMES = [
   'before',

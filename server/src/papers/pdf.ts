@@ -3,9 +3,6 @@ import type { Content } from 'pdfmake/interfaces'
 import { type Country, wordsOf } from '@lea/core/amount'
 import { runsOf } from './fonts'
 
-export const PAPER_SIZES = ['A4', 'Letter'] as const
-export type PaperSize = (typeof PAPER_SIZES)[number]
-
 export interface Page {
   title: string
   /** What stands at the foot of each page. */

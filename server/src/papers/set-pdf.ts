@@ -1,7 +1,8 @@
 /** Sets papers as PDF; in a worker, for it takes long (work/desk-worker.ts). */
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { FONT_FILES } from './fonts'
-import { INK, LINE, small, styled, type Page, type PaperSize } from './pdf'
+import type { PaperSize } from './paper-size'
+import { INK, LINE, small, styled, type Page } from './pdf'
 
 interface PdfTask {
   page: Page

@@ -4,7 +4,6 @@ import { listSessions } from '../db/sessions'
 import { inSetting } from '../db/pool'
 import { getSetting, listRecipes } from '../db/settings'
 import { atLeast, personOf } from '../auth'
-import { calendarOf } from '../files/calendar'
 import type { AppContext } from '../context'
 import { zoneOf } from '../zone'
 
@@ -13,6 +12,8 @@ export function calendarRoutes({ pool }: AppContext): Router {
   const router = Router()
   router.get('/calendar.ics', atLeast('leader'), async (req, res) => {
     const zone = zoneOf(req, 'Europe/London')
+    // Read in when somebody asks for it: few do, and every start would wait for it.
+    const { calendarOf } = await import('../files/calendar')
     const file = await inSetting(pool, personOf(req).settingId, async (db) => {
       const titles = new Map((await listRecipes(db)).map((r) => [r.id, r.recipe.title]))
       const entries = (await listSessions(db)).map((session) => ({
