@@ -5,7 +5,7 @@ draw_properties() {
   for ((round = 1; round <= $1; round++)); do
     seed="${LEA_SEED:-$((RANDOM * 32768 + RANDOM))}"
     echo "seed $seed"
-    (cd "$ROOT" && grep -rl fast-check core/test web/test --include='*.test.ts' | LEA_SEED="$seed" xargs npx --no -- vitest run --project core --project web --reporter=dot) || code=1
+    (cd "$ROOT" && grep -rl fast-check core/test web/test --include='*.test.ts' | LEA_SEED="$seed" LEA_DRAWS="${LEA_DRAWS:-100}" xargs npx --no -- vitest run --project core --project web --reporter=dot) || code=1
   done
   return "$code"
 }
