@@ -34,8 +34,7 @@ export default defineConfig({
           provide: draws,
           setupFiles: ['../core/test/draws.ts'],
           include: ['test/**/*.test.ts'],
-          fileParallelism: false,
-          // Each file has a house of its own; the modules are read in once.
+          // Each file has a house and a database of its own; the modules are read in once.
           isolate: false,
           testTimeout: 120_000,
           hookTimeout: 120_000,

@@ -5,10 +5,12 @@ import { defineConfig } from 'vite'
 import { compression } from 'vite-plugin-compression2'
 import { VitePWA } from 'vite-plugin-pwa'
 import { countryWords } from './country-words'
+import { tablesAsJson } from './tables-as-json'
 
 export default defineConfig({
   // White space between words that stand on two lines of a template is kept as one space.
   plugins: [
+    tablesAsJson(),
     vue({ template: { compilerOptions: { whitespace: 'preserve', nodeTransforms: [countryWords] } } }),
     tailwind(),
     icons({ compiler: 'vue3' }),
@@ -47,7 +49,7 @@ export default defineConfig({
       skipIfLargerOrEqual: true,
     }),
   ],
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [tablesAsJson()] },
   build: { target: 'es2022', sourcemap: false, manifest: true },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4680' } },
 })
