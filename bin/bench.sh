@@ -1,4 +1,4 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces`, `tasks` and `kinds` in the browser, `drawn RECIPES`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces`, `tasks` and `kinds` in the browser, `drawn RECIPES`, `same`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 # Every property of core and web with other draws than the tests have: a seed for each round, said so that it can be drawn again.
 draw_properties() {
   local round seed code=0
@@ -15,6 +15,10 @@ run_bench() {
   if [ "${1:-}" = drawn ]; then
     [[ "${2:-10000}" =~ ^[1-9][0-9]{0,5}$ ]] || fail "recipes must be a whole number from 1 to 999999"
     (cd "$ROOT" && LEA_DRAWN="${2:-10000}" npx --no -- vitest run --project core --reporter=verbose plan/check/drawn plan/every-recipe plan/portion/sums)
+    return
+  fi
+  if [ "${1:-}" = same ]; then
+    (cd "$ROOT" && LEA_SAME_PLANS=500 npx --no -- vitest run --project core --reporter=verbose plan/same-plans)
     return
   fi
   if [ "${1:-}" = properties ]; then
