@@ -18,7 +18,7 @@ run_bench() {
     return
   fi
   if [ "${1:-}" = same ]; then
-    (cd "$ROOT" && LEA_SAME_PLANS=500 npx --no -- vitest run --project core --reporter=verbose plan/same-plans)
+    (cd "$ROOT" && LEA_SAME_PLANS=500 npx --no -- vitest run --project core --reporter=verbose plan/same-plans $([ "${2:-}" = write ] && echo --update))
     return
   fi
   if [ "${1:-}" = properties ]; then

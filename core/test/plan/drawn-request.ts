@@ -17,7 +17,7 @@ export function drawing(seed: number): () => number {
 }
 
 const CONCERNS = ['milk', 'egg', 'wheat', 'sesame', 'peanut', 'soya', 'kiwi', 'celery']
-const LEVELS = ['allergy-strict', 'anaphylaxis', 'intolerance', 'preference'] as const
+const LEVELS = ['allergy-strict', 'anaphylaxis-risk', 'intolerance', 'preference'] as const
 const LANGUAGES = ['pl', 'ar', 'uk', 'so', 'ur']
 
 /** The request of a number: the same each time. */

@@ -2,9 +2,7 @@
  * Pass 1, adapt: who shares which bowl, the lines as decided, and every line against every child present: as one who eats
  * of it, or, where an own bowl is apart, as one who only sits near it (cross-contact). Swaps that suit everyone at once.
  */
-import type Fraction from 'fraction.js'
 import { capitalised } from '../../amount/letter-case'
-import { countText } from '../../amount/show'
 import { scale } from '../../amount/scale'
 import { ratio } from '../../amount/ratio'
 import { amountText, isRounded } from '../../amount/show'
@@ -14,15 +12,16 @@ import { concernName, dietOfKey } from '../../food/diets'
 import type { Recipe, RecipeLine } from '../../recipe/recipe'
 import { making } from './batches'
 import { rawSwapsOf } from './cooked-swaps'
-import { apartDecision, bowlsFor } from './bowls'
+import { bowlsFor } from './bowls'
 import { APART } from '../model/line'
 import type { Adapted, AdaptedLine, Pass, PlanStart } from '../model/draft'
 import { finding, nameToken, worst, type Finding, type Fix } from '../model/finding'
+import type { Around } from './around'
+import { apartFixes } from './apart-fixes'
 import { contactOf, gradedOf, hardOf, isHard, exposuresOf, type Exposure } from './exposure'
 import type { Check } from '../model/plan'
 import { priceChange } from '../model/price'
-import type { PlanRequest } from '../model/request'
-import { decidedLines, decisionOn } from './decided-lines'
+import { decidedLines } from './decided-lines'
 import { offersOf, openEyesFixes, passedBy, passedWords } from './offers'
 import { clearSwaps, smallestSet } from './swap-set'
 import { LEVEL_WORDS, MEETING_WORDS } from '../../food/concern'
@@ -69,18 +68,6 @@ export const adapt: Pass<PlanStart, Adapted> = (start, request) => {
   }
   const swapSet = apart.size > 0 ? null : smallestSet(start, request.decisions, meetings, meetsAt)
   return { draft: { ...start, bowls, lines, checks, swapSet, offers }, findings }
-}
-
-interface Around {
-  start: PlanStart
-  request: PlanRequest
-  meetings: (food: string) => Exposure[]
-  /** Swaps of an own bowl, by its children, worked out once. */
-  apart: Map<string, { line: string; swap: string }[] | null>
-  /** The swap would be eaten without a heat that it needs. */
-  raw: (line: RecipeLine, swap: Swap) => boolean
-  /** So many times the recipe as written is made. */
-  factor: Fraction
 }
 
 function concernFinding(line: AdaptedLine, met: readonly Exposure[], around: Around): Finding | null {
@@ -217,51 +204,6 @@ function swapFixes(original: RecipeLine, line: AdaptedLine, around: Around): Fix
     applySwap(swap, original.amount, original.unit).filter((p) => isRounded(p.amount)).length
   offers.sort((a, b) => a.open.length - b.open.length || uneven(a.swap) - uneven(b.swap))
   return offers.slice(0, 4).map(({ swap, open }) => swapFix(swap, original, open, around))
-}
-
-/**
- * An own bowl, apart, for the children whom this line stops: with a swap for every line that stops one of them. Not offered
- * where a care plan wants the food off the whole table, nor for everybody (that is one pot for all).
- */
-function apartFixes(touching: readonly Exposure[], around: Around): Fix[] {
-  const { start, request } = around
-  const hard = touching.filter(isHard)
-  const before = apartDecision(request.decisions)?.children ?? []
-  const children = [...new Set([...before, ...hard.map((m) => m.child)])]
-  if (hard.length === 0 || children.length >= start.people.length) return []
-  if (hard.some((m) => contactOf(m).grade === 'stop')) return []
-  const key = [...children].sort().join('/')
-  const known = around.apart.get(key)
-  const swaps = known === undefined ? apartSwaps(children, around) : known
-  around.apart.set(key, swaps)
-  if (swaps === null) return []
-  return [
-    {
-      label: `Own bowl for ${children.map(nameToken).join(' and ')}`,
-      cost: `own tools, mixed first · 1 more bowl · ${countText(swaps.length, 'swap')} in it · the others keep the recipe`,
-      action: { do: 'decide', decision: { kind: 'apart', children, swaps } },
-    },
-  ]
-}
-
-/** The swaps of the own bowl: one for every line that stops one of these children; null where one has none. */
-function apartSwaps(
-  children: readonly string[],
-  { start, request, meetings, raw }: Around,
-): { line: string; swap: string }[] | null {
-  const inIt = new Set(children)
-  const stops = (food: string): boolean => hardOf(meetings(food)).some((m) => inIt.has(m.child))
-  const open = (swap: Swap): number =>
-    swap.parts.flatMap((p) => gradedOf(meetings(p.food))).filter((m) => inIt.has(m.child)).length
-  const swaps: { line: string; swap: string }[] = []
-  for (const line of start.recipe.lines.filter((l) => stops(l.food))) {
-    if (decisionOn(request.decisions, 'swap', line.id) || decisionOn(request.decisions, 'leave-out', line.id))
-      continue
-    const swap = [...clearSwaps(line, stops, raw)].sort((a, b) => open(a) - open(b))[0]
-    if (!swap) return null
-    swaps.push({ line: line.id, swap: swap.id })
-  }
-  return swaps
 }
 
 function swapFix(

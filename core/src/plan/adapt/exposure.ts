@@ -21,24 +21,34 @@ export function exposuresOf(table: Table): (food: string) => Exposure[] {
   const known = new Map<string, Exposure[]>()
   return (id) => {
     let met = known.get(id)
-    if (!met) known.set(id, (met = table.people.flatMap((child) => meetingsWith(child, id, table))))
+    if (!met) known.set(id, (met = meetingsOf(id, table)))
     return met
   }
 }
 
-function meetingsWith(child: DraftChild, id: string, { foods, packets, diets }: Table): Exposure[] {
+/** What several children have on their cards is met once. */
+function meetingsOf(id: string, { people, foods, packets, diets }: Table): Exposure[] {
   const food = foods.of(id)
   const packet = packets.get(id)
-  return [
+  const byAllergen = new Map<string, ExposureKind>()
+  const byDiet = new Map<string, ExposureKind>()
+  const once = (known: Map<string, ExposureKind>, key: string, work: () => ExposureKind): ExposureKind => {
+    let found = known.get(key)
+    if (found === undefined) known.set(key, (found = work()))
+    return found
+  }
+  const meetingsWith = (child: DraftChild): Exposure[] => [
     ...child.concerns.map((c): Exposure => {
-      const meeting = meet(c.allergen, food, packet)
+      const meeting = once(byAllergen, c.allergen, () => meet(c.allergen, food, packet))
       return { child: child.id, about: c.allergen, level: c.level, meeting, grade: gradeOf(meeting, c) }
     }),
     ...child.diets.map((diet): Exposure => {
-      const meeting = meetDiet(diet, food, packet, diets)
-      return { child: child.id, about: dietKey(diet), meeting, grade: meeting === 'nothing' ? null : 'stop' }
+      const about = dietKey(diet)
+      const meeting = once(byDiet, about, () => meetDiet(diet, food, packet, diets))
+      return { child: child.id, about, meeting, grade: meeting === 'nothing' ? null : 'stop' }
     }),
   ]
+  return people.flatMap(meetingsWith)
 }
 
 /** Levels for which what is listed may not be on the table at all, also not in another bowl. Source: allergens.md E1. */
@@ -71,3 +81,15 @@ export const isHard = (m: Exposure): boolean => m.grade === 'stop' && m.meeting 
 /** Of a food's meetings those that only a change clears, and those that are worth a word at all. */
 export const hardOf = part(isHard)
 export const gradedOf = part((m) => m.grade !== null)
+
+/** How many meetings each child has of a list, worked out once for it. */
+const counts = new WeakMap<readonly Exposure[], Map<string, number>>()
+export function byChild(met: readonly Exposure[]): ReadonlyMap<string, number> {
+  let found = counts.get(met)
+  if (!found) {
+    found = new Map()
+    for (const m of met) found.set(m.child, (found.get(m.child) ?? 0) + 1)
+    counts.set(met, found)
+  }
+  return found
+}

@@ -93,13 +93,29 @@ function clique({ instance, rows, p, heads, tails, size, preds }: Network): Boun
     (before[a] as Uint8Array)[b] === 1 ||
     (before[b] as Uint8Array)[a] === 1 ||
     rows.some((r) => (r.use[a] as number) + (r.use[b] as number) > r.cap)
+  /** A table of pairs: each is asked many times. */
+  const pairs = new Uint8Array(size * size)
+  for (let a = 0; a < size; a++)
+    for (let b = a + 1; b < size; b++)
+      if (apart(a, b)) {
+        pairs[a * size + b] = 1
+        pairs[b * size + a] = 1
+      }
+  /** Those that are apart from all who are in it so far. */
+  const may = new Uint8Array(size)
   let best: Bound = { units: 0, cause: { kind: 'none' } }
   const byLength = Array.from({ length: size }, (_, i) => i).sort(
     (a, b) => (p[b] as number) - (p[a] as number),
   )
   for (const seed of byLength) {
     const members = [seed]
-    for (const i of byLength) if (i !== seed && members.every((m) => apart(m, i))) members.push(i)
+    may.set(pairs.subarray(seed * size, (seed + 1) * size))
+    for (const i of byLength)
+      if (may[i] === 1) {
+        members.push(i)
+        const row = i * size
+        for (let k = 0; k < size; k++) may[k] = (may[k] as number) & (pairs[row + k] as number)
+      }
     const h = Math.min(...members.map((i) => heads[i] as number))
     const t = Math.min(...members.map((i) => (tails[i] as number) - (p[i] as number)))
     const units = h + t + members.reduce((sum, i) => sum + (p[i] as number), 0)
