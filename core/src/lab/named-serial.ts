@@ -9,7 +9,7 @@ export interface NamedSchedule {
   who: Int16Array
 }
 
-export function namedSerial(net: Network, order: readonly number[]): NamedSchedule | null {
+export function namedSerial(net: Network, order: Int32Array): NamedSchedule | null {
   const { instance, p, preds, rows, places } = net
   const horizon = 2 * p.reduce((a, b) => a + b, 0) + 8
   const used = rows.map(() => new Int32Array(horizon))

@@ -55,6 +55,7 @@ export function solve(instance: Instance): Solved {
       (a, b) => (net.tails[b] as number) - (net.tails[a] as number) || a - b,
     ),
     net.preds,
+    net.succs,
   )
   if (!best) offer(fallback(net, order, instance.iterations, random))
   if (!best)
@@ -90,13 +91,8 @@ function attempt(net: Network, bound: Bound, budget: number, random: () => numbe
   return fallback(net, found.order, budget, random)
 }
 
-function fallback(
-  net: Network,
-  order: readonly number[],
-  budget: number,
-  random: () => number,
-): Candidate | null {
-  const one = namedSerial(net, feasible(order, net.preds))
+function fallback(net: Network, order: Int32Array, budget: number, random: () => number): Candidate | null {
+  const one = namedSerial(net, feasible(order, net.preds, net.succs))
   if (!one) return null
   const named = new ChildAssignment(net, one.starts, random)
     .adopt(one.who)

@@ -3,12 +3,12 @@
  * early again. Stops at the bound or after so many schedules; never by the clock, so that the same seed gives the same plan.
  */
 import type { Network } from './instance'
-import { feasible, justified, lengthOf, serial, type Row } from './serial'
+import { feasible, justified, lengthOf, serial, sortedBy, type Row } from './serial'
 
 export interface Found {
   starts: Int32Array
   length: number
-  order: number[]
+  order: Int32Array
 }
 
 /** @param few only so many of the rules are tried: for an outline */
@@ -38,13 +38,10 @@ export function bestOfRules(net: Network, rows: readonly Row[], few = 5): Found 
 }
 
 function evaluate(net: Network, rows: readonly Row[], list: readonly number[]): Found {
-  const order = feasible(list, net.preds)
+  const order = feasible(list, net.preds, net.succs)
   const starts = justified(net, rows, serial(net.p, net.preds, rows, order))
-  return { starts, length: lengthOf(starts, net.p), order: byStart(starts) }
+  return { starts, length: lengthOf(starts, net.p), order: sortedBy(net.size, (i) => starts[i] as number) }
 }
-
-const byStart = (starts: Int32Array): number[] =>
-  Array.from(starts, (_, i) => i).sort((a, b) => (starts[a] as number) - (starts[b] as number) || a - b)
 
 function followersOf(i: number, succs: readonly number[][], seen = new Set<number>()): Set<number> {
   for (const j of succs[i] as number[])
@@ -85,7 +82,7 @@ export function improve(
   return best
 }
 
-function changed(order: readonly number[], random: () => number): number[] {
+function changed(order: Int32Array, random: () => number): number[] {
   const list = [...order]
   const any = (n: number): number => Math.floor(random() * n)
   const kind = random()

@@ -6,20 +6,56 @@ export interface Row {
   use: Int32Array
 }
 
-/** An order in which every op comes after its predecessors: the first of the list that is free, again and again. */
-export function feasible(list: readonly number[], preds: readonly number[][]): number[] {
-  const waiting = preds.map((l) => l.length)
-  const succs: number[][] = preds.map(() => [])
-  preds.forEach((l, i) => l.forEach((j) => (succs[j] as number[]).push(i)))
-  const left = [...list]
-  const out: number[] = []
-  while (left.length > 0) {
-    const at = left.findIndex((i) => waiting[i] === 0)
-    const [op] = left.splice(at, 1)
-    if (op === undefined) break
-    out.push(op)
-    for (const j of succs[op] as number[]) waiting[j] = (waiting[j] as number) - 1
+/**
+ * An order in which every op comes after its predecessors: the first of the list that is free, again and again.
+ * @param succs the same arrows the other way round
+ */
+export function feasible(
+  list: ArrayLike<number>,
+  preds: readonly number[][],
+  succs: readonly number[][],
+): Int32Array {
+  const size = list.length
+  const waiting = new Int32Array(size)
+  const place = new Int32Array(size)
+  for (let i = 0; i < size; i++) {
+    waiting[i] = (preds[i] as number[]).length
+    place[list[i] as number] = i
   }
+  // By place: free and not yet taken. The first of them is at `first` or behind it.
+  const free = new Uint8Array(size)
+  for (let i = 0; i < size; i++) if (waiting[i] === 0) free[place[i] as number] = 1
+  const out = new Int32Array(size)
+  let done = 0
+  for (let first = 0; first < size;) {
+    if (free[first] === 0) {
+      first++
+      continue
+    }
+    free[first] = 0
+    const op = list[first] as number
+    out[done++] = op
+    const next = succs[op] as number[]
+    for (let k = 0; k < next.length; k++) {
+      const j = next[k] as number
+      const still = (waiting[j] as number) - 1
+      waiting[j] = still
+      if (still > 0) continue
+      const at = place[j] as number
+      free[at] = 1
+      if (at < first) first = at
+    }
+  }
+  return done === size ? out : out.subarray(0, done)
+}
+
+/** The ops by a whole number of each, the lowest first; of equal ones the first. @param key from 0, times the size at most 2^53 */
+export function sortedBy(size: number, key: (i: number) => number): Int32Array {
+  const keys = new Float64Array(size)
+  for (let i = 0; i < size; i++) keys[i] = key(i) * size + i
+  keys.sort()
+  const out = new Int32Array(size)
+  for (let i = 0; i < size; i++) out[i] = (keys[i] as number) % size
   return out
 }
 
@@ -59,13 +95,19 @@ export function serial(
   p: Int32Array,
   preds: readonly number[][],
   rows: readonly Row[],
-  order: readonly number[],
+  order: ArrayLike<number>,
 ): Int32Array {
   const room = roomFor(p, rows)
   const starts = new Int32Array(p.length)
-  for (const op of order) {
+  for (let i = 0; i < order.length; i++) {
+    const op = order[i] as number
     let t = 0
-    for (const j of preds[op] as number[]) t = Math.max(t, (starts[j] as number) + (p[j] as number))
+    const before = preds[op] as number[]
+    for (let k = 0; k < before.length; k++) {
+      const j = before[k] as number
+      const end = (starts[j] as number) + (p[j] as number)
+      if (end > t) t = end
+    }
     const length = p[op] as number
     t = earliest(op, t, length, room)
     starts[op] = t
@@ -105,25 +147,30 @@ function earliest(op: number, from: number, length: number, room: Room): number 
   return t
 }
 
-export const lengthOf = (starts: Int32Array, p: Int32Array): number =>
-  starts.reduce((end, s, i) => Math.max(end, s + (p[i] as number)), 0)
+/** Where the last op ends. */
+export function lengthOf(starts: Int32Array, p: Int32Array): number {
+  let end = 0
+  for (let i = 0; i < p.length; i++) end = Math.max(end, (starts[i] as number) + (p[i] as number))
+  return end
+}
 
 /** Pushes everything late and then early again: never longer, often shorter (forward-backward justification). */
 export function justified(net: Network, rows: readonly Row[], starts: Int32Array): Int32Array {
   const { p, preds, succs, size } = net
-  const ends = (i: number): number => (starts[i] as number) + (p[i] as number)
-  const all = Array.from({ length: size }, (_, i) => i)
+  const whole = lengthOf(starts, p)
+  // What ends last comes first.
   const late = feasible(
-    all.slice().sort((a, b) => ends(b) - ends(a) || a - b),
+    sortedBy(size, (i) => whole - (starts[i] as number) - (p[i] as number)),
     succs,
+    preds,
   )
   const mirrored = serial(p, succs, rows, late)
   const length = lengthOf(mirrored, p)
-  const right = Int32Array.from(all, (i) => length - (mirrored[i] as number) - (p[i] as number))
   const early = feasible(
-    all.slice().sort((a, b) => (right[a] as number) - (right[b] as number) || a - b),
+    sortedBy(size, (i) => length - (mirrored[i] as number) - (p[i] as number)),
     preds,
+    succs,
   )
   const left = serial(p, preds, rows, early)
-  return lengthOf(left, p) <= lengthOf(starts, p) ? left : starts
+  return lengthOf(left, p) <= whole ? left : starts
 }

@@ -90,7 +90,7 @@ describe('small sessions, every order tried', () => {
         if (rest.length === 0) {
           best = Math.min(
             best,
-            lengthOf(serial(net.p, net.preds, net.rows, feasible(list, net.preds)), net.p),
+            lengthOf(serial(net.p, net.preds, net.rows, feasible(list, net.preds, net.succs)), net.p),
           )
           return
         }
