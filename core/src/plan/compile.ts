@@ -35,22 +35,38 @@ import type { Level } from '../food/concern'
  * @param request validated inputs and decisions (`schema/plan-request`)
  * @throws PlanError where there is nobody to plan for, nothing to do, or the checker finds a broken hard rule
  */
-export function compile(request: PlanRequest): Plan {
-  const plan = compileOnce(request)
+export const compile = (request: PlanRequest): Plan => bestOf(request, compileOnce)
+
+/** How long it takes and who has which turn, as `compile` would have it: without talk, without the checker, not sealed. */
+export type Outline = Pick<Plan, 'totals' | 'schedule' | 'tasks' | 'findings'>
+
+/**
+ * What a change would come to, for those that are tried beside a plan. What is then taken is compiled whole, and asked by the checker.
+ * @throws PlanError where there is nobody to plan for, or nothing to do
+ */
+export const outlineOf = (request: PlanRequest): Outline =>
+  bestOf(request, (r) => {
+    const { draft, findings } = beforeTalk(r)
+    const { totals, schedule, tasks } = draft
+    return { totals, schedule, tasks, findings: parted(findings, r).open }
+  })
+
+function bestOf<P extends Outline>(request: PlanRequest, once: (r: PlanRequest) => P): P {
+  const plan = once(request)
   if (request.effort !== 'refined') return plan
   // One adult more must never make the plan longer: the plans in which fewer of them hold jobs are tried too.
   let best = plan
   for (let holding = request.adults.length - 1; holding >= 1; holding--) {
     if (best.totals.seconds <= (best.totals.bound?.seconds ?? 0)) break
-    const other = compileOnce({ ...request, holding })
+    const other = once({ ...request, holding })
     if (other.totals.seconds < best.totals.seconds && !worseOff(other, best)) best = other
   }
   return best
 }
 
 /** Shorter is no gain where it has a stop more, or longer waits. */
-const worseOff = (a: Plan, b: Plan): boolean => {
-  const wait = (p: Plan): number => Math.max(0, ...p.totals.perChild.map((c) => c.longestWait))
+const worseOff = (a: Outline, b: Outline): boolean => {
+  const wait = (p: Outline): number => Math.max(0, ...p.totals.perChild.map((c) => c.longestWait))
   return openStops(a).length > openStops(b).length || wait(a) > wait(b)
 }
 
@@ -81,7 +97,8 @@ export function beforeTalk(request: PlanRequest): Out<Gathered> {
   return { draft: keep(gather(clocked, request)), findings }
 }
 
-function finish(draft: Talked, found: readonly Finding[], request: PlanRequest): Plan {
+/** Findings that are open, and those that somebody cleared with a reason. */
+function parted(found: readonly Finding[], request: PlanRequest): { open: Finding[]; cleared: Cleared[] } {
   const clears = request.decisions.filter((d) => d.kind === 'clear')
   const cleared: Cleared[] = []
   const open = found.filter((f) => {
@@ -89,6 +106,11 @@ function finish(draft: Talked, found: readonly Finding[], request: PlanRequest):
     if (by) cleared.push({ finding: f, who: by.who, why: by.why, ...(by.at && { at: by.at }) })
     return !by
   })
+  return { open, cleared }
+}
+
+function finish(draft: Talked, found: readonly Finding[], request: PlanRequest): Plan {
+  const { open, cleared } = parted(found, request)
   const { recipe } = draft
   const probes = probesOf(draft, request)
   const tastings = tastingsOf(draft, draft.bowls)
@@ -226,4 +248,5 @@ function isIdle(d: Decision, draft: Talked, found: readonly Finding[], request: 
 }
 
 /** The stops that are still open: cooking does not begin while there is one. */
-export const openStops = (plan: Plan): Finding[] => plan.findings.filter((f) => f.grade === 'stop')
+export const openStops = (plan: Pick<Plan, 'findings'>): Finding[] =>
+  plan.findings.filter((f) => f.grade === 'stop')

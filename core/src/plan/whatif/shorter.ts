@@ -4,7 +4,7 @@
  * (scheduling.md section 5; efforts are common practice).
  */
 import { toolIdOf, toolName } from '../../craft/tools'
-import { compile } from '../compile'
+import { type Outline, outlineOf } from '../compile'
 import { decide, type Decision } from '../model/decision'
 import type { Plan } from '../model/plan'
 import type { PlanRequest } from '../model/request'
@@ -43,13 +43,13 @@ export interface Try {
   effort: number
   apply: (r: PlanRequest) => PlanRequest
   decisions?: Decision[]
-  cost?: (after: Plan) => string
+  cost?: (after: Outline) => string
 }
 
 const EXTRA = 'one-more-adult'
 
 /** The figures by which two plans are compared: minutes, turns, waits, adults’ work. */
-export function planFigures(plan: Plan): PlanFigures {
+export function planFigures(plan: Pick<Plan, 'totals'>): PlanFigures {
   const turns = plan.totals.perChild.map((c) => c.turns)
   const wait = Math.max(0, ...plan.totals.perChild.map((c) => c.longestWait))
   return {
@@ -203,19 +203,19 @@ function inTwo({ recipe }: PlanRequest): Try[] {
   })
 }
 
-const lengthOf = (plan: Plan, sitting: number): number =>
+const lengthOf = (plan: Pick<Plan, 'schedule'>, sitting: number): number =>
   Math.max(0, ...plan.schedule.filter((s) => s.sitting === sitting).map((s) => s.start + s.seconds))
 
-const turnsIn = (p: Plan): number => p.totals.perChild.reduce((n, c) => n + c.turns, 0)
+const turnsIn = (p: Pick<Plan, 'totals'>): number => p.totals.perChild.reduce((n, c) => n + c.turns, 0)
 
-function turnsCost(now: Plan, after: Plan): string {
+function turnsCost(now: Pick<Plan, 'totals'>, after: Pick<Plan, 'totals'>): string {
   const fewer = turnsIn(now) - turnsIn(after)
   if (fewer === 0) return 'no turn fewer'
   return fewer > 0 ? `${fewer} turns fewer in all` : `${-fewer} turns more in all`
 }
 
 function tried(t: Try, request: PlanRequest, now: Plan): Shorter | null {
-  const plan = compile(t.apply(request))
+  const plan = outlineOf(t.apply(request))
   const minutesSaved = Math.floor((now.totals.seconds - plan.totals.seconds) / 60)
   return {
     says: t.says,
