@@ -1,4 +1,5 @@
 /** `./lea bench [NAME]`: all benchmarks, or one of them; ratios side by side in one run. */
+import { join } from 'node:path'
 import { benchBasics, request } from './basics'
 import { benchChoose } from './choose'
 import { benchDevices } from './devices'
@@ -11,6 +12,7 @@ import { benchPlans } from './plans'
 import { benchSchedules } from './schedules'
 import { benchTalk } from './talk'
 import { benchTaps } from './taps'
+import { writeTable } from './table'
 
 /** How often, where that can be said. */
 const times = Number(process.argv[3] ?? 100)
@@ -35,11 +37,17 @@ if (!Number.isSafeInteger(times) || times < 1) {
   process.stderr.write('lea: how many must be a whole number from 1\n')
   process.exit(2)
 }
-const only = process.argv[2]
+const [, , asked] = process.argv
+const writes = asked === '--write'
+const only = writes ? undefined : asked
+/** What is measured for the table: the others take hours, or measure no time. */
+const TABLE = ['basics', 'choose', 'talk', 'schedules', 'plans', 'taps', 'growth']
 if (only !== undefined && !PARTS[only]) {
   process.stderr.write(
     `lea: there is no benchmark '${only}'; there are: ${[...Object.keys(PARTS), 'offline', 'drawn'].join(', ')}\n`,
   )
   process.exit(2)
 }
-for (const [name, run] of Object.entries(PARTS)) if (only === undefined || only === name) await run()
+for (const [name, run] of Object.entries(PARTS))
+  if (writes ? TABLE.includes(name) : only === undefined || only === name) await run()
+if (writes) writeTable(join(process.env['LEA_ROOT'] ?? '.', 'docs/bench.md'))

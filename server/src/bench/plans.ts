@@ -6,6 +6,7 @@ import { drawn } from '../../../core/test/plan/clock/schedule/generate'
 import { timeIndexed } from '../../../core/test/plan/clock/schedule/time-indexed'
 import { startingKit, startingRules } from '../starting'
 import { startSolver } from './solver'
+import { tell } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const at = (values: number[], share: number): number =>
@@ -83,6 +84,13 @@ function advice(): void {
       shorter(r, plan)
       return performance.now() - start
     })
+    tell('plans', {
+      what: `what would make it shorter, ${n} children, median`,
+      value: at(times, 0.5),
+      unit: 'ms',
+      goal,
+      why: 'nine or ten mends, each put through all passes up to the clock',
+    })
     out(`  ${String(n).padStart(2)} children: median ${at(times, 0.5).toFixed(0)} (goal ${goal})`)
   }
 }
@@ -108,6 +116,22 @@ async function besideHighs(): Promise<void> {
   }
   await solver.end()
   const proven = rows.filter((r) => r.same !== null)
+  tell('plans', {
+    what: `schedules of size S: ours the optimum in ${proven.filter((r) => r.same).length} of ${proven.length} proven, median`,
+    value: at(
+      rows.map((r) => r.ours),
+      0.5,
+    ),
+    unit: 'ms',
+    beside: {
+      what: 'HiGHS, time-indexed',
+      value: at(
+        proven.map((r) => r.highs ?? 0),
+        0.5,
+      ),
+      unit: 'ms',
+    },
+  })
   out('\nanonymous schedules of size S beside HiGHS, time-indexed, 20 s each')
   out(
     `  proven ${proven.length} of ${rows.length}; ours the optimum in ${proven.filter((r) => r.same).length}; median ${at(

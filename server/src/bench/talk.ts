@@ -6,6 +6,7 @@ import { type Recipe, SHIPPED_RECIPES } from '@lea/core/recipe'
 import { beforeTalk, chooseTalk, talk } from '@lea/core/lab'
 import { drawnTalk } from '../../../core/test/plan/talk/drawn-talk'
 import { talkOptimum, talkValue } from '../../../core/test/outside/talk-model'
+import { tell } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const at = (values: number[], share: number): number =>
@@ -58,6 +59,13 @@ export async function benchTalk(requestOf: (children: number, recipe: Recipe) =>
         compile(request)
         if (run > 0) whole.push(performance.now() - start)
       })
+    tell('talk', {
+      what: `talk, 12 children × 12 steps, ${name}, median`,
+      value: at(alone, 0.5),
+      unit: 'ms',
+      goal: 12,
+      why: 'what may be said is worked out for every child and step before it is chosen from',
+    })
     out(
       `  ${name}: median ${ms(at(alone, 0.5))}, p95 ${ms(at(alone, 0.95))}; of the whole plan ${((100 * at(alone, 0.5)) / at(whole, 0.5)).toFixed(0)} %`,
     )
@@ -78,6 +86,12 @@ export async function benchTalk(requestOf: (children: number, recipe: Recipe) =>
     above[0] = (above[0] ?? 0) + value.second - best.second
     sum[0] = (sum[0] ?? 0) + best.second
   }
+  tell('talk', {
+    what: 'choice of what is said, 200 drawn sessions, median',
+    value: at(ours, 0.5),
+    unit: 'ms',
+    beside: { what: `HiGHS (first goal equal in ${equal})`, value: at(theirs, 0.5), unit: 'ms' },
+  })
   out(
     `  choice beside HiGHS, 200 drawn sessions: what matters first equal in ${equal}; the rest ${((100 * (above[0] ?? 0)) / (sum[0] || 1)).toFixed(2)} % above; median ${ms(at(ours, 0.5))} against ${ms(at(theirs, 0.5))}`,
   )

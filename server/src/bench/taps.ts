@@ -8,6 +8,7 @@ import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pause, percentile, serving, tap, tapper, type Serving } from './serving'
+import { tell } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const DEVICES = 20
@@ -55,6 +56,22 @@ export async function benchTaps(): Promise<void> {
     line('as pages send, ten tapped a second each', hundred)
     line(`as pages send, ${Math.round(0.1 * before)} tapped a second`, tenth)
     line(`as pages send, ${Math.round(GOAL * before)} tapped a second`, busy)
+    tell('taps', {
+      what: '20 devices as pages send: taps a second in single-row commits of pgbench',
+      value: busy.taps / commits,
+      unit: '',
+      goal: GOAL,
+      atLeast: true,
+      beside: { what: 'pgbench', value: commits, unit: 'commits a second' },
+      why: 'devices, server and database share two processors',
+    })
+    tell('taps', {
+      what: 'from tap to answer at a table’s pace, p99',
+      value: quiet.p99,
+      unit: 'ms',
+      goal: 50,
+      why: 'devices, server and database share two processors',
+    })
   } finally {
     await server.close()
   }

@@ -1,0 +1,70 @@
+/** The table of figures that `./lea bench --write` keeps in docs/bench.md: what was measured, its goal, its yardstick, and why a goal is missed. */
+import { writeFileSync } from 'node:fs'
+import { cpus } from 'node:os'
+
+export interface Figure {
+  /** Of one line: "plan of 12 children, draft, p95". */
+  what: string
+  value: number
+  unit: string
+  /** At most this, or at least where it says so; none: told, not judged. */
+  goal?: number
+  atLeast?: true
+  /** What stands beside it in the same run. */
+  beside?: { what: string; value: number; unit: string }
+  /** Why it is missed, where it is. */
+  why?: string
+}
+
+const figures: { part: string; figure: Figure }[] = []
+
+/** Keeps a figure for the table. @param part the benchmark that measured it */
+export const tell = (part: string, figure: Figure): void => void figures.push({ part, figure })
+
+/** Of a list of times the one that such a share stays under. */
+export function share(values: readonly number[], part: number): number {
+  const sorted = [...values].sort((a, b) => a - b)
+  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? 0
+}
+
+const isMet = ({ value, goal, atLeast }: Figure): boolean =>
+  goal === undefined || (atLeast ? value >= goal : value <= goal)
+const number = (n: number): string =>
+  n >= 100 ? n.toFixed(0) : n >= 10 ? n.toFixed(1) : n.toFixed(n === Math.round(n) ? 0 : 2)
+
+/** @param day of the run, `YYYY-MM-DD` */
+export function tableText(day: string): string {
+  const rows = figures.map(({ part, figure: f }) => {
+    const goal = f.goal === undefined ? '' : `${f.atLeast ? '≥' : '≤'} ${number(f.goal)} ${f.unit}`
+    const ratio = f.beside && f.value > 0 ? `× ${number(f.beside.value / f.value)}` : ''
+    const beside = f.beside ? `${f.beside.what}: ${number(f.beside.value)} ${f.beside.unit}` : ''
+    const verdict = f.goal === undefined ? '' : isMet(f) ? 'met' : 'missed'
+    return `| ${part} | ${f.what} | ${number(f.value)} ${f.unit} | ${goal} | ${verdict} | ${beside} | ${ratio} |`
+  })
+  const missed = figures.filter(({ figure: f }) => !isMet(f))
+  const [first] = cpus()
+  return [
+    '# Benchmarks',
+    '',
+    'Written by `./lea bench --write`; never by hand. Times are of this machine at this day: compare what stands side by side in one run.',
+    '',
+    `Machine: ${cpus().length} × ${first?.model.trim() ?? 'unknown'}, Node ${process.versions.node}. Day: ${day}.`,
+    '',
+    '| bench | figure | measured | goal | | yardstick in the same run | yardstick / measured |',
+    '| --- | --- | --- | --- | --- | --- | --- |',
+    ...rows,
+    '',
+    ...(missed.length > 0
+      ? [
+          '## Missed, and why',
+          '',
+          ...missed.map(({ figure: f }) => `- **${f.what}**: ${f.why ?? 'not looked into yet.'}`),
+          '',
+        ]
+      : []),
+  ].join('\n')
+}
+
+/** Keeps the table. @param file where it is written */
+export const writeTable = (file: string): void =>
+  writeFileSync(file, tableText(new Date().toISOString().slice(0, 10)))
