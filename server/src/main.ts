@@ -5,7 +5,7 @@
 import { fileURLToPath } from 'node:url'
 import { migrate } from './db/migrate'
 import { poolerFault } from './operator/direct'
-import { fail, need } from './start-words'
+import { fail, need } from './start/start-words'
 
 const migrations = fileURLToPath(new URL('../migrations', import.meta.url))
 
@@ -17,5 +17,5 @@ async function openDatabase(): Promise<void> {
   if (pooled) fail(pooled)
 }
 
-const [{ serve }] = await Promise.all([import('./serve'), openDatabase()])
+const [{ serve }] = await Promise.all([import('./start/serve'), openDatabase()])
 await serve()

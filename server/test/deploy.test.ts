@@ -7,7 +7,7 @@ const text = (path: string): string => readFileSync(new URL(path, root), 'utf8')
 const folder = 'docs/deploy'
 const files = Object.fromEntries(readdirSync(new URL(folder, root)).map((f) => [f, text(`${folder}/${f}`)]))
 /** What the server asks its surroundings for. */
-const program = text('server/src/main.ts') + text('server/src/serve.ts')
+const program = text('server/src/main.ts') + text('server/src/start/serve.ts')
 const asked = new Set([...program.matchAll(/\b(?:env|need)\('(\w+)'\)/g)].map(([, name]) => name ?? ''))
 const named = (words: string): string[] => [
   ...new Set([...words.matchAll(/\b(LEA_[A-Z_]+|HOST|PORT)\b(?=[=:`])/g)].map(([, name]) => name ?? '')),

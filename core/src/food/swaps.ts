@@ -6,7 +6,8 @@ import type Fraction from 'fraction.js'
 import data from '../../data/swaps.json'
 import { ratio, toText, type Ratio } from '../amount/ratio'
 import { unitOf } from '../amount/units'
-import { kinSwaps, kinSwapOf } from './family'
+import { FAMILY_SOURCE, familyOf, kinUnit } from './family'
+import { SHIPPED_BOOK, isUnknown } from './foods'
 import { crossTo } from './weights'
 
 export interface SwapPart {
@@ -78,6 +79,41 @@ export function swapsFor(food: string, role: string, unit: string): Swap[] {
   const found = fittingSwaps(food, role, unit)
   FITTING.set(key, found)
   return found
+}
+
+/** The others of its family, as much of the one as of the other. */
+function kinSwaps(food: string, unit: string): Swap[] {
+  const family = familyOf(food)
+  const by = kinUnit(food, unit)
+  if (!family || by === null) return []
+  return family.foods.flatMap((to) => (to === food ? [] : [kinSwap(food, to, by, family.says)]))
+}
+
+/** A swap within a family by its id; undefined where there is none of that id. */
+function kinSwapOf(id: string): Swap | undefined {
+  const [, from = '', unit = ''] = /^([a-z0-9-]+)=[a-z0-9-]+\/(.+)$/.exec(id) ?? []
+  return kinSwaps(from, unit).find((s) => s.id === id)
+}
+
+function kinSwap(from: string, to: string, unit: string, effect: string): Swap {
+  const food = SHIPPED_BOOK.of(to)
+  const known = isUnknown(food) ? null : food
+  return {
+    id: `${from}=${to}/${unit}`,
+    food: from,
+    roles: [],
+    amount: '1',
+    unit,
+    parts: [{ food: to, amount: '1', unit }],
+    brings: [...(known?.contains ?? []), ...(known?.extras ?? [])],
+    mayBring: [...(known?.mayContain ?? [])],
+    effect,
+    method: '',
+    age: '',
+    notFor: '',
+    confidence: 'M',
+    source: FAMILY_SOURCE,
+  }
 }
 
 /** The others of the food's family that an amount in `unit` can be said of: as they are, in any role. */

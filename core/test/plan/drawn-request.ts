@@ -5,7 +5,7 @@ import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
 import { child, request } from '../group'
 
 /** A generator of its own, so that what is drawn stays the same whatever a library does. Source: mulberry32, a public-domain generator. */
-export function drawing(seed: number): () => number {
+function drawing(seed: number): () => number {
   let a = seed >>> 0
   return () => {
     a = (a + 0x6d2b79f5) >>> 0

@@ -5,8 +5,9 @@ import { type PlanChild, type PlanRequest, checkTable, compile } from '@lea/core
 import { type Role, SHIPPED_RECIPES } from '@lea/core/recipe'
 import demoPackets from '@lea/core/data/demo-packets.json'
 import { fairProblem } from './fair'
+import { percentile } from './serving'
 import { startSolver } from './solver'
-import { share, tell } from './table'
+import { keepFigure } from './table'
 import { startingKit, startingRules } from '../starting'
 
 const SIZES = [4, 12, 30]
@@ -61,14 +62,14 @@ export async function benchBasics(): Promise<void> {
       }),
     ).flat()
     const goal = { 4: 30, 12: 60, 30: 60 }[n]
-    tell('basics', {
+    keepFigure('basics', {
       what: `plan as a draft, ${n} children, ${n === 30 ? 'median' : 'p95'}`,
-      value: n === 30 ? median(times) : share(times, 0.95),
+      value: n === 30 ? median(times) : percentile(times, 0.95),
       unit: 'ms',
       ...(goal !== undefined && n !== 4 && { goal }),
       why: 'the time is spread over all passes: none takes more than a tenth by itself; what is left is work on every turn of every child',
     })
-    return { n, cold, median: median(times), p95: share(times, 0.95), max: Math.max(...times) }
+    return { n, cold, median: median(times), p95: percentile(times, 0.95), max: Math.max(...times) }
   })
 
   const base = rows[0]?.median ?? 1
@@ -142,7 +143,7 @@ export async function benchBasics(): Promise<void> {
     return { median: median(times), max: Math.max(...times) }
   }
   const checked = timed(50, () => void checkTable(wide))
-  tell('basics', {
+  keepFigure('basics', {
     what: 'whole-table check with swaps, 30 children × 20 lines, median',
     value: checked.median,
     unit: 'ms',
@@ -170,7 +171,7 @@ export async function benchBasics(): Promise<void> {
     const fair = timed(RUNS, () => void fairScoops(problem))
     const model = await highs.optimum({ fair: problem })
     const same = model.objective?.join() === fairScoops(problem).objective?.join()
-    tell('basics', {
+    keepFigure('basics', {
       what: `fair scoops, ${n} children, median`,
       value: fair.median,
       unit: 'ms',

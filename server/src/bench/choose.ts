@@ -17,7 +17,7 @@ import { readRecipeFile } from '@lea/core/schema'
 import { seeded } from '@lea/core/lab'
 import { TEXTS } from '../../../core/test/recipe/more-texts'
 import { request } from './basics'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const RECIPES = 200
@@ -108,21 +108,21 @@ export async function benchChoose(): Promise<void> {
     out(`  ${name}: first ${FEW} after ${r.first.toFixed(0)} ms, all after ${r.all.toFixed(0)} ms`)
   const why =
     'each recipe is shaped, dealt and put on the clock; 17 ms a recipe and thread is what these passes take'
-  tell('choose', {
+  keepFigure('choose', {
     what: '200 recipes ranked, 2 threads, warm',
     value: warm.all,
     unit: 'ms',
     goal: 1500,
     why,
   })
-  tell('choose', {
+  keepFigure('choose', {
     what: '200 recipes ranked, 2 threads, the first time',
     value: cold.all,
     unit: 'ms',
     goal: 2500,
     why,
   })
-  tell('choose', { what: 'the first four of them, warm', value: warm.first, unit: 'ms' })
+  keepFigure('choose', { what: 'the first four of them, warm', value: warm.first, unit: 'ms' })
   line(`${THREADS} threads, the first time`, cold)
   line(`${THREADS} threads, again`, warm)
   out(`  one thread ${alone.toFixed(0)} ms`)

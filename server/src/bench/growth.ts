@@ -2,7 +2,7 @@
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { percentile, serving, tapper, type Tapper } from './serving'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const SIZES = [4, 72, 600, 4000]
 const RUNS = 9
@@ -79,7 +79,7 @@ export async function benchGrowth(): Promise<void> {
         ['the first page', 'first'],
       ] as const)
         if (r.sessions > 4)
-          tell('growth', {
+          keepFigure('growth', {
             what: `${name} after ${r.sessions} sessions, median`,
             value: r[key],
             unit: 'ms',

@@ -6,7 +6,7 @@ import { drawn } from '../../../core/test/plan/clock/schedule/generate'
 import { timeIndexed } from '../../../core/test/plan/clock/schedule/time-indexed'
 import { startingKit, startingRules } from '../starting'
 import { startSolver } from './solver'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const at = (values: number[], share: number): number =>
@@ -84,7 +84,7 @@ function advice(): void {
       shorter(r, plan)
       return performance.now() - start
     })
-    tell('plans', {
+    keepFigure('plans', {
       what: `what would make it shorter, ${n} children, median`,
       value: at(times, 0.5),
       unit: 'ms',
@@ -116,7 +116,7 @@ async function besideHighs(): Promise<void> {
   }
   await solver.end()
   const proven = rows.filter((r) => r.same !== null)
-  tell('plans', {
+  keepFigure('plans', {
     what: `schedules of size S: ours the optimum in ${proven.filter((r) => r.same).length} of ${proven.length} proven, median`,
     value: at(
       rows.map((r) => r.ours),

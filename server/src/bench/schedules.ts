@@ -8,7 +8,7 @@ import { SHIPPED_RECIPES } from '@lea/core/recipe'
 import { drawn, SIZES, type SizeName } from '../../../core/test/plan/clock/schedule/generate'
 import { startingKit, startingRules } from '../starting'
 import { startSolver } from './solver'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const GOALS: Record<SizeName, { draft: number; refined: number }> = {
   S: { draft: 30, refined: 200 },
@@ -50,7 +50,7 @@ export async function benchSchedules(): Promise<void> {
       ['draft', draft],
       ['refined', refined],
     ] as const)
-      tell('schedules', {
+      keepFigure('schedules', {
         what: `schedule of size ${size}, ${name}, p95`,
         value: at(
           list.map((d) => d.ms),
@@ -60,7 +60,7 @@ export async function benchSchedules(): Promise<void> {
         goal: GOALS[size][name],
         why,
       })
-    tell('schedules', {
+    keepFigure('schedules', {
       what: `schedule of size ${size}, refined: above a bound that nobody can beat, mean`,
       value: (100 * refined.reduce((sum, x) => sum + x.gap, 0)) / refined.length,
       unit: '%',
@@ -122,7 +122,7 @@ async function dealing(): Promise<void> {
   await solver.end()
   const flow = assignTurns(problem)
   const same = 'sumsq' in flow && model.objective?.join() === [flow.sumsq, flow.owed, flow.cost].join()
-  tell('schedules', {
+  keepFigure('schedules', {
     what: `dealing 30 children × 30 tasks by flow${same ? ', the same optimum' : ''}, median`,
     value: at(times, 0.5),
     unit: 'ms',
@@ -169,7 +169,7 @@ function leaving(): void {
     childLeaves(plan, new Set(), `c${i}`)
     return performance.now() - start
   })
-  tell('schedules', {
+  keepFigure('schedules', {
     what: 'a child leaves, 30 children, median',
     value: at(times, 0.5),
     unit: 'ms',

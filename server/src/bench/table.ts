@@ -19,13 +19,7 @@ export interface Figure {
 const figures: { part: string; figure: Figure }[] = []
 
 /** Keeps a figure for the table. @param part the benchmark that measured it */
-export const tell = (part: string, figure: Figure): void => void figures.push({ part, figure })
-
-/** Of a list of times the one that such a share stays under. */
-export function share(values: readonly number[], part: number): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  return sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * part))] ?? 0
-}
+export const keepFigure = (part: string, figure: Figure): void => void figures.push({ part, figure })
 
 const isMet = ({ value, goal, atLeast }: Figure): boolean =>
   goal === undefined || (atLeast ? value >= goal : value <= goal)
@@ -33,7 +27,7 @@ const number = (n: number): string =>
   n >= 100 ? n.toFixed(0) : n >= 10 ? n.toFixed(1) : n.toFixed(n === Math.round(n) ? 0 : 2)
 
 /** @param day of the run, `YYYY-MM-DD` */
-export function tableText(day: string): string {
+function tableText(day: string): string {
   const rows = figures.map(({ part, figure: f }) => {
     const goal = f.goal === undefined ? '' : `${f.atLeast ? '≥' : '≤'} ${number(f.goal)} ${f.unit}`
     const ratio = f.beside && f.value > 0 ? `× ${number(f.beside.value / f.value)}` : ''

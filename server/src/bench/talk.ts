@@ -6,7 +6,7 @@ import { type Recipe, SHIPPED_RECIPES } from '@lea/core/recipe'
 import { beforeTalk, chooseTalk, talk } from '@lea/core/lab'
 import { drawnTalk } from '../../../core/test/plan/talk/drawn-talk'
 import { talkOptimum, talkValue } from '../../../core/test/outside/talk-model'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const at = (values: number[], share: number): number =>
@@ -59,7 +59,7 @@ export async function benchTalk(requestOf: (children: number, recipe: Recipe) =>
         compile(request)
         if (run > 0) whole.push(performance.now() - start)
       })
-    tell('talk', {
+    keepFigure('talk', {
       what: `talk, 12 children × 12 steps, ${name}, median`,
       value: at(alone, 0.5),
       unit: 'ms',
@@ -86,7 +86,7 @@ export async function benchTalk(requestOf: (children: number, recipe: Recipe) =>
     above[0] = (above[0] ?? 0) + value.second - best.second
     sum[0] = (sum[0] ?? 0) + best.second
   }
-  tell('talk', {
+  keepFigure('talk', {
     what: 'choice of what is said, 200 drawn sessions, median',
     value: at(ours, 0.5),
     unit: 'ms',

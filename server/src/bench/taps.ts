@@ -8,7 +8,7 @@ import { Agent, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pause, percentile, serving, tap, tapper, type Serving } from './serving'
-import { tell } from './table'
+import { keepFigure } from './table'
 
 const out = (text: string): void => void process.stdout.write(`${text}\n`)
 const DEVICES = 20
@@ -56,7 +56,7 @@ export async function benchTaps(): Promise<void> {
     line('as pages send, ten tapped a second each', hundred)
     line(`as pages send, ${Math.round(0.1 * before)} tapped a second`, tenth)
     line(`as pages send, ${Math.round(GOAL * before)} tapped a second`, busy)
-    tell('taps', {
+    keepFigure('taps', {
       what: '20 devices as pages send: taps a second in single-row commits of pgbench',
       value: busy.taps / commits,
       unit: '',
@@ -65,7 +65,7 @@ export async function benchTaps(): Promise<void> {
       beside: { what: 'pgbench', value: commits, unit: 'commits a second' },
       why: 'devices, server and database share two processors',
     })
-    tell('taps', {
+    keepFigure('taps', {
       what: 'from tap to answer at a table’s pace, p99',
       value: quiet.p99,
       unit: 'ms',

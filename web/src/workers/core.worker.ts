@@ -15,7 +15,7 @@ import { techniqueOf } from '@lea/core/craft'
 import { type SessionCard, sessionCard } from '@lea/core/session'
 import {
   type Alternatives,
-  type Instead,
+  type InsteadOf,
   type Plan,
   PlanError,
   type PlanRequest,
@@ -72,7 +72,7 @@ const core = {
   alternatives: (plan: Plan, request: PlanRequest, task: string): Alternatives | null =>
     alternatives(plan, request, task),
   /** Another food for a line, each looked at with this group. */
-  instead: (request: PlanRequest, line: string): Instead | null => insteadOf(request, line),
+  instead: (request: PlanRequest, line: string): InsteadOf | null => insteadOf(request, line),
   /** A few recipes with a group. */
   looks: (rows: ShelfRow[], wish: SelectionCriteria): Evaluation[] =>
     rows.map((r) => evaluateRecipe(r.id, r.recipe, wish, r.made)),

@@ -1,4 +1,4 @@
-import type { Alternatives, Instead, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
+import type { Alternatives, InsteadOf, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
 import type { SessionCard } from '@lea/core/session'
 import type { CardAnswer, Compiled } from './core.worker'
 import { ask, askLong } from './pool'
@@ -24,7 +24,7 @@ export const alternativesInWorker = (
 ): Promise<Alternatives | null> => ask('front', (core) => core.alternatives(plan, request, task))
 
 /** Another food for a line, each looked at with this group. */
-export const insteadInWorker = (request: PlanRequest, line: string): Promise<Instead | null> =>
+export const insteadInWorker = (request: PlanRequest, line: string): Promise<InsteadOf | null> =>
   ask('front', (core) => core.instead(request, line))
 
 /** What would make the session shorter, tried for real. */

@@ -30,7 +30,7 @@ export interface InsteadOffer {
   kin: boolean
   chosen: boolean
 }
-export interface Instead {
+export interface InsteadOf {
   /** What the recipe says: "honey". */
   food: string
   /** "syrup"; empty where it has no family. */
@@ -45,7 +45,7 @@ export interface Instead {
  * @returns null where the recipe has no such line
  * @throws PlanError as compile does
  */
-export function insteadOf(request: PlanRequest, line: string): Instead | null {
+export function insteadOf(request: PlanRequest, line: string): InsteadOf | null {
   const start = begin(request)
   const { foods, recipe } = start
   const own = recipe.lines.find((l) => l.id === line)
@@ -109,7 +109,7 @@ export function insteadOf(request: PlanRequest, line: string): Instead | null {
 }
 
 /** What stands over the list. */
-export function insteadWords({ food, family, offers, against }: Instead): { title: string; says: string } {
+export function insteadWords({ food, family, offers, against }: InsteadOf): { title: string; says: string } {
   const said = [
     ...(offers.length === 0
       ? [

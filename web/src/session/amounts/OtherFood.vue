@@ -3,12 +3,12 @@
 import { Replace } from '@lucide/vue'
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
 import { ref, shallowRef } from 'vue'
-import { type Instead, type InsteadOffer, insteadWords } from '@lea/core/plan'
+import { type InsteadOf, type InsteadOffer, insteadWords } from '@lea/core/plan'
 import { useSession } from '../../stores/session/session'
 
 const props = defineProps<{ line: { line: string; name: string } }>()
 const session = useSession()
-const found = shallowRef<Instead | null>(null)
+const found = shallowRef<InsteadOf | null>(null)
 const looking = ref(false)
 
 async function look(): Promise<void> {

@@ -1,6 +1,6 @@
 /** What a leader asks of a plan beside it: other ways, what would shorten it, small groups one after another. */
 import type { ShallowRef } from 'vue'
-import type { Alternatives, Instead, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
+import type { Alternatives, InsteadOf, Plan, PlanRequest, RestOffer, Rotation, Shorter } from '@lea/core/plan'
 import type { RotationInput } from '@lea/core/schema'
 import type { StoredSession } from '@lea/core/setting'
 import { api, inWords } from '../../shared/api'
@@ -29,7 +29,7 @@ export function questions({ stored, plan, request, recompute, after }: Parts) {
   }
 
   /** Another food for a line of the recipe. */
-  async function insteadOf(line: string): Promise<Instead | null> {
+  async function insteadOf(line: string): Promise<InsteadOf | null> {
     const wanted = request()
     return wanted ? insteadInWorker(wanted, line) : null
   }
