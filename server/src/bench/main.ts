@@ -14,6 +14,9 @@ import { benchTalk } from './talk'
 import { benchTaps } from './taps'
 import { writeTable } from './table'
 
+const [, , asked] = process.argv
+const writes = asked === '--write'
+const only = writes ? undefined : asked
 /** How often, where that can be said. */
 const times = Number(process.argv[3] ?? 100)
 const PARTS: Record<string, () => Promise<void>> = {
@@ -25,7 +28,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   devices: benchDevices,
   taps: benchTaps,
   events: benchEvents,
-  growth: benchGrowth,
+  growth: () => benchGrowth(writes ? 600 : Infinity),
   reading: benchReading,
   neighbours: benchNeighbours,
   kills: async () => {
@@ -37,9 +40,6 @@ if (!Number.isSafeInteger(times) || times < 1) {
   process.stderr.write('lea: how many must be a whole number from 1\n')
   process.exit(2)
 }
-const [, , asked] = process.argv
-const writes = asked === '--write'
-const only = writes ? undefined : asked
 /** What is measured for the table: the others take hours, or measure no time. */
 const TABLE = ['basics', 'choose', 'talk', 'schedules', 'plans', 'taps', 'growth']
 if (only !== undefined && !PARTS[only]) {
@@ -49,5 +49,8 @@ if (only !== undefined && !PARTS[only]) {
   process.exit(2)
 }
 for (const [name, run] of Object.entries(PARTS))
-  if (writes ? TABLE.includes(name) : only === undefined || only === name) await run()
-if (writes) writeTable(join(process.env['LEA_ROOT'] ?? '.', 'docs/bench.md'))
+  if (writes ? TABLE.includes(name) : only === undefined || only === name) {
+    await run()
+    // After each: what was measured is kept, whatever becomes of the next.
+    if (writes) writeTable(join(process.env['LEA_ROOT'] ?? '.', 'docs/bench.md'))
+  }
