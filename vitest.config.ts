@@ -34,6 +34,8 @@ export default defineConfig({
           provide: draws,
           setupFiles: ['../core/test/draws.ts'],
           include: ['test/**/*.test.ts'],
+          // One file after another: some ask who waits for whom, and lint and types go beside them.
+          fileParallelism: false,
           // Each file has a house and a database of its own; the modules are read in once.
           isolate: false,
           testTimeout: 120_000,
