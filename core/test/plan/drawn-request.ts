@@ -2,19 +2,8 @@
 import type { PlanChild, PlanRequest } from '../../src/plan/model/request'
 import type { Decision } from '../../src/plan/model/decision'
 import { SHIPPED_RECIPES } from '../../src/recipe/shipped'
+import { seeded } from '../../src/plan/clock/schedule/random'
 import { child, request } from '../group'
-
-/** A generator of its own, so that what is drawn stays the same whatever a library does. Source: mulberry32, a public-domain generator. */
-function drawing(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0
-    let t = a
-    t = Math.imul(t ^ (t >>> 15), t | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 const CONCERNS = ['milk', 'egg', 'wheat', 'sesame', 'peanut', 'soya', 'kiwi', 'celery']
 const LEVELS = ['allergy-strict', 'anaphylaxis-risk', 'intolerance', 'preference'] as const
@@ -22,7 +11,7 @@ const LANGUAGES = ['pl', 'ar', 'uk', 'so', 'ur']
 
 /** The request of a number: the same each time. */
 export function drawnRequest(seed: number): PlanRequest {
-  const next = drawing(seed)
+  const next = seeded(seed)
   const upTo = (n: number): number => Math.floor(next() * n)
   const one = <T>(list: readonly T[]): T => list[upTo(list.length)] as T
   const recipe = one(SHIPPED_RECIPES)

@@ -106,8 +106,7 @@ export async function benchChoose(): Promise<void> {
   out(`ranking ${RECIPES} recipes for 12 children (aim: all under 2000 ms)`)
   const line = (name: string, r: Ranked): void =>
     out(`  ${name}: first ${FEW} after ${r.first.toFixed(0)} ms, all after ${r.all.toFixed(0)} ms`)
-  const why =
-    'each recipe is shaped, dealt and put on the clock; 17 ms a recipe and thread is what these passes take'
+  const why = 'each recipe is shaped, dealt and put on the clock'
   keepFigure('choose', {
     what: '200 recipes ranked, 2 threads, warm',
     value: warm.all,

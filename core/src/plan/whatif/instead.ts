@@ -118,7 +118,7 @@ export function insteadWords({ food, family, offers, against }: InsteadOf): { ti
             : 'Lea knows nothing that does its work here.',
         ]
       : offers.some((o) => o.kin)
-        ? [`Any of its family will do: ${family}.`]
+        ? [`Others of its family come first: ${family}.`]
         : []),
     ...(against.length > 0 ? [`Not offered, for a card here: ${against.join(', ')}.`] : []),
     ...(offers.length > 0 ? ['A suggestion, from memory: packets and care plans come first.'] : []),

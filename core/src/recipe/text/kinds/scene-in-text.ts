@@ -12,18 +12,17 @@ const OF =
   /\b(?:make|build|create|arrange|lay|set|turn|decorate|shape)\b[^.:;!?]{0,60}?\b(?:(?:it|them|this|each|everything|the \w+|a slice|each slice)\s+)?(?:as|into|like|to look like|to make|out to make)?\s*\b(an? (?:[a-z]+ )?(face|clown|cat|dog|bear|rabbit|bunny|mouse|owl|bird|chick|fish|frog|pig|monster|robot|ladybird|ladybug|bee|butterfly|caterpillar|snail|spider|hedgehog|flower|sun|sunflower|tree|boat|car|train|house|rocket|star|snowman|scarecrow|garden|pirate|lion|mask|crown|rainbow))\b/i
 
 /** Parts of pictures by name: where they lie, and how many there are where the words do not say it. Common practice. */
-const PARTS: readonly [RegExp, ScenePlace, number][] = [
-  [/^(?:eyes?|ears?|cheeks?|wings?|arms?|hands?|eyebrows?|feelers?|antennae)$/, 'pair', 2],
-  [/^(?:legs|feet|paws|fins|wheels|windows|whiskers)$/, 'pair', 4],
-  [/^(?:nose|snout|beak|body|belly|tummy|head|face|middle|centre|center|heart|trunk|hull)$/, 'middle', 1],
-  [/^(?:hair|hat|roof|crown|comb|mast|sail|flag|fringe|leaves|chimney)$/, 'top', 3],
-  [/^(?:mouth|smile|chin|beard|tie|bow|collar|stem|stalk|tail|grass|ground|sea|water|road)$/, 'bottom', 1],
-  [/^(?:petals|rays|mane|sunbeams|spikes|spines|prickles)$/, 'ring', 8],
-  [/^(?:spots|dots|freckles|buttons|seeds|flowers|apples|scales)$/, 'spots', 5],
-  [/^(?:stripes|carriages|segments|bricks)$/, 'row', 4],
+const PARTS: readonly [string, ScenePlace, number][] = [
+  ['eyes?|ears?|cheeks?|wings?|arms?|hands?|eyebrows?|feelers?|antennae', 'pair', 2],
+  ['legs|feet|paws|fins|wheels|windows|whiskers', 'pair', 4],
+  ['nose|snout|beak|body|belly|tummy|head|middle|centre|center|heart|trunk|hull', 'middle', 1],
+  ['hair|hat|roof|comb|mast|sail|flag|fringe|leaves|chimney', 'top', 3],
+  ['mouth|smile|chin|beard|tie|bow|collar|stem|stalk|tail|grass|ground|sea|water|road', 'bottom', 1],
+  ['petals|rays|mane|sunbeams|spikes|spines|prickles', 'ring', 8],
+  ['spots|dots|freckles|buttons|seeds|flowers|apples|scales', 'spots', 5],
+  ['stripes|carriages|segments|bricks', 'row', 4],
 ]
-const NAMES =
-  'eyes?|ears?|cheeks?|wings?|arms?|hands?|eyebrows?|feelers?|antennae|legs|feet|paws|fins|wheels|windows|whiskers|nose|snout|beak|body|belly|tummy|head|middle|centre|center|heart|trunk|hull|hair|hat|roof|comb|mast|sail|flag|fringe|leaves|chimney|mouth|smile|chin|beard|tie|bow|collar|stem|stalk|tail|grass|ground|sea|water|road|petals|rays|mane|sunbeams|spikes|spines|prickles|spots|dots|freckles|buttons|seeds|flowers|apples|scales|stripes|carriages|segments|bricks'
+const NAMES = PARTS.map(([words]) => words).join('|')
 /** What it is made of, and what of: "two blueberries for the eyes". */
 const OF_FOOD = new RegExp(
   String.raw`([^,;:.!?]{2,60}?)\s+(?:for|as|to make|to be)\s+(?:the |its |his |her |their |an? )?(?:two |three |four |five |six |\d+ )?(${NAMES})\b`,
@@ -46,7 +45,7 @@ function partsIn(says: string, named: NamedLines): ScenePart[] {
   const parts: ScenePart[] = []
   for (const [, food = '', word = ''] of says.matchAll(OF_FOOD)) {
     const what = word.toLowerCase()
-    const row = PARTS.find(([words]) => words.test(what))
+    const row = PARTS.find(([words]) => new RegExp(`^(?:${words})$`).test(what))
     const lines = [...new Set(linesNamed(food, named).map((l) => l.id))]
     if (!row || lines.length === 0 || parts.some((p) => p.what === what)) continue
     const [, at, usual] = row
