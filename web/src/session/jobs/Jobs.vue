@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Lanes of children and adults against the clock; a turn set down in another lane is pinned there; how near to the best it is. */
-import { computed, ref, shallowRef, watch } from 'vue'
+import { refAutoReset, useEventListener } from '@vueuse/core'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { minutesText } from '@lea/core/amount'
 import { techniqueOf } from '@lea/core/craft'
 import {
@@ -34,6 +35,18 @@ const session = useSession()
 const auth = useAuthStore()
 const fixed = computed(() => session.frozen || !auth.isLeader())
 const held = shallowRef<LaneBlock | null>(null)
+/** A pointer that is down, or was moved over the lanes a moment ago. */
+const pressed = ref(false)
+useEventListener(window, ['pointerup', 'pointercancel', 'dragend'], () => {
+  pressed.value = false
+})
+const near = refAutoReset(false, 1500)
+watch([pressed, near, held], () => {
+  session.handAtJobs = pressed.value || near.value || held.value !== null
+})
+onScopeDispose(() => {
+  session.handAtJobs = false
+})
 const refused = ref('')
 const said = ref('')
 const chart = computed(() => (session.plan ? laneChart(session.plan, session.stored?.decisions ?? []) : null))
@@ -172,6 +185,8 @@ const turnsOfHeld = computed(
       tabindex="0"
       role="region"
       aria-label="Lanes against the clock"
+      @pointermove="near = true"
+      @pointerdown="pressed = true"
     >
       <table class="w-full min-w-[46rem] table-fixed border-collapse">
         <thead>

@@ -1,4 +1,5 @@
 /** A shorter plan is looked for beside, once nothing has changed for a moment. */
+import { until } from '@vueuse/core'
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Plan, PlanRequest } from '@lea/core/plan'
 import { inWords } from '../../shared/api'
@@ -20,6 +21,8 @@ export function improvingOf({ plan, frozen, request, show }: Parts) {
   const improveFault = ref('')
   /** Which effort the plan on the screen took. */
   const effort = ref<'draft' | 'refined'>('draft')
+  /** A hand is at the jobs: a plan that nobody asked for waits, so that nothing moves under it. */
+  const handAtJobs = ref(false)
   let soon = 0
   let asked = 0
 
@@ -40,6 +43,7 @@ export function improvingOf({ plan, frozen, request, show }: Parts) {
       says = inWords(fault)
       return null
     })
+    await until(handAtJobs).toBe(false)
     if (mine !== asked || frozen.value) return
     improving.value = 'done'
     improveFault.value = answer && 'error' in answer ? answer.error.says : says
@@ -59,5 +63,5 @@ export function improvingOf({ plan, frozen, request, show }: Parts) {
     soon = window.setTimeout(() => void look(wanted, seconds), SOON_MS)
   }
 
-  return { improving, improvedBy, improveFault, effort, improve, stop }
+  return { improving, improvedBy, improveFault, effort, handAtJobs, improve, stop }
 }

@@ -235,7 +235,7 @@ export const useSession = defineStore('session', () => {
     await recompute()
   }
 
-  const { improving, improvedBy, improveFault, effort, improve, stop } = improvingOf({
+  const { improving, improvedBy, improveFault, effort, handAtJobs, improve, stop } = improvingOf({
     plan,
     frozen,
     request,
@@ -294,6 +294,7 @@ export const useSession = defineStore('session', () => {
     improving,
     improvedBy,
     improveFault,
+    handAtJobs,
     request,
   }
 })
