@@ -57,6 +57,16 @@ describe('digests', () => {
       { numRuns: 300 },
     )
   })
+  it('take keys as text also where an engine takes them as numbers, at any depth', () => {
+    const sealOf = (text: string): string => bytesToHex(sha256(utf8ToBytes(text))).slice(0, 32)
+    expect(seal({ b: 1, '9': 2, '10': 3 })).toBe(sealOf('{"10":3,"9":2,"b":1}'))
+    expect(seal({ z: [{ '2': 'x', '11': undefined, '1': null }], a: 'ü' })).toBe(
+      sealOf('{"a":"ü","z":[{"1":null,"2":"x"}]}'),
+    )
+    const held = JSON.parse('{"b":{"__proto__":{"c":1},"a":2}}') as unknown
+    expect(seal(held)).toBe(sealOf('{"b":{"__proto__":{"c":1},"a":2}}'))
+    expect(seal({ a: {}, b: [] })).toBe(sealOf('{"a":{},"b":[]}'))
+  })
   it('differ where anything differs, and leave out what is not there', () => {
     expect(seal({ a: 1, b: undefined })).toBe(seal({ a: 1 }))
     expect(seal({ a: 1 })).not.toBe(seal({ a: '1' }))
