@@ -1,4 +1,4 @@
-# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces`, `tasks`, `kinds` and `paint` in the browser, `drawn RECIPES`, `same`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
+# `./lea bench [NAME] [TIMES]`: `offline MINUTES` and `faces`, `tasks`, `kinds`, `paint` and `hands` in the browser, `drawn RECIPES`, `same`, `properties ROUNDS` and `requests COUNT` by drawn tests, all others with a throw-away cluster for the measurements that need a database. Sourced by ../lea and test.sh.
 # Every property of core and web with other draws than the tests have: a seed for each round, said so that it can be drawn again.
 draw_properties() {
   local round seed code=0
@@ -42,7 +42,7 @@ run_bench() {
       pg_load_demo "$base"
       export LEA_DEMO_DATABASE LEA_OFFLINE_MINUTES="${2:-30}"
       cd "$ROOT" && npx --no -- playwright test -c e2e/playwright.config.ts --reporter=list offline -g 'begins without a network|three hundred taps'
-    elif [ "${1:-}" = faces ] || [ "${1:-}" = tasks ] || [ "${1:-}" = kinds ] || [ "${1:-}" = paint ]; then
+    elif [ "${1:-}" = faces ] || [ "${1:-}" = tasks ] || [ "${1:-}" = kinds ] || [ "${1:-}" = paint ] || [ "${1:-}" = hands ]; then
       need_chromium
       pg_load_demo "$base"
       export LEA_DEMO_DATABASE LEA_FACES=1

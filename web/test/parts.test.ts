@@ -1,7 +1,7 @@
 /** Small parts of the screen, mounted alone: what they show and say. */
 import { mount } from '@vue/test-utils'
 import { describe, expect, it, vi } from 'vitest'
-import { ref } from 'vue'
+import { nextTick, ref } from 'vue'
 import Amount from '../src/parts/Amount.vue'
 import { roomFor } from '../src/parts/mats/marks'
 import ScoopStrip from '../src/parts/mats/ScoopStrip.vue'
@@ -80,13 +80,28 @@ describe('the box of measures', () => {
 })
 
 describe('a long list', () => {
-  it('is shown piece by piece until all of it is there, the first screen of it at once', async () => {
-    const { shown, next, more } = usePieces(ref(Array.from({ length: 50 }, (_, i) => i)))
-    expect([shown.value.length, next.value]).toEqual([6, 20])
-    await vi.waitFor(() => expect(shown.value.length).toBe(20))
+  const numbers = (count: number): number[] => Array.from({ length: count }, (_, i) => i)
+  it('is shown by a few at a time until all of a piece is there', async () => {
+    const { shown, next, more } = usePieces(ref(numbers(50)))
+    expect([shown.value.length, next.value]).toEqual([2, 20])
+    await vi.waitFor(() => expect(shown.value.length).toBe(20), 3000)
     more()
-    expect([shown.value.length, next.value]).toEqual([40, 10])
+    expect(next.value).toBe(10)
+    await vi.waitFor(() => expect(shown.value.length).toBe(40), 3000)
     more()
-    expect([shown.value.at(-1), next.value]).toEqual([49, 0])
+    expect(next.value).toBe(0)
+    await vi.waitFor(() => expect(shown.value).toEqual(numbers(50)), 3000)
+  })
+  it('begins anew when another choice is made, and stands when only more is said of it', async () => {
+    const list = ref(numbers(9))
+    const { shown } = usePieces(list)
+    await vi.waitFor(() => expect(shown.value.length).toBe(9), 3000)
+    list.value = numbers(9).reverse()
+    await nextTick()
+    expect(shown.value).toEqual(numbers(9).reverse())
+    list.value = numbers(7)
+    await nextTick()
+    expect(shown.value.length).toBe(2)
+    await vi.waitFor(() => expect(shown.value.length).toBe(7), 3000)
   })
 })

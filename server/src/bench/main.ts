@@ -28,7 +28,7 @@ const PARTS: Record<string, () => Promise<void>> = {
   devices: benchDevices,
   taps: benchTaps,
   events: benchEvents,
-  growth: () => benchGrowth(writes ? 600 : Infinity),
+  growth: () => benchGrowth(),
   reading: benchReading,
   neighbours: benchNeighbours,
   kills: async () => {

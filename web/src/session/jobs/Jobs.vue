@@ -109,7 +109,9 @@ function take(block: LaneBlock): void {
 /** @param left where on the clock it was set down; none where only the child was chosen */
 async function set(child: string, left?: number): Promise<void> {
   const block = held.value
-  if (!block || !session.plan) return
+  const ofAdult = chart.value?.lanes.some((l) => l.who === child && l.adult)
+  // A turn goes to a child, an adult's job to an adult: elsewhere it stays taken up.
+  if (!block || !session.plan || ofAdult !== (block.kind !== 'turn')) return
   held.value = null
   if (block.kind !== 'turn') {
     await stand(block, child)
@@ -188,7 +190,10 @@ const turnsOfHeld = computed(
       @pointermove="near = true"
       @pointerdown="pressed = true"
     >
-      <table class="w-full min-w-[46rem] table-fixed border-collapse">
+      <table
+        class="group/lanes w-full min-w-[46rem] table-fixed border-collapse"
+        :data-held="held ? (held.kind === 'turn' ? 'turn' : 'job') : undefined"
+      >
         <thead>
           <tr class="text-left text-sm">
             <th scope="col" class="w-40 p-1">Who</th>
@@ -216,7 +221,7 @@ const turnsOfHeld = computed(
             :key="lane.who"
             :lane="lane"
             :chart="chart"
-            :held="held"
+            :held="lane.blocks.find((b) => b.id === held?.id)?.id ?? ''"
             :disabled="fixed"
             @take="take"
             @set="set"

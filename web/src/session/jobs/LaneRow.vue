@@ -7,7 +7,8 @@ import TechniqueStrip from '../../parts/pictures/techniques/TechniqueStrip.vue'
 import MatPattern from '../../parts/mats/MatPattern.vue'
 import { useSession } from '../../stores/session/session'
 
-const props = defineProps<{ lane: Lane; chart: LaneChart; held: LaneBlock | null; disabled: boolean }>()
+/** Which of its blocks is taken up, or ''. What is taken up elsewhere is no business of a lane: thirty of them are not drawn anew for it. */
+const props = defineProps<{ lane: Lane; chart: LaneChart; held: string; disabled: boolean }>()
 const emit = defineEmits<{ take: [block: LaneBlock]; set: [child: string, left?: number] }>()
 const session = useSession()
 const { matOf } = useMats()
@@ -24,7 +25,6 @@ const says = (b: LaneBlock): string => `${b.at} ${b.label}, ${KIND[b.kind]}${b.p
 /** A turn goes to another child, a job of an adult to another adult. */
 const canTake = (b: LaneBlock): boolean =>
   !props.disabled && (b.kind === 'turn' || b.kind === 'beside' || b.kind === 'does')
-const takesHeld = (): boolean => props.held !== null && (props.held.kind !== 'turn') === props.lane.adult
 function choose(list: HTMLSelectElement): void {
   const block = props.lane.blocks.find((b) => b.id === list.value)
   list.value = ''
@@ -36,7 +36,6 @@ function drag(event: DragEvent, b: LaneBlock): void {
 }
 /** Where on the clock it was set down, in per cent of the lane. */
 function drop(event: DragEvent): void {
-  if (!takesHeld()) return
   const lane = (event.currentTarget as HTMLElement).querySelector('[data-lane]')?.getBoundingClientRect()
   const left = lane && lane.width > 0 ? (100 * (event.clientX - lane.left)) / lane.width : undefined
   emit('set', props.lane.who, left !== undefined && left >= 0 && left <= 100 ? left : undefined)
@@ -75,7 +74,7 @@ const LOOK: Record<LaneBlock['kind'], string> = {
           class="absolute inset-y-0.5 min-w-1 overflow-hidden border"
           :class="[
             LOOK[b.kind],
-            held?.id === b.id ? 'outline-3 outline-indigo' : '',
+            held === b.id ? 'outline-3 outline-indigo' : '',
             b.pinned ? 'border-2 border-beet' : '',
             canTake(b) ? 'cursor-grab' : '',
           ]"
@@ -96,27 +95,26 @@ const LOOK: Record<LaneBlock['kind'], string> = {
     <td class="numeral w-14 p-1 text-center text-lg">{{ lane.adult ? '' : lane.turns }}</td>
     <td class="w-20 p-1 text-sm">{{ lane.wait }}</td>
     <td v-if="!disabled" class="w-24 p-1">
-      <template v-if="held === null || takesHeld()">
-        <button
-          v-if="held"
-          type="button"
-          class="btn !min-h-8 w-full truncate !px-2 text-sm"
-          @click="emit('set', lane.who)"
-        >
-          To {{ session.nameOf(lane.who) }}
-        </button>
-        <select
-          v-else
-          class="field !min-h-8 !w-12 !py-0 !pl-2 !pr-0 text-sm"
-          :aria-label="`Hand over a ${lane.adult ? 'job' : 'turn'} of ${session.nameOf(lane.who)}`"
-          @change="choose($event.target as HTMLSelectElement)"
-        >
-          <option value="">⇄</option>
-          <option v-for="b in lane.blocks.filter(canTake)" :key="b.id" :value="b.id">
-            {{ b.at }} {{ b.label }}
-          </option>
-        </select>
-      </template>
+      <button
+        type="button"
+        class="btn hidden !min-h-8 w-full truncate !px-2 text-sm"
+        :class="
+          lane.adult ? 'group-data-[held=job]/lanes:inline-flex' : 'group-data-[held=turn]/lanes:inline-flex'
+        "
+        @click="emit('set', lane.who)"
+      >
+        To {{ session.nameOf(lane.who) }}
+      </button>
+      <select
+        class="field !min-h-8 !w-12 !py-0 !pl-2 !pr-0 text-sm group-data-[held]/lanes:hidden"
+        :aria-label="`Hand over a ${lane.adult ? 'job' : 'turn'} of ${session.nameOf(lane.who)}`"
+        @change="choose($event.target as HTMLSelectElement)"
+      >
+        <option value="">⇄</option>
+        <option v-for="b in lane.blocks.filter(canTake)" :key="b.id" :value="b.id">
+          {{ b.at }} {{ b.label }}
+        </option>
+      </select>
     </td>
   </tr>
 </template>
