@@ -50,6 +50,19 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es', plugins: () => [tablesAsJson()] },
-  build: { target: 'es2022', sourcemap: false, manifest: true },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    manifest: true,
+    // What many pages share comes in one file: each file more costs a slow device some milliseconds before its first byte.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          includeDependenciesRecursively: false,
+          groups: [{ name: 'shared', minShareCount: 30 }],
+        },
+      },
+    },
+  },
   server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4680' } },
 })

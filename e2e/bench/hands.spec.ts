@@ -2,7 +2,8 @@
  * `./lea bench hands`: what a hand waits for on a slow device, at four times the time for everything (CDP's CPU throttling): from a key, a tap or
  * a drag to the next paint, and the longest task on the main thread meanwhile. Goals: no task over 50 ms; a job picked up among thirty children
  * within 50 ms; the weave of thirty within 1.5 s; from a decision of twelve to the new plan within 150 ms. Told, not judged.
- * Event Timing and Long Tasks: W3C drafts, as Chromium reports them; a paint is told to 8 ms.
+ * Waits are from the event itself to the end of the next frame; long tasks (a W3C draft) as Chromium reports them, without those of the test's own
+ * questions to the page.
  */
 import { type CDPSession, type Page } from '@playwright/test'
 import { test } from '../clock'
@@ -59,15 +60,27 @@ const listen = (page: Page): Promise<void> =>
     new PerformanceObserver((list) => {
       for (const e of list.getEntries()) seen.tasks.push(e.duration)
     }).observe({ type: 'longtask' })
-    new PerformanceObserver((list) => {
-      for (const e of list.getEntries() as (PerformanceEntry & { interactionId?: number })[])
-        if ((e.interactionId ?? 0) > 0 || e.name.startsWith('drag')) seen.waits.push(e.duration)
-    }).observe({ type: 'event', durationThreshold: 16 } as PerformanceObserverInit)
+    for (const kind of ['keydown', 'click', 'dragstart'])
+      document.addEventListener(
+        kind,
+        ({ timeStamp }) =>
+          requestAnimationFrame(() => setTimeout(() => seen.waits.push(performance.now() - timeStamp))),
+        true,
+      )
   })
 const heard = async (page: Page): Promise<Seen> => {
   await page.waitForTimeout(500)
   return page.evaluate(() => (window as unknown as { seen: Seen }).seen)
 }
+
+/** The first of these that is there, pressed by the page itself: looking for it as a test does would be a long task of its own. */
+const press = (page: Page, ...says: readonly string[]): Promise<void> =>
+  page.evaluate((says) => {
+    const all = [...document.querySelectorAll('button')]
+    const found = says.flatMap((s) => all.find((b) => b.textContent.trim().startsWith(s)) ?? [])[0]
+    if (!found) throw new Error(`no button says ${says.join(' or ')}`)
+    found.click()
+  }, says)
 
 async function slowly<T>(devtools: CDPSession, work: () => Promise<T>): Promise<T> {
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWER })
@@ -115,11 +128,10 @@ test('what a hand waits for on a slow device', async ({ page }) => {
   await pick.waitFor()
   await page.waitForTimeout(6000)
   await listen(page)
-  const turn = page.locator('[data-lane] [draggable="true"]').first()
+  const from = await page.locator('[data-lane] [draggable="true"]').first().boundingBox()
+  if (!from) throw new Error('no turn can be dragged')
   await slowly(devtools, async () => {
     for (let n = 0; n < RUNS; n++) {
-      const from = await turn.boundingBox()
-      if (!from) throw new Error('no turn can be dragged')
       await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2)
       await page.mouse.down()
       // Through lanes, and set down beside them.
@@ -127,7 +139,8 @@ test('what a hand waits for on a slow device', async ({ page }) => {
       await page.mouse.move(from.x + 40, from.y - 60, { steps: 6 })
       await page.waitForTimeout(400)
       await page.mouse.up()
-      await page.getByRole('button', { name: 'Leave it where it is' }).click()
+      await press(page, 'Leave it where it is')
+      await page.waitForTimeout(400)
     }
   })
   const dragged = await heard(page)
@@ -186,14 +199,16 @@ test('what a hand waits for on a slow device', async ({ page }) => {
   const after = await heard(page)
   say('a decision of twelve, to the new plan', decided, after.tasks)
 
-  await page.getByRole('link', { name: 'weave' }).click()
+  await page.goto(page.url().replace(/check$/, 'weave'))
   await startCooking(page)
+  // The gates stand before the second step.
+  await page.getByRole('button', { name: 'Next step' }).click()
   await passGates(page)
   await page.waitForTimeout(4000)
   await listen(page)
   await slowly(devtools, async () => {
     for (let n = 0; n < 12; n++) {
-      await page.getByRole('button', { name: 'Next step' }).first().click()
+      await press(page, 'Done', 'Next step')
       await page.waitForTimeout(700)
     }
   })

@@ -1,5 +1,6 @@
 /** A long list piece by piece: what is seen first is drawn first, the rest of a piece by a few, each while nothing else is to be done. */
-import { computed, onScopeDispose, ref, watch, type ComputedRef, type Ref } from 'vue'
+import { tryOnScopeDispose } from '@vueuse/core'
+import { computed, ref, watch, type ComputedRef, type Ref } from 'vue'
 
 /** So few are drawn within a frame or two also on a slow tablet: at once, and then each time. */
 const FEW = 2
@@ -21,7 +22,7 @@ export function usePieces<T>(list: Ref<readonly T[]>): {
   const drawn = ref(FEW)
   let asked = false
   let gone = false
-  onScopeDispose(() => (gone = true))
+  tryOnScopeDispose(() => (gone = true))
   function draw(): void {
     if (asked || drawn.value >= Math.min(count.value, list.value.length)) return
     asked = true

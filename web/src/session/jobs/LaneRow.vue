@@ -59,7 +59,8 @@ const LOOK: Record<LaneBlock['kind'], string> = {
       </span>
     </th>
     <td class="p-0.5">
-      <div class="relative h-8" data-lane>
+      <!-- A lane that is not on the screen is not painted, and none is painted for another. -->
+      <div class="relative h-8 [content-visibility:auto]" data-lane>
         <span
           v-for="p in chart.passive"
           :key="p.step"
