@@ -14,11 +14,12 @@ import { benchTalk } from './talk'
 import { benchTaps } from './taps'
 import { writeTable } from './table'
 
-const [, , asked] = process.argv
+const [, , asked, more] = process.argv
 const writes = asked === '--write'
-const only = writes ? undefined : asked
+/** `--write` alone for all of the table, or with one part of it. */
+const only = writes ? more : asked
 /** How often, where that can be said. */
-const times = Number(process.argv[3] ?? 100)
+const times = writes ? 100 : Number(more ?? 100)
 const PARTS: Record<string, () => Promise<void>> = {
   basics: benchBasics,
   choose: benchChoose,
@@ -49,7 +50,7 @@ if (only !== undefined && !PARTS[only]) {
   process.exit(2)
 }
 for (const [name, run] of Object.entries(PARTS))
-  if (writes ? TABLE.includes(name) : only === undefined || only === name) {
+  if ((only === undefined || only === name) && (!writes || TABLE.includes(name))) {
     await run()
     // After each: what was measured is kept, whatever becomes of the next.
     if (writes) writeTable(join(process.env['LEA_ROOT'] ?? '.', 'docs/bench.md'))
