@@ -31,7 +31,7 @@ const say = (name: string, waits: readonly number[], tasks: readonly number[]): 
     `${name.padEnd(46)} ${middle(waits).padStart(6)} ms median, ${worst(waits).padStart(6)} ms at most; longest task ${worst(tasks).padStart(5)} ms, ${tasks.length} over 50 ms\n`,
   )
 
-/** Eighteen more cards: thirty children at one table. */
+/** So many more cards: enough without an allergy for thirty at one table. */
 const moreChildren = (page: Page, count: number): Promise<void> =>
   page.evaluate(async (count) => {
     for (let i = 0; i < count; i++) {
